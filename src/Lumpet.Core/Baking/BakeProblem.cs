@@ -1,0 +1,57 @@
+namespace Lumpet.Core.Baking;
+
+/// <summary>
+/// What the oven planner is asked: ovens, and trays to be baked in them. Times are whole minutes from the start of the
+/// horizon, temperatures whole degrees Celsius (docs/formats/bake-plan.md has the contract).
+/// </summary>
+/// <param name="ToleranceC">By how much an oven's setting may differ from a stage's temperature; at least 0.</param>
+/// <param name="TransferMin">Minutes a tray takes from one oven to another; at least 0.</param>
+/// <param name="Ovens">The ovens, with unique ids.</param>
+/// <param name="Bakes">The bakes, with unique ids.</param>
+public sealed record BakeProblem(
+    int ToleranceC, int TransferMin, IReadOnlyList<BakeOven> Ovens, IReadOnlyList<Bake> Bakes);
+
+/// <summary>One chamber with one setting at a time.</summary>
+/// <param name="Id">Unique name.</param>
+/// <param name="Shelves">Trays it holds; at least 0.</param>
+/// <param name="MinC">Lowest setting.</param>
+/// <param name="MaxC">Highest setting.</param>
+/// <param name="HeatCPerMin">Degrees it gains in a minute; at least 1.</param>
+/// <param name="CoolCPerMin">Degrees it loses in a minute; at least 1.</param>
+/// <param name="StartC">Its temperature at minute 0.</param>
+/// <param name="OpenMin">First minute at which it may be on.</param>
+/// <param name="CloseMin">Minute by which it is off.</param>
+public sealed record BakeOven(
+    string Id, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int StartC, int OpenMin, int CloseMin);
+
+/// <summary>One temperature of a bake.</summary>
+/// <param name="TempC">The temperature.</param>
+/// <param name="MinMin">Least minutes; at least 1.</param>
+/// <param name="MaxMin">Most minutes; at least <paramref name="MinMin"/>.</param>
+public sealed record BakeStage(int TempC, int MinMin, int MaxMin);
+
+/// <summary>Trays that need the same stages in the same order.</summary>
+/// <param name="Id">Unique name.</param>
+/// <param name="Trays">Pies on each tray; may be empty.</param>
+/// <param name="Stages">Its stages; at least one.</param>
+/// <param name="ReleaseMin">First minute at which a tray may enter an oven.</param>
+/// <param name="DueMin">Minute by which its trays should be out.</param>
+/// <param name="EarliestOutMin">First minute at which a tray may come out; null: any.</param>
+/// <param name="Ovens">Ids of the ovens it may use; null: any.</param>
+/// <param name="After">Bakes it follows; may be empty.</param>
+public sealed record Bake(
+    string Id,
+    IReadOnlyList<int> Trays,
+    IReadOnlyList<BakeStage> Stages,
+    int ReleaseMin,
+    int DueMin,
+    int? EarliestOutMin,
+    IReadOnlyList<string>? Ovens,
+    IReadOnlyList<BakeAfter> After);
+
+/// <summary>A bake follows another.</summary>
+/// <param name="BakeId">The bake it follows.</param>
+/// <param name="MinLagMin">Least minutes from the end of the last tray of that bake to the start of any of this one.</param>
+/// <param name="MaxLagMin">Most minutes from the end of the first tray of that bake; at least the least lag.</param>
+/// <param name="ByTray">Whether tray n follows tray n, and not the whole bake.</param>
+public sealed record BakeAfter(string BakeId, int MinLagMin, int MaxLagMin, bool ByTray);

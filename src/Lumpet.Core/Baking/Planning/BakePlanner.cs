@@ -1,0 +1,146 @@
+namespace Lumpet.Core.Baking.Planning;
+
+/// <summary>
+/// Plans ovens by building: trays are put in one after another where they cost least, in several orders, and the best
+/// of the plans so built is kept. The same problem, effort and seed give the same plan unless it is cut short.
+/// </summary>
+public static class BakePlanner
+{
+    /// <summary>Plans built where nothing else is asked for.</summary>
+    public const int DefaultEffort = 24;
+
+    /// <summary>Plans a problem.</summary>
+    /// <param name="problem">The problem; ids unique, as the file reader makes sure.</param>
+    /// <param name="effort">How many plans are built to choose from; at least 1.</param>
+    /// <param name="seed">Seed of the orders tried beyond the standard ones.</param>
+    /// <param name="cancellation">Cuts the work short after the plan being built; the best so far is answered.</param>
+    /// <returns>A valid plan. Trays that find no place are listed in it with the reason.</returns>
+    /// <exception cref="ArgumentOutOfRangeException">The effort is below 1.</exception>
+    public static BakePlan Plan(
+        BakeProblem problem, int effort = DefaultEffort, int seed = 1, CancellationToken cancellation = default)
+    {
+        ArgumentOutOfRangeException.ThrowIfLessThan(effort, 1);
+        var chains = new BakeChains(problem);
+        var horizon = Horizon(problem);
+        BakePlan? best = null;
+        IReadOnlyList<Bake> bestOrder = [];
+        foreach (var recipe in Recipes(chains, seed, () => bestOrder).Take(effort))
+        {
+            if (best is not null && cancellation.IsCancellationRequested) break;
+            var plan = Assemble(problem, chains, PlanBuild.Run(problem, chains, horizon, recipe));
+            if (best is not null && !Better(plan.Cost, best.Cost)) continue;
+            (best, bestOrder) = (plan, recipe.Order);
+        }
+
+        return best!;
+    }
+
+    private static bool Better(BakePlanCost one, BakePlanCost other) =>
+        (one.UnplacedPies, one.Total).CompareTo((other.UnplacedPies, other.Total)) < 0;
+
+    /// <summary>Standard orders first, then small changes to the best order so far.</summary>
+    private static IEnumerable<BuildRecipe> Recipes(BakeChains chains, int seed, Func<IReadOnlyList<Bake>> best)
+    {
+        var bakes = chains.Ordered;
+        Bake[] byDue = [.. bakes.OrderBy(chains.LatestOut)];
+        Bake[] byLength = [.. bakes.OrderByDescending(bake => bake.Stages.Sum(stage => stage.MinMin))];
+        yield return new BuildRecipe([.. byDue.Reverse()], Soonest: false, FollowersFirst: true);
+        yield return new BuildRecipe(byDue, Soonest: false, FollowersFirst: false);
+        yield return new BuildRecipe(byDue, Soonest: true, FollowersFirst: false);
+        yield return new BuildRecipe(byLength, Soonest: false, FollowersFirst: true);
+        yield return new BuildRecipe(byLength, Soonest: true, FollowersFirst: false);
+        yield return new BuildRecipe([.. bakes.OrderByDescending(bake => bake.Trays.Count)], Soonest: false, FollowersFirst: true);
+        if (bakes.Count < 2) yield break;
+
+        // A fixed generator of our own choosing: the framework's may change between versions.
+        var state = (ulong)seed;
+        int Next(int below)
+        {
+            state = unchecked((state * 6364136223846793005UL) + 1442695040888963407UL);
+            return (int)((state >> 33) % (ulong)below);
+        }
+
+        while (true)
+        {
+            Bake[] order = [.. best()];
+            for (var swaps = 1 + Next(2); swaps > 0; swaps--)
+            {
+                var (one, other) = (Next(order.Length), Next(order.Length));
+                (order[one], order[other]) = (order[other], order[one]);
+            }
+
+            yield return new BuildRecipe(order, Soonest: false, FollowersFirst: Next(3) > 0);
+        }
+    }
+
+    /// <summary>The last minute that could be of use: nothing is gained by waiting longer than all bakes take one by one.</summary>
+    private static int Horizon(BakeProblem problem)
+    {
+        var hottest = problem.Bakes.SelectMany(bake => bake.Stages).Select(stage => stage.TempC).DefaultIfEmpty(0).Max();
+        var heating = problem.Ovens.Select(oven => Math.Max(Math.Abs(hottest - oven.StartC), hottest)).DefaultIfEmpty(0).Max();
+        long work = problem.Bakes.Sum(bake =>
+            (bake.Stages.Sum(stage => (long)stage.MaxMin) + heating + (problem.TransferMin * (long)bake.Stages.Count)) * bake.Trays.Count
+            + bake.After.Sum(after => (long)after.MinLagMin));
+        var latest = problem.Bakes.Select(bake => Math.Max(Math.Max(bake.ReleaseMin, bake.DueMin), bake.EarliestOutMin ?? 0)).DefaultIfEmpty(0).Max();
+        var opening = problem.Ovens.Select(oven => Math.Max(0, oven.OpenMin)).DefaultIfEmpty(0).Max();
+        var closing = problem.Ovens.Select(oven => Math.Max(0, oven.CloseMin)).DefaultIfEmpty(0).Max();
+        return (int)Math.Min(closing, Math.Max(Math.Max(latest, opening), 0) + work);
+    }
+
+    private static BakePlan Assemble(BakeProblem problem, BakeChains chains, PlanBuild build)
+    {
+        OvenSetting[] settings = [.. build.Ovens.SelectMany(oven => oven.Settings()).OrderBy(setting => setting.AtMin)];
+        BakedTray[] trays =
+        [
+            .. from bake in problem.Bakes
+               from number in Enumerable.Range(1, bake.Trays.Count)
+               where build.Placed.ContainsKey((bake.Id, number))
+               select new BakedTray(bake.Id, number, [.. Stages(problem, build.Placed[(bake.Id, number)])]),
+        ];
+        var missing = problem.Bakes
+            .SelectMany(bake => Enumerable.Range(1, bake.Trays.Count).Select(number => (Bake: bake, Number: number)))
+            .Where(tray => !build.Placed.ContainsKey((tray.Bake.Id, tray.Number)))
+            .ToArray();
+        var incomplete = missing.Select(tray => tray.Bake.Id).ToHashSet();
+        UnplacedTray[] unplaced =
+            [.. missing.Select(tray => new UnplacedTray(tray.Bake.Id, tray.Number, UnplacedReasons.For(problem, chains, tray.Bake, incomplete)))];
+        var cost = Cost(problem, settings, trays, missing.Sum(tray => (long)tray.Bake.Trays[tray.Number - 1]));
+        var bound = cost.UnplacedPies == 0 ? LowerBounds.AllPlaced(problem) : new BakePlanBound(0, 0);
+        return new BakePlan(settings, trays, unplaced, cost, bound);
+    }
+
+    private static IEnumerable<BakedStage> Stages(BakeProblem problem, TrayPath path)
+    {
+        foreach (var visit in path.Visits)
+        {
+            var start = visit.Start;
+            foreach (var end in visit.StageEnds)
+            {
+                yield return new BakedStage(problem.Ovens[visit.Oven].Id, start, end);
+                start = end;
+            }
+        }
+    }
+
+    private static BakePlanCost Cost(BakeProblem problem, OvenSetting[] settings, BakedTray[] trays, long unplacedPies)
+    {
+        var bakes = problem.Bakes.ToDictionary(bake => bake.Id);
+        var lateness = trays.Select(tray => (Pies: (long)bakes[tray.BakeId].Trays[tray.Tray - 1], Late: (long)tray.EndMin - bakes[tray.BakeId].DueMin)).ToArray();
+        long on = 0;
+        long changes = 0;
+        foreach (var oven in settings.GroupBy(setting => setting.OvenId))
+        {
+            int? last = null;
+            foreach (var (setting, next) in oven.Zip(oven.Skip(1)))
+            {
+                if (setting.TempC is not { } celsius) continue;
+                on += next.AtMin - setting.AtMin;
+                if (last is not null && last != celsius) changes++;
+                last = celsius;
+            }
+        }
+
+        return new BakePlanCost(
+            lateness.Sum(tray => tray.Pies * Math.Max(0, tray.Late)), on, changes, lateness.Sum(tray => tray.Pies * Math.Max(0, -tray.Late)), unplacedPies);
+    }
+}

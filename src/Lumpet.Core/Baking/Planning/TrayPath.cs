@@ -1,0 +1,45 @@
+namespace Lumpet.Core.Baking.Planning;
+
+/// <summary>A tray's stay in one oven: consecutive stages, minute by minute.</summary>
+/// <param name="Oven">Index of the oven.</param>
+/// <param name="Start">First minute.</param>
+/// <param name="Settings">Setting of each minute.</param>
+/// <param name="StageEnds">End of each stage spent here.</param>
+/// <param name="ChamberAtEnd">The chamber when the tray leaves.</param>
+internal sealed record OvenVisit(int Oven, int Start, int[] Settings, int[] StageEnds, int ChamberAtEnd)
+{
+    /// <summary>Minute after the last.</summary>
+    public int End => Start + Settings.Length;
+}
+
+/// <summary>A way for a tray through its stages, and what it adds to the cost.</summary>
+/// <param name="Visits">Its stays, in order.</param>
+/// <param name="Cost">Tenths of a cost unit: oven time, changes, and being early or late.</param>
+internal sealed record TrayPath(IReadOnlyList<OvenVisit> Visits, long Cost)
+{
+    /// <summary>The minute it enters its first oven.</summary>
+    public int Start => Visits[0].Start;
+
+    /// <summary>The minute it leaves its last oven.</summary>
+    public int End => Visits[^1].End;
+}
+
+/// <summary>When a tray may be baked, and when it should be.</summary>
+/// <param name="StartFrom">First minute at which it may enter.</param>
+/// <param name="StartTo">Last minute at which it may enter.</param>
+/// <param name="EndFrom">First minute at which it may come out.</param>
+/// <param name="EndTo">Last minute at which it may come out.</param>
+/// <param name="Due">Minute by which it should be out.</param>
+/// <param name="LatestForFollowers">Minute by which it must be out for what follows it to be in time.</param>
+/// <param name="Pies">Pies on the tray.</param>
+internal sealed record TrayWindow(
+    int StartFrom, int StartTo, int EndFrom, int EndTo, int Due, int LatestForFollowers, int Pies)
+{
+    /// <summary>Cost, in tenths, of coming out at a minute.</summary>
+    public long CostOfEnd(int end)
+    {
+        var late = Math.Max(0L, end - Math.Min(Due, LatestForFollowers));
+        var early = Math.Max(0L, Due - end);
+        return (BakePlanCost.PerTardyPieMin * 10L * Pies * late) + (Pies * early);
+    }
+}

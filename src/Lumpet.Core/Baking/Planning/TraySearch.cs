@@ -1,0 +1,180 @@
+namespace Lumpet.Core.Baking.Planning;
+
+/// <summary>Finds the cheapest way for one tray through ovens that already hold others.</summary>
+internal sealed class TraySearch
+{
+    private readonly BakeProblem problem;
+    private readonly IReadOnlyList<OvenTimeline> ovens;
+    private readonly bool soonest;
+    private readonly int[] settings;
+    private Bake bake;
+    private TrayWindow window;
+    private TrayPath? best;
+
+    /// <summary>A search over the ovens of a build.</summary>
+    /// <param name="problem">The problem.</param>
+    /// <param name="ovens">Its ovens, as far as they are filled.</param>
+    /// <param name="soonest">Whether the first way out is wanted, whatever it costs.</param>
+    public TraySearch(BakeProblem problem, IReadOnlyList<OvenTimeline> ovens, bool soonest)
+    {
+        (this.problem, this.ovens, this.soonest) = (problem, ovens, soonest);
+        settings = new int[ovens.Select(oven => oven.CloseMin).DefaultIfEmpty(0).Max() + 1];
+        bake = null!;
+        window = null!;
+    }
+
+    /// <summary>The cheapest way, or null where there is none.</summary>
+    public TrayPath? Cheapest(Bake wanted, TrayWindow when)
+    {
+        (bake, window, best) = (wanted, when, null);
+        var least = bake.Stages.Sum(stage => stage.MinMin);
+        var latest = Math.Min(window.StartTo, settings.Length - 1 - least);
+        // From the best minute outward, so that a good way is found early and most others need no second look.
+        var middle = soonest ? window.StartFrom : Math.Clamp(Math.Min(window.Due, window.LatestForFollowers) - least, window.StartFrom, Math.Max(window.StartFrom, latest));
+        for (var distance = 0; middle - distance >= window.StartFrom || middle + distance <= latest; distance++)
+        {
+            if (soonest && best is not null) break;
+            if (middle - distance >= window.StartFrom && middle - distance <= latest) EnterAt(middle - distance, least);
+            if (distance > 0 && middle + distance <= latest) EnterAt(middle + distance, least);
+        }
+
+        return best;
+    }
+
+    private bool Promising(long cost) => best is null || cost < best.Cost;
+
+    private void EnterAt(int minute, int least)
+    {
+        // Longer stages can bring the end nearer to its time, never the lateness below that of the shortest bake.
+        var longest = bake.Stages.Sum(stage => stage.MaxMin) + (problem.TransferMin * (bake.Stages.Count - 1));
+        var end = minute + longest < window.Due ? minute + longest : Math.Max(minute + least, Math.Min(window.Due, minute + longest));
+        if (!Promising(window.CostOfEnd(end))) return;
+        for (var oven = 0; oven < ovens.Count; oven++) Enter(oven, minute, 0, 0, []);
+    }
+
+    /// <summary>Enters an oven at a minute for a stage, by every setting that lets the tray in.</summary>
+    private void Enter(int oven, int minute, int stage, long costSoFar, List<OvenVisit> before)
+    {
+        var timeline = ovens[oven];
+        if (bake.Ovens is { } allowed && !allowed.Contains(timeline.Oven.Id)) return;
+        // A tray that comes back to an oven would have to be reckoned with its own first stay; we do not plan that.
+        if (before.Any(visit => visit.Oven == oven)) return;
+        if (minute < timeline.OpenMin || minute >= timeline.CloseMin) return;
+        var celsius = bake.Stages[stage].TempC;
+        var decided = timeline.SettingAt(minute);
+        if (decided != OvenTimeline.Undecided)
+        {
+            if (Bears(decided, celsius) && timeline.ChamberAt(minute) == decided)
+                Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, decided, decided);
+            return;
+        }
+
+        var previous = timeline.RegionBefore(minute);
+        if (previous is not null && previous.End == minute && Bears(previous.LastSetting, celsius)
+            && previous.ChamberAtEnd == previous.LastSetting)
+            Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, previous.LastSetting, previous.LastSetting);
+        else if (timeline.Reaches(celsius) && timeline.CanBeAt(celsius, minute))
+            Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, celsius, celsius);
+    }
+
+    private sealed record Visiting(int Oven, int Start, int FirstStage, long CostSoFar, List<OvenVisit> Before)
+    {
+        public List<int> StageEnds { get; } = [];
+    }
+
+    /// <summary>Stays for a stage from a minute on, with the chamber and the setting there.</summary>
+    private void Stay(Visiting visiting, int stage, int from, int chamber, int setting)
+    {
+        var timeline = ovens[visiting.Oven];
+        var wanted = bake.Stages[stage];
+        var (now, set) = (chamber, setting);
+        for (var minute = from; minute < from + wanted.MaxMin; minute++)
+        {
+            if (minute >= timeline.CloseMin || !timeline.HasRoomAt(minute)) return;
+            var decided = timeline.SettingAt(minute);
+            // What begins here begins with a tray entering, so the chamber must already be where it was promised.
+            var joins = decided != OvenTimeline.Undecided && minute > visiting.Start
+                && timeline.SettingAt(minute - 1) == OvenTimeline.Undecided;
+            if (joins && now != decided) return;
+            if (decided != OvenTimeline.Undecided) set = decided;
+            if (!Bears(set, wanted.TempC)) return;
+            settings[minute] = set;
+            now = timeline.Step(now, set);
+
+            var end = minute + 1;
+            if (end - from < wanted.MinMin) continue;
+            if (stage == bake.Stages.Count - 1)
+            {
+                Finish(visiting, end, now);
+                // As short as may be, unless the tray must not come out yet.
+                if (end >= window.EndFrom) return;
+            }
+            else if (end - from == wanted.MinMin || end - from == wanted.MaxMin || SomethingTurns(end)) GoOn(visiting, stage + 1, end, now, set);
+        }
+    }
+
+    // A stage longer than its least pays only to meet what others have decided, here or in the oven that follows.
+    private bool SomethingTurns(int minute) =>
+        ovens.Any(oven => oven.TurnsAt(minute) || oven.TurnsAt(minute + problem.TransferMin));
+
+    private void GoOn(Visiting visiting, int stage, int minute, int chamber, int setting)
+    {
+        var earliestEnd = minute;
+        for (var next = stage; next < bake.Stages.Count; next++) earliestEnd += bake.Stages[next].MinMin;
+        if (earliestEnd > window.EndTo) return;
+        if (!soonest && earliestEnd >= window.Due && !Promising(visiting.CostSoFar + window.CostOfEnd(earliestEnd))) return;
+
+        visiting.StageEnds.Add(minute);
+        DropAt(visiting, stage, minute, chamber, setting);
+        MoveAt(visiting, stage, minute, chamber);
+        visiting.StageEnds.RemoveAt(visiting.StageEnds.Count - 1);
+    }
+
+    private void DropAt(Visiting visiting, int stage, int minute, int chamber, int setting)
+    {
+        var timeline = ovens[visiting.Oven];
+        if (minute >= timeline.CloseMin) return;
+        var celsius = bake.Stages[stage].TempC;
+        var decided = timeline.SettingAt(minute);
+        var next = decided != OvenTimeline.Undecided ? decided : Bears(setting, celsius) ? setting : celsius;
+        if (decided == OvenTimeline.Undecided && next != setting && !timeline.Reaches(next)) return;
+        Stay(visiting, stage, minute, chamber, next);
+    }
+
+    private void MoveAt(Visiting visiting, int stage, int end, int chamber)
+    {
+        if (ovens.Count == 1) return;
+        var visit = Visit(visiting, end, chamber);
+        var cost = ovens[visiting.Oven].CostWith(visit.Start, visit.Settings, chamber);
+        if (cost < 0) return;
+        var costSoFar = visiting.CostSoFar + (10 * (cost - ovens[visiting.Oven].Cost));
+        if (!Promising(costSoFar)) return;
+        List<OvenVisit> visits = [.. visiting.Before, visit];
+        for (var oven = 0; oven < ovens.Count; oven++)
+            if (oven != visiting.Oven) Enter(oven, end + problem.TransferMin, stage, costSoFar, visits);
+    }
+
+    private void Finish(Visiting visiting, int end, int chamber)
+    {
+        if (end < window.EndFrom || end > window.EndTo) return;
+        visiting.StageEnds.Add(end);
+        Weigh(visiting, end, chamber);
+        visiting.StageEnds.RemoveAt(visiting.StageEnds.Count - 1);
+    }
+
+    private void Weigh(Visiting visiting, int end, int chamber)
+    {
+        var ofEnd = soonest ? end * 1_000_000L : window.CostOfEnd(end);
+        if (!Promising(visiting.CostSoFar + ofEnd)) return;
+        var visit = Visit(visiting, end, chamber);
+        var cost = ovens[visiting.Oven].CostWith(visit.Start, visit.Settings, chamber);
+        if (cost < 0) return;
+        var total = visiting.CostSoFar + ofEnd + (10 * (cost - ovens[visiting.Oven].Cost));
+        if (Promising(total)) best = new TrayPath([.. visiting.Before, visit], total);
+    }
+
+    private OvenVisit Visit(Visiting visiting, int end, int chamber) =>
+        new(visiting.Oven, visiting.Start, settings[visiting.Start..end], [.. visiting.StageEnds], chamber);
+
+    private bool Bears(int setting, int celsius) => Math.Abs(setting - celsius) <= problem.ToleranceC;
+}

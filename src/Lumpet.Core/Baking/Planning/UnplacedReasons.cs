@@ -1,0 +1,36 @@
+namespace Lumpet.Core.Baking.Planning;
+
+/// <summary>Says why a tray is left out: the first thing that binds, from the plainest to the subtlest.</summary>
+internal static class UnplacedReasons
+{
+    /// <summary>The reason for a tray of a bake.</summary>
+    public static string For(BakeProblem problem, BakeChains chains, Bake bake, IReadOnlySet<string> incomplete)
+    {
+        if (chains.InCycle(bake)) return "it follows itself, directly or through others";
+        if (bake.After.FirstOrDefault(after => incomplete.Contains(after.BakeId)) is { } missing)
+            return $"it follows {missing.BakeId}, which is not all baked";
+        BakeOven[] allowed = [.. problem.Ovens.Where(oven => bake.Ovens is null || bake.Ovens.Contains(oven.Id))];
+        if (allowed.Length == 0) return "no oven may be used for it";
+        if (allowed.All(oven => oven.Shelves == 0)) return "no oven it may use has a shelf";
+        foreach (var stage in bake.Stages)
+        {
+            // Every temperature set is the temperature of a stage, so a tolerance helps only where another stage has it.
+            var reachable = problem.Bakes.SelectMany(other => other.Stages).Select(other => other.TempC)
+                .Where(celsius => Math.Abs(celsius - stage.TempC) <= problem.ToleranceC).ToArray();
+            if (!allowed.Any(oven => reachable.Any(celsius => celsius >= oven.MinC && celsius <= oven.MaxC)))
+                return $"no oven it may use can be set to {stage.TempC} C";
+        }
+
+        var shortest = bake.Stages.Sum(stage => stage.MinMin);
+        var window = allowed.Max(oven => oven.CloseMin - Math.Max(EarliestEntry(oven, bake.Stages[0].TempC - problem.ToleranceC), chains.Release(bake)));
+        if (window < shortest)
+            return $"the window is too short: it takes {shortest} min, and {Math.Max(0, window)} are left between heat-up or release and closing";
+        if (bake.EarliestOutMin is { } earliest && allowed.All(oven => oven.CloseMin < earliest))
+            return $"the window closes before minute {earliest}, the first at which it may come out";
+        if (bake.After.Count > 0) return $"no place within the lag after {bake.After[0].BakeId}";
+        return "too few shelves before the window ends";
+    }
+
+    private static int EarliestEntry(BakeOven oven, int celsius) =>
+        Math.Max(0, oven.OpenMin) + Math.Max(0, (celsius - oven.StartC + oven.HeatCPerMin - 1) / oven.HeatCPerMin);
+}

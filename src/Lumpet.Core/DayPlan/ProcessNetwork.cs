@@ -1,0 +1,82 @@
+using Lumpet.Core.Baking;
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>Where a step is done.</summary>
+public enum Station
+{
+    /// <summary>The mixer.</summary>
+    Dough,
+
+    /// <summary>The burners.</summary>
+    Pot,
+
+    /// <summary>The bench.</summary>
+    Bench,
+
+    /// <summary>Fridge or freezer.</summary>
+    Cold,
+
+    /// <summary>An oven.</summary>
+    Oven,
+
+    /// <summary>The cooling rack.</summary>
+    Rack,
+
+    /// <summary>Where pies are finished.</summary>
+    Finish,
+
+    /// <summary>Where pies are boxed.</summary>
+    Box,
+}
+
+/// <summary>
+/// A step of a product after its dough has rested. A step has hands (someone works), a bake (an oven works) or a wait
+/// (time works); exactly one of the three.
+/// </summary>
+/// <param name="Id">Short name, unique in its product.</param>
+/// <param name="Name">What is done, as the crew says it.</param>
+/// <param name="Station">Where.</param>
+/// <param name="Hands">Minutes of work, or null where nobody works.</param>
+/// <param name="Stages">Stages of the bake; empty where it is no bake.</param>
+/// <param name="Wait">Minutes of waiting, or null where nothing waits.</param>
+/// <param name="Celsius">Temperature of the place, for the eye; null for a bake, which has its stages.</param>
+/// <param name="UsesDough">Whether this step takes the rested discs.</param>
+/// <param name="ReadyWhen">The sensory test; empty where there is none.</param>
+/// <param name="Caution">What can hurt; empty where nothing.</param>
+public sealed record Step(
+    string Id,
+    string Name,
+    Station Station,
+    Hands? Hands,
+    IReadOnlyList<BakeStage> Stages,
+    Span? Wait,
+    int? Celsius,
+    bool UsesDough,
+    string ReadyWhen,
+    string Caution)
+{
+    /// <summary>Whether this step is a bake.</summary>
+    public bool IsBake => Stages.Count > 0;
+}
+
+/// <summary>Minutes of work: a part per batch, and a part per pie.</summary>
+/// <param name="PerBatch">Whatever the count; at least 0.</param>
+/// <param name="PerPie">For each pie; at least 0.</param>
+public sealed record Hands(int PerBatch, double PerPie)
+{
+    /// <summary>Whole minutes for so many pies, rounded up; at least 1.</summary>
+    public int For(int pies) => Math.Max(1, (int)Math.Ceiling(PerBatch + (PerPie * pies) - 1e-9));
+}
+
+/// <summary>One step after another, with the least and the most minutes between end and start.</summary>
+/// <param name="Before">Id of the earlier step.</param>
+/// <param name="After">Id of the later step.</param>
+/// <param name="Lag">Minutes between; for a link to or from a wait 0 to 0, since the wait holds the minutes.</param>
+public sealed record Link(string Before, string After, Span Lag);
+
+/// <summary>The steps of a product and how they follow one another. The last step is the one that nothing follows.</summary>
+/// <param name="Steps">In an order in which each comes after all that it needs.</param>
+/// <param name="Links">Between them.</param>
+public sealed record ProcessNetwork(IReadOnlyList<Step> Steps, IReadOnlyList<Link> Links);

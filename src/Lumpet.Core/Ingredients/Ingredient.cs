@@ -1,0 +1,7 @@
+namespace Lumpet.Core.Ingredients;
+
+/// <summary>Something that is bought: an ingredient, or a box.</summary>
+/// <param name="Id">Short name, unique in the bakery.</param>
+/// <param name="Name">The name shown, for example "Pears, firm".</param>
+/// <param name="Allergens">Major allergens it carries, in plain words ("wheat", "milk"); may be empty.</param>
+public sealed record Ingredient(string Id, string Name, IReadOnlyList<string> Allergens);

@@ -1,0 +1,18 @@
+namespace Lumpet.Core.Ingredients;
+
+/// <summary>The prices that hold on one day: for each ingredient the row that came into force last.</summary>
+public sealed class PriceList
+{
+    private readonly Dictionary<string, Price> current;
+
+    private PriceList(Dictionary<string, Price> current) => this.current = current;
+
+    /// <summary>Picks from all rows those that hold on a day. Of rows from the same day the later one in the list wins.</summary>
+    public static PriceList On(DateOnly day, IEnumerable<Price> rows) =>
+        new(rows.Where(row => row.ValidFrom <= day)
+            .GroupBy(row => row.IngredientId)
+            .ToDictionary(group => group.Key, group => group.OrderBy(row => row.ValidFrom).Last()));
+
+    /// <summary>The row in force for an ingredient, or null where none is known.</summary>
+    public Price? Find(string ingredientId) => current.GetValueOrDefault(ingredientId);
+}

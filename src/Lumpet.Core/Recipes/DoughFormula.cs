@@ -1,0 +1,33 @@
+using Lumpet.Core.Measures;
+
+namespace Lumpet.Core.Recipes;
+
+/// <summary>A dough: its proportions, and how it is mixed and rested. Written amounts give the proportions only.</summary>
+/// <param name="Id">Short name, unique in the bakery.</param>
+/// <param name="Name">The name shown, for example "Flaky 3-2-1".</param>
+/// <param name="Version">Number of this version, from 1.</param>
+/// <param name="Lines">What goes in, as written.</param>
+/// <param name="Density">Of the rolled dough; about 1.2 g/ml (common practice, no source).</param>
+/// <param name="BowlLossShare">Share of a batch that stays in the bowl, from 0 to under 1.</param>
+/// <param name="MixMinutes">Hands' minutes to scale, mix and divide one batch; at least 1.</param>
+/// <param name="Rest">How long it rests, cold, before it is rolled.</param>
+/// <param name="ReadyWhen">The sign that mixing is done.</param>
+/// <param name="Caution">What can hurt; empty where nothing.</param>
+public sealed record DoughFormula(
+    string Id,
+    string Name,
+    int Version,
+    IReadOnlyList<RecipeLine> Lines,
+    Density Density,
+    double BowlLossShare,
+    int MixMinutes,
+    Span Rest,
+    string ReadyWhen,
+    string Caution)
+{
+    /// <summary>The sum of the written amounts.</summary>
+    public Mass Written => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams));
+
+    /// <summary>The batch that leaves this much dough for discs: discs plus what stays in the bowl.</summary>
+    public Mass BatchFor(Mass discs) => discs / (1 - BowlLossShare);
+}

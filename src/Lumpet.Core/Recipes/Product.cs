@@ -1,0 +1,49 @@
+using Lumpet.Core.DayPlan;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
+
+namespace Lumpet.Core.Recipes;
+
+/// <summary>A recipe that can be made in one or more pans, each at a price.</summary>
+/// <param name="Id">Short name, unique in the bakery.</param>
+/// <param name="Name">The name shown, for example "Pear and ginger".</param>
+/// <param name="Version">Number of this version, from 1.</param>
+/// <param name="Aliases">Other words by which an order line may call it.</param>
+/// <param name="Dough">The dough of its crust.</param>
+/// <param name="Crust">How that dough is cut.</param>
+/// <param name="Filling">What goes in, for the reference pan.</param>
+/// <param name="Finish">Wash, sugar and the like, for the reference pan; scaled by the area of the top.</param>
+/// <param name="Packaging">What is counted by the pie: box, label.</param>
+/// <param name="ReferencePan">The pan for which it is written.</param>
+/// <param name="Sizes">The pans it may be made in, with the selling price of each; holds the reference pan.</param>
+/// <param name="Process">Its steps.</param>
+/// <param name="OldestAtPickUp">Minutes from the end of its last bake to pick-up, at most.</param>
+public sealed record Product(
+    string Id,
+    string Name,
+    int Version,
+    IReadOnlyList<string> Aliases,
+    DoughFormula Dough,
+    Crust Crust,
+    Filling Filling,
+    IReadOnlyList<RecipeLine> Finish,
+    IReadOnlyList<Ingredient> Packaging,
+    Pan ReferencePan,
+    IReadOnlyList<ProductSize> Sizes,
+    ProcessNetwork Process,
+    int OldestAtPickUp)
+{
+    /// <summary>The size in this pan, or null where the product is not made in it.</summary>
+    public ProductSize? SizeIn(string panId) => Sizes.FirstOrDefault(size => size.Pan.Id == panId);
+
+    /// <summary>Every allergen of every line, each once, in alphabetical order.</summary>
+    public IReadOnlyList<string> Allergens =>
+        [.. Dough.Lines.Concat(Filling.Lines).Concat(Finish)
+            .SelectMany(line => line.Ingredient.Allergens).Distinct().Order(StringComparer.Ordinal)];
+}
+
+/// <summary>A product in one pan.</summary>
+/// <param name="Pan">The pan.</param>
+/// <param name="SellingPrice">What one pie sells for, or null where no price is set.</param>
+public sealed record ProductSize(Pan Pan, Money? SellingPrice);

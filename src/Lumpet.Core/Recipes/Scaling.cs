@@ -1,0 +1,57 @@
+using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
+
+namespace Lumpet.Core.Recipes;
+
+/// <summary>Scales a product to a pan and a count: filling by volume, dough by the area of its pieces.</summary>
+public static class Scaling
+{
+    /// <summary>The most pies that one calculation takes; more is a slip of the finger.</summary>
+    public const int MostPies = 100_000;
+
+    /// <summary>Scales a product.</summary>
+    /// <param name="product">What to scale.</param>
+    /// <param name="pan">To which pan.</param>
+    /// <param name="count">To how many pies, 1 to <see cref="MostPies"/>.</param>
+    /// <exception cref="ArgumentOutOfRangeException">The count is out of range.</exception>
+    public static ScaledProduct Scale(Product product, Pan pan, int count)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(count);
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(count, MostPies);
+
+        var filling = FillingScale.For(product, pan);
+        var pieces = PiecesIn(product, pan, filling);
+        var discs = DiscsOf(pieces);
+        var reference = DiscsOf(PiecesIn(product, product.ReferencePan, FillingScale.For(product, product.ReferencePan)));
+        var doughLineFactor = product.Dough.BatchFor(discs) / product.Dough.Written;
+        var finishFactor = TopArea(pan) / TopArea(product.ReferencePan);
+        return new ScaledProduct(
+            product,
+            pan,
+            count,
+            filling,
+            Lines(product.Filling.Lines, filling.Factor, count),
+            product.Filling.Written * filling.Factor,
+            pieces,
+            discs,
+            discs / reference,
+            Lines(product.Dough.Lines, doughLineFactor, count),
+            finishFactor,
+            Lines(product.Finish, finishFactor, count));
+    }
+
+    private static IReadOnlyList<DoughPiece> PiecesIn(Product product, Pan pan, FillingScale filling) =>
+        DoughPieces.For(product.Crust, product.Dough.Density, pan, filling.Level.Mound);
+
+    private static Mass DiscsOf(IEnumerable<DoughPiece> pieces) => Mass.FromGrams(pieces.Sum(piece => piece.Disc.Grams));
+
+    private static double TopArea(Pan pan) => Area.OfCircle(pan.TopDiameter + (pan.RimWidth * 2)).SquareCentimetres;
+
+    private static ScaledLine[] Lines(IEnumerable<RecipeLine> lines, double factor, int count) =>
+        [.. lines.Select(line =>
+        {
+            var perPie = line.Amount * factor;
+            var total = perPie * count;
+            return new ScaledLine(line, perPie, total, line.Yield.AsPurchased(total));
+        })];
+}

@@ -1,0 +1,260 @@
+using Lumpet.Core.Baking;
+using Lumpet.Core.Baking.Files;
+
+namespace Lumpet.PlanChecking;
+
+/// <summary>One run of the checker over one plan; the parts must be called in the order of <see cref="BakePlanChecker"/>.</summary>
+internal sealed class BakePlanCheck
+{
+    private const int LatestMin = 5_256_000;
+
+    private readonly BakeProblem problem;
+    private readonly StatedBakePlan plan;
+    private readonly Dictionary<string, Bake> bakes;
+    private readonly Dictionary<string, BakeOven> ovens;
+    private readonly Dictionary<string, OvenSimulation> simulations = [];
+    private readonly List<PlanFault> faults = [];
+
+    public BakePlanCheck(BakeProblem problem, StatedBakePlan plan)
+    {
+        this.problem = problem;
+        this.plan = plan;
+        bakes = problem.Bakes.ToDictionary(bake => bake.Id);
+        ovens = problem.Ovens.ToDictionary(oven => oven.Id);
+    }
+
+    public IReadOnlyList<PlanFault> Faults => faults;
+
+    /// <summary>Every tray stands in the plan once, with as many stages as its bake; every oven exists.</summary>
+    public void Names()
+    {
+        var seen = new HashSet<(string, int)>();
+        foreach (var (bakeId, number) in plan.Trays.Select(tray => (tray.BakeId, tray.Tray))
+                     .Concat(plan.Unplaced.Select(tray => (tray.BakeId, tray.Tray))))
+        {
+            if (!bakes.TryGetValue(bakeId, out var bake) || number < 1 || number > bake.Trays.Count)
+                Fault("trays", Name(bakeId, number), "the problem has no such tray");
+            else if (!seen.Add((bakeId, number))) Fault("trays", Name(bakeId, number), "the tray stands in the plan twice");
+        }
+
+        foreach (var bake in problem.Bakes)
+            for (var number = 1; number <= bake.Trays.Count; number++)
+                if (!seen.Contains((bake.Id, number))) Fault("trays", Name(bake.Id, number), "the tray is neither baked nor left out");
+
+        foreach (var tray in plan.Trays)
+        {
+            if (bakes.TryGetValue(tray.BakeId, out var bake) && bake.Stages.Count != tray.Stages.Count)
+                Fault("stages", Name(tray), $"{bake.Stages.Count} stages are needed, {tray.Stages.Count} are planned");
+            foreach (var stage in tray.Stages)
+            {
+                if (!ovens.ContainsKey(stage.OvenId)) Fault("ovens", Name(tray), $"there is no oven \"{stage.OvenId}\"");
+                if (stage.StartMin < 0 || stage.EndMin <= stage.StartMin || stage.EndMin > LatestMin)
+                    Fault("stage", Name(tray), $"a stage cannot last from {stage.StartMin} to {stage.EndMin}");
+            }
+        }
+
+        foreach (var tray in plan.Unplaced.Where(tray => string.IsNullOrWhiteSpace(tray.Reason)))
+            Fault("unplaced", Name(tray.BakeId, tray.Tray), "a reason is required");
+
+        foreach (var setting in plan.Settings)
+        {
+            if (!ovens.ContainsKey(setting.OvenId)) Fault("settings", setting.OvenId, "there is no such oven");
+            if (setting.AtMin is < 0 or > LatestMin) Fault("settings", setting.OvenId, $"minute {setting.AtMin} lies outside the horizon");
+        }
+    }
+
+    /// <summary>The settings are in order, each a change, within range and opening time, and none without a stage of its own.</summary>
+    public void Settings()
+    {
+        for (var index = 1; index < plan.Settings.Count; index++)
+            if (plan.Settings[index].AtMin < plan.Settings[index - 1].AtMin)
+                Fault("settings", plan.Settings[index].OvenId, $"the setting at {plan.Settings[index].AtMin} stands after a later one");
+
+        var last = plan.Trays.SelectMany(tray => tray.Stages).Select(stage => stage.EndMin)
+            .Concat(plan.Settings.Select(setting => setting.AtMin)).DefaultIfEmpty(0).Max() + 1;
+        foreach (var oven in problem.Ovens)
+        {
+            OvenSetting[] changes = [.. plan.Settings.Where(setting => setting.OvenId == oven.Id).OrderBy(setting => setting.AtMin)];
+            simulations[oven.Id] = new OvenSimulation(oven, changes, last);
+            SettingsOf(oven, changes);
+        }
+    }
+
+    private void SettingsOf(BakeOven oven, OvenSetting[] changes)
+    {
+        int? before = null;
+        for (var index = 0; index < changes.Length; index++)
+        {
+            var change = changes[index];
+            if (index > 0 && changes[index - 1].AtMin == change.AtMin) Fault("settings", oven.Id, $"two settings at minute {change.AtMin}");
+            if (change.TempC == before) Fault("settings", oven.Id, $"the setting at {change.AtMin} changes nothing");
+            before = change.TempC;
+            if (change.TempC is not { } celsius) continue;
+
+            if (celsius < oven.MinC || celsius > oven.MaxC)
+                Fault("window", oven.Id, $"{celsius} C at {change.AtMin} lies outside {oven.MinC} to {oven.MaxC} C");
+            var until = index + 1 < changes.Length ? changes[index + 1].AtMin : int.MaxValue;
+            if (change.AtMin < oven.OpenMin) Fault("window", oven.Id, $"on at {change.AtMin}, before it opens at {oven.OpenMin}");
+            if (until != int.MaxValue && until > oven.CloseMin) Fault("window", oven.Id, $"on until {until}, after it closes at {oven.CloseMin}");
+            if (!BakedAt(oven.Id, celsius, change.AtMin, until))
+                Fault("stage", oven.Id, $"{celsius} C set at {change.AtMin} is the temperature of no stage baked while it is in force");
+        }
+
+        if (before is not null) Fault("settings", oven.Id, "the last setting is not off");
+    }
+
+    private bool BakedAt(string ovenId, int celsius, int from, int until) => plan.Trays.Any(tray =>
+        tray.Stages.Zip(bakes[tray.BakeId].Stages).Any(pair =>
+            pair.First.OvenId == ovenId && pair.Second.TempC == celsius && pair.First.StartMin < until && pair.First.EndMin > from));
+
+    /// <summary>Every stage of every tray: length, temperature, entering, drop, move, windows.</summary>
+    public void Trays()
+    {
+        foreach (var tray in plan.Trays)
+        {
+            var bake = bakes[tray.BakeId];
+            if (tray.StartMin < bake.ReleaseMin) Fault("window", Name(tray), $"enters at {tray.StartMin}, before its release at {bake.ReleaseMin}");
+            if (bake.EarliestOutMin is { } earliest && tray.EndMin < earliest)
+                Fault("window", Name(tray), $"comes out at {tray.EndMin}, before {earliest}: it would be too old");
+            for (var index = 0; index < tray.Stages.Count; index++)
+            {
+                StageOf(tray, bake, index);
+                if (index == 0 || tray.Stages[index - 1].OvenId != tray.Stages[index].OvenId) Entering(tray, tray.Stages[index]);
+                if (index > 0) Following(tray, tray.Stages[index - 1], tray.Stages[index]);
+            }
+        }
+    }
+
+    private void StageOf(BakedTray tray, Bake bake, int index)
+    {
+        var (stage, wanted) = (tray.Stages[index], bake.Stages[index]);
+        var minutes = stage.EndMin - stage.StartMin;
+        if (minutes < wanted.MinMin || minutes > wanted.MaxMin)
+            Fault("stage", Name(tray), $"stage {index + 1} lasts {minutes} min, not {wanted.MinMin} to {wanted.MaxMin}");
+        if (bake.Ovens is { } allowed && !allowed.Contains(stage.OvenId)) Fault("window", Name(tray), $"may not use {stage.OvenId}");
+
+        var simulation = simulations[stage.OvenId];
+        for (var minute = stage.StartMin; minute < stage.EndMin; minute++)
+        {
+            var setting = simulation.Setting(minute);
+            if (setting is { } celsius && Math.Abs(celsius - wanted.TempC) <= problem.ToleranceC) continue;
+            var found = setting is null ? "is off" : $"is set to {setting} C";
+            Fault("stage", Name(tray), $"stage {index + 1} needs {wanted.TempC} C, but at {minute} {stage.OvenId} {found}");
+            return;
+        }
+    }
+
+    private void Entering(BakedTray tray, BakedStage stage)
+    {
+        var simulation = simulations[stage.OvenId];
+        var chamber = simulation.Chamber(stage.StartMin);
+        if (simulation.Setting(stage.StartMin) is { } setting && setting != chamber)
+            Fault("entering", Name(tray), $"enters {stage.OvenId} at {stage.StartMin}, where the chamber is at {chamber} C and set to {setting} C");
+    }
+
+    private void Following(BakedTray tray, BakedStage before, BakedStage stage)
+    {
+        var (rule, gap) = before.OvenId == stage.OvenId ? ("drop", 0) : ("move", problem.TransferMin);
+        if (stage.StartMin != before.EndMin + gap)
+            Fault(rule, Name(tray), $"the next stage starts at {stage.StartMin}, not at {before.EndMin + gap}");
+    }
+
+    /// <summary>No oven holds more trays than it has shelves.</summary>
+    public void Shelves()
+    {
+        foreach (var oven in problem.Ovens)
+        {
+            var trays = 0;
+            var events = plan.Trays.SelectMany(tray => tray.Stages).Where(stage => stage.OvenId == oven.Id)
+                .SelectMany(stage => new[] { (At: stage.StartMin, Change: 1), (At: stage.EndMin, Change: -1) })
+                .OrderBy(change => change.At).ThenBy(change => change.Change);
+            foreach (var (at, change) in events)
+            {
+                trays += change;
+                if (trays <= oven.Shelves) continue;
+                Fault("sharing", oven.Id, $"{trays} trays at {at}, for {oven.Shelves} shelves");
+                break;
+            }
+        }
+    }
+
+    /// <summary>Bakes that follow others keep their lags.</summary>
+    public void After()
+    {
+        var placed = plan.Trays.ToLookup(tray => tray.BakeId);
+        foreach (var tray in plan.Trays)
+            foreach (var after in bakes[tray.BakeId].After)
+            {
+                var needed = after.ByTray ? 1 : bakes[after.BakeId].Trays.Count;
+                BakedTray[] before = [.. placed[after.BakeId].Where(other => !after.ByTray || other.Tray == tray.Tray)];
+                if (needed == 0) continue;
+                if (before.Length < needed)
+                {
+                    Fault("after", Name(tray), $"follows {after.BakeId}, which is not baked");
+                    continue;
+                }
+
+                var sinceLast = tray.StartMin - before.Max(other => other.EndMin);
+                var sinceFirst = tray.StartMin - before.Min(other => other.EndMin);
+                if (sinceLast < after.MinLagMin) Fault("after", Name(tray), $"starts {sinceLast} min after {after.BakeId}, not {after.MinLagMin}");
+                if (sinceFirst > after.MaxLagMin) Fault("after", Name(tray), $"starts {sinceFirst} min after {after.BakeId}, over {after.MaxLagMin}");
+            }
+    }
+
+    /// <summary>What the plan costs, from its trays and the simulated ovens.</summary>
+    public BakePlanCost Cost()
+    {
+        long tardy = 0;
+        long early = 0;
+        foreach (var tray in plan.Trays)
+        {
+            long pies = bakes[tray.BakeId].Trays[tray.Tray - 1];
+            var late = (long)tray.EndMin - bakes[tray.BakeId].DueMin;
+            tardy += pies * Math.Max(0, late);
+            early += pies * Math.Max(0, -late);
+        }
+
+        long changes = 0;
+        foreach (var oven in problem.Ovens)
+        {
+            int[] temperatures = [.. plan.Settings.Where(setting => setting.OvenId == oven.Id).OrderBy(setting => setting.AtMin)
+                .Where(setting => setting.TempC is not null).Select(setting => setting.TempC!.Value)];
+            for (var index = 1; index < temperatures.Length; index++)
+                if (temperatures[index] != temperatures[index - 1]) changes++;
+        }
+
+        var unplaced = plan.Unplaced.Sum(tray => (long)bakes[tray.BakeId].Trays[tray.Tray - 1]);
+        return new BakePlanCost(tardy, simulations.Values.Sum(simulation => (long)simulation.OnMinutes), changes, early, unplaced);
+    }
+
+    /// <summary>The figures that the plan states are those counted here, and no bound is above them.</summary>
+    public void Figures(BakePlanCost cost)
+    {
+        Figure("total", cost.Total);
+        Figure("tardyPieMin", cost.TardyPieMin);
+        Figure("ovenOnMin", cost.OvenOnMin);
+        Figure("settingChanges", cost.SettingChanges);
+        Figure("earlyPieMin", cost.EarlyPieMin);
+        Figure("unplacedPies", cost.UnplacedPies);
+        Bound("total", cost.Total);
+        Bound("ovenOnMin", cost.OvenOnMin);
+    }
+
+    private void Figure(string name, decimal counted)
+    {
+        if (!plan.Cost.TryGetValue(name, out var stated)) Fault("cost", name, "the figure is missing");
+        else if (stated != counted) Fault("cost", name, FormattableString.Invariant($"the plan says {stated}, it costs {counted}"));
+    }
+
+    private void Bound(string name, decimal counted)
+    {
+        if (!plan.LowerBound.TryGetValue(name, out var bound)) Fault("bound", name, "the figure is missing");
+        else if (bound > counted) Fault("bound", name, FormattableString.Invariant($"{bound} is no lower bound: this plan needs {counted}"));
+    }
+
+    private static string Name(BakedTray tray) => Name(tray.BakeId, tray.Tray);
+
+    private static string Name(string bakeId, int number) => $"{bakeId} tray {number}";
+
+    private void Fault(string rule, string where, string message) => faults.Add(new PlanFault(rule, where, message));
+}

@@ -1,0 +1,180 @@
+using CsCheck;
+using Lumpet.Core.Baking;
+using Lumpet.Core.Baking.Planning;
+using Lumpet.PlanChecking;
+using Xunit;
+using static Lumpet.Core.Tests.Baking.Problems;
+
+namespace Lumpet.Core.Tests.Baking;
+
+public sealed class BakePlannerTests
+{
+    private static readonly int[] Temperatures = [165, 170, 175, 190, 190, 195, 220];
+
+    private static readonly Gen<BakeStage> Stage =
+        Gen.Select(Gen.Int[0, Temperatures.Length - 1], Gen.Int[3, 40], Gen.Int[0, 12])
+            .Select(stage => new BakeStage(Temperatures[stage.Item1], stage.Item2, stage.Item2 + stage.Item3));
+
+    private static readonly Gen<BakeOven> AnyOven =
+        Gen.Select(Gen.Int[0, 5], Gen.Int[1, 12], Gen.Int[1, 8], Gen.Int[0, 200], Gen.Int[0, 120], Gen.Int[200, 600])
+            .Select(oven => new BakeOven("?", oven.Item1, 90, 230, oven.Item2, oven.Item3, oven.Item4, oven.Item5, oven.Item6));
+
+    private static readonly Gen<Bake> AnyBake =
+        Gen.Select(Gen.Int[0, 4].Array[0, 5], Stage.Array[1, 3], Gen.Int[0, 200], Gen.Int[50, 500], Gen.Int[0, 300], Gen.Int[0, 5])
+            .Select(bake => new Bake("?", bake.Item1, bake.Item2, bake.Item3, bake.Item4, bake.Item6 == 0 ? bake.Item5 : null, null, []));
+
+    private static readonly Gen<BakeProblem> AnyProblem =
+        Gen.Select(AnyOven.Array[0, 3], AnyBake.Array[0, 6], Gen.Int[0, 9], Gen.Int[0, 60]).Select(parts =>
+        {
+            BakeOven[] ovens = [.. parts.Item1.Select((oven, index) => oven with { Id = $"o{index}" })];
+            Bake[] bakes = [.. parts.Item2.Select((bake, index) => bake with { Id = $"b{index}" })];
+            // Every third bake follows the one before it, some by tray, now and then the last closes a cycle.
+            for (var index = 1; index < bakes.Length; index++)
+            {
+                if ((index + parts.Item3) % 3 != 0) continue;
+                var byTray = bakes[index].Trays.Count == bakes[index - 1].Trays.Count;
+                bakes[index] = bakes[index] with { After = [new BakeAfter(bakes[index - 1].Id, parts.Item4 / 2, parts.Item4 + 90, byTray)] };
+            }
+
+            if (parts.Item3 == 9 && bakes.Length > 2) bakes[0] = bakes[0] with { After = [new BakeAfter(bakes[^1].Id, 0, 500, false)] };
+            return new BakeProblem(5, 2, ovens, bakes);
+        });
+
+    [Fact]
+    public void Every_plan_keeps_every_rule_and_states_its_true_cost() =>
+        AnyProblem.Sample(
+            problem =>
+            {
+                var verdict = BakePlanChecker.Check(problem, BakePlanner.Plan(problem, effort: 8));
+                Assert.True(verdict.IsValid, string.Join("; ", verdict.Faults));
+            },
+            iter: 400);
+
+    [Fact]
+    public void The_same_problem_effort_and_seed_give_the_same_plan()
+    {
+        var problem = ExampleProblem.Problem;
+        Assert.Equal(
+            Core.Baking.Files.BakePlanFile.Write(BakePlanner.Plan(problem, 20, 7)),
+            Core.Baking.Files.BakePlanFile.Write(BakePlanner.Plan(problem, 20, 7)));
+    }
+
+    [Fact]
+    public void The_example_is_planned_no_worse_than_the_plan_beside_it()
+    {
+        var plan = BakePlanner.Plan(ExampleProblem.Problem);
+        Assert.Empty(plan.Unplaced);
+        Assert.True(plan.Cost.Total <= 46370.9m, $"{plan.Cost}");
+    }
+
+    [Fact]
+    public void A_load_is_filled_before_another_is_begun()
+    {
+        var plan = BakePlanner.Plan(Problem([Oven()], Bake("pear", trays: 4)));
+        Assert.Single(plan.Trays.Select(tray => tray.StartMin).Distinct());
+        // Heat-up from 25 to 190 at 8 a minute takes 21 minutes, the bake 30.
+        Assert.Equal(51, plan.Cost.OvenOnMin);
+    }
+
+    [Fact]
+    public void Bakes_of_like_heat_share_a_load()
+    {
+        var plan = BakePlanner.Plan(Problem(
+            [Oven()], Bake("pear", trays: 2), Bake("damson", trays: 2, stages: [new BakeStage(195, 30, 34)])));
+        Assert.Single(plan.Trays.Select(tray => tray.StartMin).Distinct());
+        Assert.Equal(0, plan.Cost.SettingChanges);
+    }
+
+    [Fact]
+    public void A_one_stage_bake_joins_after_the_drop_of_another()
+    {
+        var pear = Bake("pear", trays: 2, stages: [new BakeStage(220, 20, 20), new BakeStage(190, 50, 50)]);
+        var shells = Bake("shells", trays: 2, stages: [new BakeStage(190, 25, 30)]);
+        var plan = BakePlanner.Plan(Problem([Oven()], pear, shells));
+        var first = plan.Trays.First(tray => tray.BakeId == "pear");
+        Assert.All(plan.Trays.Where(tray => tray.BakeId == "shells"), tray =>
+        {
+            Assert.True(tray.StartMin >= first.Stages[1].StartMin);
+            Assert.True(tray.EndMin <= first.EndMin);
+        });
+    }
+
+    [Fact]
+    public void Lengths_9_8_7_5_3_2_on_two_shelves_need_no_more_than_list_scheduling_allows()
+    {
+        // Graham 1969: longest-processing-time needs at most 4/3 - 1/(3m) of the optimum; the optimum here is 17 (9 + 8, 7 + 5 + 3 + 2).
+        int[] lengths = [9, 8, 7, 5, 3, 2];
+        Bake[] bakes = [.. lengths.Select(length => Bake($"b{length}", stages: [new BakeStage(190, length, length)]))];
+        var plan = BakePlanner.Plan(Problem([Oven(shelves: 2, start: 190)], bakes));
+        var makespan = plan.Trays.Max(tray => tray.EndMin) - plan.Trays.Min(tray => tray.StartMin);
+        Assert.InRange(makespan, 17, 17 * ((4.0 / 3) - (1.0 / 6)));
+        // Closed loads of two need 9 + 7 + 3 = 19 (Lee, Uzsoy and Martin-Vega, Operations Research 40(4), 1992, from memory).
+        Assert.True(makespan <= 19);
+    }
+
+    [Fact]
+    public void Where_due_order_is_late_nowhere_the_plan_is_late_nowhere() =>
+        // Jackson 1955: on one machine earliest due date first minimises the maximum lateness.
+        Gen.Select(Gen.Int[5, 40], Gen.Int[0, 60]).Array[1, 8].Sample(
+            jobs =>
+            {
+                // Dues that due order just keeps, with some slack; the oven is hot at the start.
+                var (clock, bakes) = (0, new List<Bake>());
+                foreach (var (length, slack) in jobs)
+                {
+                    clock += length;
+                    bakes.Add(Bake($"b{bakes.Count}", due: clock + slack, stages: [new BakeStage(190, length, length)]));
+                }
+
+                var inDueOrder = bakes.OrderBy(bake => bake.DueMin).ToArray();
+                var end = 0;
+                if (inDueOrder.Any(bake => (end += bake.Stages[0].MinMin) > bake.DueMin)) return;
+                Assert.Equal(0, BakePlanner.Plan(Problem([Oven(shelves: 1, start: 190)], bakes)).Cost.TardyPieMin);
+            },
+            iter: 200);
+
+    [Fact]
+    public void A_tray_moves_to_the_moderate_oven_rather_than_wait_for_the_hot_one_to_cool()
+    {
+        // Two full loads due together: dropping in place would keep the second out of the hot oven until the first is done.
+        BakeStage[] stages = [new(220, 20, 24), new(190, 40, 50)];
+        BakeOven[] ovens = [Oven("hearth", shelves: 2, cool: 1), Oven("finisher", shelves: 4, cool: 1)];
+        var plan = BakePlanner.Plan(Problem(ovens, Bake("pear", trays: 2, due: 118, stages: stages), Bake("gooseberry", trays: 2, due: 118, stages: stages)));
+        Assert.Equal(0, plan.Cost.TardyPieMin);
+    }
+
+    [Theory]
+    [InlineData("cold", "no oven it may use can be set to 300 C")]
+    [InlineData("cycle", "it follows itself, directly or through others")]
+    [InlineData("window", "the window is too short")]
+    [InlineData("none", "no oven may be used for it")]
+    public void What_cannot_be_placed_says_what_binds(string which, string reason)
+    {
+        var bake = which switch
+        {
+            "cold" => Bake("b", stages: [new BakeStage(300, 10, 10)]),
+            "cycle" => Bake("b", after: [new BakeAfter("b", 0, 10, false)]),
+            "window" => Bake("b", release: 880),
+            _ => Bake("b", ovens: []),
+        };
+        var plan = BakePlanner.Plan(Problem([Oven()], bake));
+        Assert.StartsWith(reason, Assert.Single(plan.Unplaced).Reason, StringComparison.Ordinal);
+        Assert.Equal(6, plan.Cost.UnplacedPies);
+    }
+
+    [Fact]
+    public void No_plan_found_undercuts_the_lower_bound_and_the_bound_is_tight_for_one_full_load()
+    {
+        var plan = BakePlanner.Plan(Problem([Oven()], Bake("pear", trays: 4, due: 51)));
+        Assert.Equal(plan.LowerBound.OvenOnMin, plan.Cost.OvenOnMin);
+        Assert.Equal(plan.LowerBound.Total, plan.Cost.Total);
+    }
+
+    [Fact]
+    public void An_empty_problem_has_an_empty_plan()
+    {
+        var plan = BakePlanner.Plan(Problem([]));
+        Assert.Empty(plan.Settings);
+        Assert.Equal(0, plan.Cost.Total);
+    }
+}
