@@ -1,0 +1,55 @@
+using Lumpet.Core.Baking;
+using Lumpet.Core.Dough;
+using Lumpet.Core.Pans;
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>Everything a day's plan follows from. Minutes count from the start of the horizon.</summary>
+/// <param name="Orders">Orders of the day.</param>
+/// <param name="Shifts">When people are there, in order of time, not overlapping.</param>
+/// <param name="Ovens">The ovens.</param>
+/// <param name="Mixer">The mixer.</param>
+/// <param name="ToleranceC">By how much an oven's setting may differ from what a bake asks for.</param>
+/// <param name="TransferMin">Minutes a tray takes from one oven to another.</param>
+/// <param name="HorizonMin">Length of the horizon.</param>
+public sealed record DaySnapshot(
+    IReadOnlyList<DayOrder> Orders,
+    IReadOnlyList<DayShift> Shifts,
+    IReadOnlyList<DayOven> Ovens,
+    Mixer Mixer,
+    int ToleranceC,
+    int TransferMin,
+    int HorizonMin);
+
+/// <summary>An order of the day.</summary>
+/// <param name="Product">What was ordered.</param>
+/// <param name="Pan">In which pan; one of the product's sizes.</param>
+/// <param name="Count">How many; at least 1.</param>
+/// <param name="PickUpMin">When it is picked up.</param>
+/// <param name="For">Who it is for; may be empty.</param>
+public sealed record DayOrder(Product Product, Pan Pan, int Count, int PickUpMin, string For);
+
+/// <summary>A time in which people are there.</summary>
+/// <param name="Name">"Afternoon", "Night".</param>
+/// <param name="StartMin">First minute.</param>
+/// <param name="EndMin">Minute after the last.</param>
+public sealed record DayShift(string Name, int StartMin, int EndMin);
+
+/// <summary>An oven of the bakery.</summary>
+/// <param name="Id">Short name.</param>
+/// <param name="Name">The name shown.</param>
+/// <param name="Shelves">Trays it holds.</param>
+/// <param name="MinC">Lowest setting.</param>
+/// <param name="MaxC">Highest setting.</param>
+/// <param name="HeatCPerMin">Degrees it gains in a minute.</param>
+/// <param name="CoolCPerMin">Degrees it loses in a minute.</param>
+/// <param name="DialOffsetC">What the dial shows beyond the conventional temperature: about -20 for a fan oven.</param>
+public sealed record DayOven(
+    string Id, string Name, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int DialOffsetC)
+{
+    /// <summary>The oven as the planner sees it in one stretch of time in which people are there.</summary>
+    internal BakeOven During(DayShift stretch, string id) =>
+        // Ovens start a stretch at room temperature: what is left of an earlier heat is a gift, not a plan.
+        new(id, Shelves, MinC, MaxC, HeatCPerMin, CoolCPerMin, 25, stretch.StartMin, stretch.EndMin);
+}

@@ -1,0 +1,96 @@
+using Lumpet.Core.Baking;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>Groups baked trays into loads and gives each tray a shelf.</summary>
+internal static class Loads
+{
+    /// <summary>The loads of a plan, in order of time.</summary>
+    public static IReadOnlyList<Load> From(
+        IReadOnlyList<LotWork> works, BakePlan plan, IReadOnlyDictionary<string, DayOven> stretches)
+    {
+        var visits = works
+            .SelectMany(work => work.Graph.Bakes.SelectMany(node => plan.Trays
+                .Where(tray => tray.BakeId == work.BakeId(node))
+                .SelectMany(tray => VisitsOf(work, node, tray, stretches))))
+            .ToArray();
+        var shelves = Shelves(visits);
+        return [.. visits
+            .GroupBy(visit => (visit.StartMin, visit.OvenId))
+            .OrderBy(load => load.Key.StartMin).ThenBy(load => load.Key.OvenId, StringComparer.Ordinal)
+            .Select((load, index) => new Load(
+                index + 1,
+                load.Key.OvenId,
+                load.Key.StartMin,
+                [.. load.GroupBy(visit => visit.Alike).Select(group => new LoadVisit(
+                    group.First().LotId,
+                    group.First().StepId,
+                    group.Sum(visit => visit.Pies),
+                    group.First().Stages,
+                    [.. group.Select(visit => shelves[visit]).Order()],
+                    group.First().FromOvenId,
+                    group.First().LeftAtMin))]))];
+    }
+
+    private sealed record TrayVisit(
+        string LotId, string StepId, int Tray, int Pies, string OvenId, IReadOnlyList<VisitStage> Stages, string? FromOvenId, int LeftAtMin)
+    {
+        public int StartMin => Stages[0].StartMin;
+
+        public int EndMin => Stages[^1].EndMin;
+
+        public string Alike => $"{LotId}/{StepId}/{string.Join(' ', Stages)}/{FromOvenId}";
+    }
+
+    private static IEnumerable<TrayVisit> VisitsOf(
+        LotWork work, int node, BakedTray tray, IReadOnlyDictionary<string, DayOven> stretches)
+    {
+        var stages = work.Graph.Nodes[node].Stages;
+        var index = 0;
+        TrayVisit? before = null;
+        while (index < tray.Stages.Count)
+        {
+            var first = index;
+            while (index < tray.Stages.Count && tray.Stages[index].OvenId == tray.Stages[first].OvenId) index++;
+            VisitStage[] stay =
+            [
+                .. Enumerable.Range(first, index - first)
+                    .Select(at => new VisitStage(at + 1, stages[at].TempC, tray.Stages[at].StartMin, tray.Stages[at].EndMin)),
+            ];
+            before = new TrayVisit(
+                work.Lot.Id,
+                work.Graph.Nodes[node].Id,
+                tray.Tray,
+                work.Lot.Trays[tray.Tray - 1],
+                stretches[tray.Stages[first].OvenId].Id,
+                stay,
+                before?.OvenId,
+                before?.EndMin ?? 0);
+            yield return before;
+        }
+    }
+
+    /// <summary>Each tray takes the topmost shelf that is free for its whole stay; the checker has made sure that one is.</summary>
+    private static Dictionary<TrayVisit, int> Shelves(TrayVisit[] visits)
+    {
+        var shelves = new Dictionary<TrayVisit, int>();
+        foreach (var oven in visits.GroupBy(visit => visit.OvenId))
+        {
+            var freeFrom = new List<int>();
+            foreach (var visit in oven.OrderBy(visit => visit.StartMin).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
+            {
+                var shelf = freeFrom.FindIndex(minute => minute <= visit.StartMin);
+                if (shelf < 0)
+                {
+                    shelf = freeFrom.Count;
+                    freeFrom.Add(0);
+                }
+
+                freeFrom[shelf] = visit.EndMin;
+                shelves[visit] = shelf + 1;
+            }
+        }
+
+        return shelves;
+    }
+}

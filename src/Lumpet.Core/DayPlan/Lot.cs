@@ -1,0 +1,39 @@
+using Lumpet.Core.Pans;
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>Pies of one product, pan and pick-up that are made together.</summary>
+/// <param name="Id">"pear-23-1140": product, pan and minute of the pick-up.</param>
+/// <param name="Product">The product.</param>
+/// <param name="Pan">The pan.</param>
+/// <param name="PickUpMin">Minute of the pick-up.</param>
+/// <param name="Count">Pies.</param>
+/// <param name="Trays">Pies on each of its trays: full ones, then the rest.</param>
+/// <param name="For">Who they are for, each once, in the order of the orders.</param>
+public sealed record Lot(
+    string Id, Product Product, Pan Pan, int PickUpMin, int Count, IReadOnlyList<int> Trays, IReadOnlyList<string> For)
+{
+    /// <summary>Adds orders up to lots, earliest pick-up first.</summary>
+    public static IReadOnlyList<Lot> From(IEnumerable<DayOrder> orders) =>
+        [.. orders
+            .GroupBy(order => (Product: order.Product.Id, Pan: order.Pan.Id, order.PickUpMin))
+            .OrderBy(group => group.Key.PickUpMin)
+            .ThenBy(group => group.Key.Product, StringComparer.Ordinal)
+            .ThenBy(group => group.Key.Pan, StringComparer.Ordinal)
+            .Select(group =>
+            {
+                var (first, count) = (group.First(), group.Sum(order => order.Count));
+                return new Lot(
+                    FormattableString.Invariant($"{group.Key.Product}-{group.Key.Pan}-{group.Key.PickUpMin}"),
+                    first.Product,
+                    first.Pan,
+                    group.Key.PickUpMin,
+                    count,
+                    TraysOf(count, first.Pan.PerTray),
+                    [.. group.Select(order => order.For).Where(name => name.Length > 0).Distinct()]);
+            })];
+
+    private static int[] TraysOf(int count, int perTray) =>
+        [.. Enumerable.Repeat(perTray, count / perTray), .. count % perTray > 0 ? [count % perTray] : Array.Empty<int>()];
+}

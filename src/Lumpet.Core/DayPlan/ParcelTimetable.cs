@@ -1,0 +1,131 @@
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>
+/// Times the work around the bakes of a parcel: what comes before as late as its lags and the shifts allow, what comes
+/// after as early as it should.
+/// </summary>
+internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, int pickUpMin, int doughReadyMin)
+{
+    /// <summary>Times all work of a parcel whose bakes are fixed.</summary>
+    /// <param name="pies">Pies of the parcel.</param>
+    /// <param name="bakes">Start and end of each bake, by node.</param>
+    public ParcelTimes Around(int pies, IReadOnlyDictionary<int, (int Start, int End)> bakes)
+    {
+        var (start, end, misfits) = Fixed(bakes);
+        foreach (var bake in graph.Bakes) Before(bake, pies, start, end, misfits);
+        After(pies, start, end, misfits);
+        return new ParcelTimes(start, end, misfits);
+    }
+
+    /// <summary>The first minute from which a bake could start as far as its own work and the shifts are concerned; null: none.</summary>
+    /// <param name="bake">Node of the bake.</param>
+    /// <param name="pies">Pies that are prepared together.</param>
+    /// <param name="from">First minute looked at.</param>
+    /// <param name="horizonMin">Last minute looked at.</param>
+    public int? NextDoor(int bake, int pies, int from, int horizonMin)
+    {
+        var length = graph.Minutes(bake, pies);
+        for (var minute = Math.Max(0, from); minute <= horizonMin; minute++)
+        {
+            if (!calendar.Holds(minute, minute + length)) continue;
+            var (start, end, misfits) = Fixed(new Dictionary<int, (int, int)> { [bake] = (minute, minute + length) });
+            Before(bake, pies, start, end, misfits);
+            if (bake == graph.LastBake) After(pies, start, end, misfits);
+            if (misfits.Count == 0) return minute;
+        }
+
+        return null;
+    }
+
+    /// <summary>The minute by which the last bake must be out so that all that follows is done at pick-up.</summary>
+    /// <param name="pies">Pies that are finished together.</param>
+    /// <param name="aim">Whether the aims of the lags are kept, or only their least.</param>
+    public int LatestOut(int pies, bool aim)
+    {
+        var latest = LatestStarts(pies, aim);
+        return graph.Out(graph.LastBake)
+            .Select(edge => latest[edge.To] - (aim ? edge.Lag.Aim : edge.Lag.Least))
+            .DefaultIfEmpty(pickUpMin)
+            .Min();
+    }
+
+    private (int[] Start, int[] End, List<Misfit> Misfits) Fixed(IReadOnlyDictionary<int, (int Start, int End)> bakes)
+    {
+        var (start, end) = (new int[graph.Nodes.Count], new int[graph.Nodes.Count]);
+        Array.Fill(start, -1);
+        foreach (var (node, time) in bakes) (start[node], end[node]) = time;
+        return (start, end, []);
+    }
+
+    private void Before(int bake, int pies, int[] start, int[] end, List<Misfit> misfits)
+    {
+        for (var node = bake - 1; node >= 0; node--)
+        {
+            if (graph.Nodes[node].IsBake || graph.BakeAhead(node) != bake) continue;
+            var length = graph.Minutes(node, pies);
+            StepEdge[] onward = [.. graph.Out(node).Where(edge => start[edge.To] >= 0)];
+            var aimed = calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Aim));
+            var least = calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Least));
+            var found = Keeps(aimed) ? aimed : least;
+            (start[node], end[node]) = found is { } minute
+                ? (minute, minute + length)
+                : (onward.Min(edge => start[edge.To] - edge.Lag.Least) - length, onward.Min(edge => start[edge.To] - edge.Lag.Least));
+            if (!Keeps(found)) misfits.Add(Misfit(bake, node, start, end, onward));
+
+            bool Keeps(int? at) => at is { } begin
+                && onward.All(edge => start[edge.To] - (begin + length) <= edge.Lag.Most)
+                && (!graph.Nodes[node].UsesDough || begin >= doughReadyMin)
+                && graph.Into(node).All(edge => start[edge.From] < 0 || !graph.Nodes[edge.From].IsBake || begin - end[edge.From] >= edge.Lag.Least);
+        }
+    }
+
+    private Misfit Misfit(int bake, int node, int[] start, int[] end, StepEdge[] onward)
+    {
+        var name = graph.Nodes[node].Name;
+        if (graph.Nodes[node].UsesDough && start[node] < doughReadyMin)
+            return new Misfit(bake, node, doughReadyMin - start[node], $"\"{name}\" would begin before any dough can be mixed and rested");
+        if (onward.FirstOrDefault(edge => start[edge.To] - end[node] > edge.Lag.Most) is { } long_)
+            return new Misfit(bake, node, 0, $"\"{name}\" would end more than {long_.Lag.Most} min before \"{graph.Nodes[long_.To].Name}\", because no one is there in between");
+        return new Misfit(bake, node, 0, $"\"{name}\" takes {end[node] - start[node]} min and fits into no shift before its bake");
+    }
+
+    private void After(int pies, int[] start, int[] end, List<Misfit> misfits)
+    {
+        var latest = LatestStarts(pies, aim: false);
+        for (var node = 0; node < graph.Nodes.Count; node++)
+        {
+            if (graph.BakeAhead(node) >= 0) continue;
+            var length = graph.Minutes(node, pies);
+            StepEdge[] before = [.. graph.Into(node)];
+            var least = before.Max(edge => end[edge.From] + edge.Lag.Least);
+            var wanted = calendar.EarliestStart(length, before.Max(edge => end[edge.From] + edge.Lag.Aim));
+            // The aim is given up rather than the pick-up: then as late as the pick-up allows.
+            var found = wanted is { } early && early <= latest[node] ? wanted
+                : latest[node] >= least ? latest[node]
+                : calendar.EarliestStart(length, least);
+            start[node] = found ?? least;
+            end[node] = start[node] + length;
+            var name = graph.Nodes[node].Name;
+            if (found is null) misfits.Add(new Misfit(graph.LastBake, node, 0, $"no one is there for \"{name}\""));
+            else if (before.FirstOrDefault(edge => start[node] - end[edge.From] > edge.Lag.Most) is { } edge)
+                misfits.Add(new Misfit(graph.LastBake, node, 0, $"\"{name}\" would come more than {edge.Lag.Most} min after \"{graph.Nodes[edge.From].Name}\""));
+        }
+    }
+
+    /// <summary>The latest start of everything after the bakes for a pick-up in time; below 0 where there is none.</summary>
+    private int[] LatestStarts(int pies, bool aim)
+    {
+        var latest = new int[graph.Nodes.Count];
+        for (var node = graph.Nodes.Count - 1; node >= 0; node--)
+        {
+            if (graph.BakeAhead(node) >= 0) continue;
+            var endBy = graph.Out(node)
+                .Select(edge => latest[edge.To] - (aim ? edge.Lag.Aim : edge.Lag.Least))
+                .DefaultIfEmpty(pickUpMin)
+                .Min();
+            latest[node] = calendar.LatestStart(graph.Minutes(node, pies), endBy) ?? -1;
+        }
+
+        return latest;
+    }
+}

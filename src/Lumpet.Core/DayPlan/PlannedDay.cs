@@ -1,0 +1,128 @@
+using Lumpet.Core.Baking;
+using Lumpet.Core.Dough;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>A day's plan, from first dough to last box. It follows from its snapshot and nothing else.</summary>
+/// <param name="Lots">What is made.</param>
+/// <param name="Problem">What the ovens were asked.</param>
+/// <param name="BakePlan">What they answered.</param>
+/// <param name="Stretches">Which oven each oven of the problem is: an oven is asked once for every stretch of time with people.</param>
+/// <param name="Loads">Loads in order of time.</param>
+/// <param name="Tasks">Every task, in order of time.</param>
+/// <param name="Batches">Dough batches, in order of mixing.</param>
+/// <param name="Waves">Pick-ups in order of time.</param>
+/// <param name="Troubles">What does not work out; empty when all is well.</param>
+public sealed record PlannedDay(
+    IReadOnlyList<Lot> Lots,
+    BakeProblem Problem,
+    BakePlan BakePlan,
+    IReadOnlyDictionary<string, DayOven> Stretches,
+    IReadOnlyList<Load> Loads,
+    IReadOnlyList<DayTask> Tasks,
+    IReadOnlyList<DoughBatch> Batches,
+    IReadOnlyList<Wave> Waves,
+    IReadOnlyList<Trouble> Troubles)
+{
+    /// <summary>Pies of all lots.</summary>
+    public int Pies => Lots.Sum(lot => lot.Count);
+}
+
+/// <summary>The trays that enter one oven at the same minute.</summary>
+/// <param name="Number">From 1, in order of time.</param>
+/// <param name="OvenId">The oven.</param>
+/// <param name="StartMin">When they enter.</param>
+/// <param name="Visits">What enters, each with its stages in this oven.</param>
+public sealed record Load(int Number, string OvenId, int StartMin, IReadOnlyList<LoadVisit> Visits)
+{
+    /// <summary>Trays in the load.</summary>
+    public int Trays => Visits.Sum(visit => visit.Shelves.Count);
+}
+
+/// <summary>Trays of one bake that enter an oven together and leave it together.</summary>
+/// <param name="LotId">Their lot.</param>
+/// <param name="StepId">The bake's step.</param>
+/// <param name="Pies">Pies on them.</param>
+/// <param name="Stages">Their stages in this oven.</param>
+/// <param name="Shelves">The shelf of each tray, from 1 at the top.</param>
+/// <param name="FromOvenId">The oven they come from, or null where they come from the bench.</param>
+/// <param name="LeftAtMin">When they left that oven; meaningless without one.</param>
+public sealed record LoadVisit(
+    string LotId, string StepId, int Pies, IReadOnlyList<VisitStage> Stages, IReadOnlyList<int> Shelves, string? FromOvenId, int LeftAtMin)
+{
+    /// <summary>When they leave.</summary>
+    public int EndMin => Stages[^1].EndMin;
+}
+
+/// <summary>A stage of a visit.</summary>
+/// <param name="Number">Which stage of the bake, from 1.</param>
+/// <param name="TempC">Its temperature.</param>
+/// <param name="StartMin">First minute.</param>
+/// <param name="EndMin">Minute after the last.</param>
+public sealed record VisitStage(int Number, int TempC, int StartMin, int EndMin);
+
+/// <summary>Something to be done, or something that waits, with its time.</summary>
+/// <param name="Id">Stable for the same snapshot.</param>
+/// <param name="LotId">The lot it belongs to; null for dough, which serves many.</param>
+/// <param name="StepId">The step of the product, or "mix" and "rest".</param>
+/// <param name="Name">What is done.</param>
+/// <param name="About">Of what: product and pan, or dough and batch.</param>
+/// <param name="Station">Where.</param>
+/// <param name="Kind">Whether someone works, an oven bakes or time works.</param>
+/// <param name="StartMin">First minute.</param>
+/// <param name="EndMin">Minute after the last.</param>
+/// <param name="Pies">Pies concerned; 0 for dough.</param>
+/// <param name="Celsius">Temperature of the place; null where an oven has stages.</param>
+/// <param name="ReadyWhen">The sensory test; may be empty.</param>
+/// <param name="Caution">What can hurt; may be empty.</param>
+public sealed record DayTask(
+    string Id,
+    string? LotId,
+    string StepId,
+    string Name,
+    string About,
+    Station Station,
+    TaskKind Kind,
+    int StartMin,
+    int EndMin,
+    int Pies,
+    int? Celsius,
+    string ReadyWhen,
+    string Caution);
+
+/// <summary>Who or what is at work in a task.</summary>
+public enum TaskKind
+{
+    /// <summary>Someone's hands.</summary>
+    Hands,
+
+    /// <summary>An oven.</summary>
+    Bake,
+
+    /// <summary>Time.</summary>
+    Wait,
+}
+
+/// <summary>A pick-up.</summary>
+/// <param name="PickUpMin">When.</param>
+/// <param name="Pies">Pies ordered for it.</param>
+/// <param name="For">Who they are for.</param>
+/// <param name="BoxedMin">When the last of its pies is boxed; null where some never are.</param>
+public sealed record Wave(int PickUpMin, int Pies, IReadOnlyList<string> For, int? BoxedMin)
+{
+    /// <summary>Minutes from the last box to the pick-up; below 0 when late, null where some pies are never boxed.</summary>
+    public int? SpareMin => PickUpMin - BoxedMin;
+}
+
+/// <summary>Something that does not work out.</summary>
+/// <param name="LotId">The lot concerned.</param>
+/// <param name="Pies">How many of its pies.</param>
+/// <param name="LateMin">By how many minutes they are late; null where they are not made at all.</param>
+/// <param name="Binds">What stands in the way.</param>
+/// <param name="Mend">What would free it.</param>
+public sealed record Trouble(string LotId, int Pies, int? LateMin, TroubleText Binds, TroubleText Mend);
+
+/// <summary>A sentence about minutes; each {0}, {1}… is one of them, to be shown as a clock time.</summary>
+/// <param name="Template">The sentence, without a full stop.</param>
+/// <param name="Minutes">The minutes in it.</param>
+public sealed record TroubleText(string Template, params IReadOnlyList<int> Minutes);

@@ -1,0 +1,81 @@
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>
+/// A product's steps as a graph: work and bakes are the nodes, and each wait is the lag between two of them.
+/// </summary>
+internal sealed class StepGraph
+{
+    private readonly int[] bakeAhead;
+
+    /// <summary>Builds the graph of a network.</summary>
+    /// <exception cref="ArgumentException">The network does not hold together; the message says where.</exception>
+    public StepGraph(ProcessNetwork network)
+    {
+        var waits = network.Steps.Where(step => step.Wait is not null).ToDictionary(step => step.Id);
+        Nodes = [.. network.Steps.Where(step => step.Wait is null)];
+        var index = Nodes.Select((step, at) => (step.Id, at)).ToDictionary(pair => pair.Id, pair => pair.at);
+        var edges = new List<StepEdge>();
+        foreach (var link in network.Links)
+        {
+            if (!index.TryGetValue(link.Before, out var from)) continue;
+            if (index.TryGetValue(link.After, out var to)) edges.Add(new StepEdge(from, to, link.Lag, null));
+            else if (waits.TryGetValue(link.After, out var wait))
+            {
+                foreach (var onward in network.Links.Where(other => other.Before == wait.Id))
+                {
+                    if (!index.TryGetValue(onward.After, out to))
+                        throw new ArgumentException($"A wait must be followed by work or a bake: \"{wait.Id}\" is followed by \"{onward.After}\".");
+                    edges.Add(new StepEdge(from, to, wait.Wait!, wait));
+                }
+            }
+            else throw new ArgumentException($"There is no step \"{link.After}\".");
+        }
+
+        if (edges.FirstOrDefault(edge => edge.From >= edge.To) is { } backward)
+            throw new ArgumentException($"\"{Nodes[backward.To].Id}\" must stand after \"{Nodes[backward.From].Id}\".");
+        Edges = edges;
+        Bakes = [.. Enumerable.Range(0, Nodes.Count).Where(node => Nodes[node].IsBake)];
+        if (Bakes.Count == 0) throw new ArgumentException("A product needs a bake.");
+        bakeAhead = new int[Nodes.Count];
+        for (var node = Nodes.Count - 1; node >= 0; node--)
+            bakeAhead[node] = Nodes[node].IsBake ? node
+                : Out(node).Select(edge => bakeAhead[edge.To]).Where(bake => bake >= 0).DefaultIfEmpty(-1).Min();
+    }
+
+    /// <summary>Work and bakes, each after all that it needs.</summary>
+    public IReadOnlyList<Step> Nodes { get; }
+
+    /// <summary>What follows what.</summary>
+    public IReadOnlyList<StepEdge> Edges { get; }
+
+    /// <summary>Indexes of the bakes, in order.</summary>
+    public IReadOnlyList<int> Bakes { get; }
+
+    /// <summary>The last bake.</summary>
+    public int LastBake => Bakes[^1];
+
+    /// <summary>The first bake that a node leads to, itself included; -1 for what comes after all bakes.</summary>
+    public int BakeAhead(int node) => bakeAhead[node];
+
+    /// <summary>Whether nothing follows a node.</summary>
+    public bool IsLast(int node) => Edges.All(edge => edge.From != node);
+
+    /// <summary>Edges that leave a node.</summary>
+    public IEnumerable<StepEdge> Out(int node) => Edges.Where(edge => edge.From == node);
+
+    /// <summary>Edges that reach a node.</summary>
+    public IEnumerable<StepEdge> Into(int node) => Edges.Where(edge => edge.To == node);
+
+    /// <summary>Minutes of a node for so many pies; for a bake its least.</summary>
+    public int Minutes(int node, int pies) =>
+        Nodes[node].IsBake ? Nodes[node].Stages.Sum(stage => stage.MinMin) : Nodes[node].Hands!.For(pies);
+}
+
+/// <summary>One node after another.</summary>
+/// <param name="From">Index of the earlier node.</param>
+/// <param name="To">Index of the later node.</param>
+/// <param name="Lag">Minutes between.</param>
+/// <param name="Wait">The step that waits there, or null.</param>
+internal sealed record StepEdge(int From, int To, Span Lag, Step? Wait);

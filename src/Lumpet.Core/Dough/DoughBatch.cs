@@ -1,0 +1,48 @@
+using Lumpet.Core.Measures;
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.Dough;
+
+/// <summary>One bowl of dough.</summary>
+/// <param name="Dough">Which dough.</param>
+/// <param name="Number">Its number among the day's batches of this dough, from 1.</param>
+/// <param name="Of">How many there are.</param>
+/// <param name="Mass">What is weighed in, unrounded: discs, what stays in the bowl, and surplus.</param>
+/// <param name="Lines">What is weighed in, by ingredient.</param>
+/// <param name="Discs">What it is divided into.</param>
+/// <param name="Surplus">Dough beyond the discs, where the mixer's smallest batch is more than is needed.</param>
+/// <param name="NeededMin">When the first of its discs is rolled.</param>
+/// <param name="MixStartMin">When mixing begins; below 0 where it would have to begin before the horizon.</param>
+public sealed record DoughBatch(
+    DoughFormula Dough,
+    int Number,
+    int Of,
+    Mass Mass,
+    IReadOnlyList<BatchLine> Lines,
+    IReadOnlyList<BatchDisc> Discs,
+    Mass Surplus,
+    int NeededMin,
+    int MixStartMin)
+{
+    /// <summary>When mixing and dividing are done and the dough goes into the cold.</summary>
+    public int MixEndMin => MixStartMin + Dough.MixMinutes;
+
+    /// <summary>The sum of its discs.</summary>
+    public Mass InDiscs => Mass.FromGrams(Discs.Sum(disc => disc.Disc.Grams * disc.Count));
+
+    /// <summary>What stays in the bowl.</summary>
+    public Mass InBowl => Mass - InDiscs - Surplus;
+}
+
+/// <summary>An ingredient of a batch.</summary>
+/// <param name="Line">As written in the formula.</param>
+/// <param name="Exact">Exact share of the batch.</param>
+/// <param name="Weighed">What the scale is to show: whole grams that add up to the rounded batch.</param>
+public sealed record BatchLine(RecipeLine Line, Mass Exact, Mass Weighed);
+
+/// <summary>Discs of one kind.</summary>
+/// <param name="Label">For what.</param>
+/// <param name="LotId">For which lot.</param>
+/// <param name="Disc">Mass of each.</param>
+/// <param name="Count">How many.</param>
+public sealed record BatchDisc(string Label, string LotId, Mass Disc, int Count);

@@ -1,0 +1,75 @@
+using Lumpet.Core.Measures;
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.Dough;
+
+/// <summary>Divides the day's discs of one dough into batches for the mixer.</summary>
+public static class DoughBatching
+{
+    /// <summary>
+    /// Batches of near equal size, as few as the mixer's largest batch allows, in the order in which discs are wanted.
+    /// Discs stay whole. A day that needs less than the smallest batch gets one, and the surplus is named.
+    /// Mixing times are not set yet.
+    /// </summary>
+    /// <param name="demands">Discs of one dough; at least one.</param>
+    /// <param name="mixer">The mixer.</param>
+    /// <exception cref="ArgumentException">A single disc is more than the mixer's largest batch.</exception>
+    public static IReadOnlyList<DoughBatch> Divide(IReadOnlyList<DoughDemand> demands, Mixer mixer)
+    {
+        var dough = demands[0].Dough;
+        DoughDemand[] inOrder = [.. demands.OrderBy(demand => demand.NeededMin).ThenBy(demand => demand.Label, StringComparer.Ordinal)];
+        if (inOrder.Any(demand => dough.BatchFor(demand.Disc) > mixer.LargestBatch))
+            throw new ArgumentException($"A single disc is more than the mixer takes ({mixer.LargestBatch.Kilograms} kg).", nameof(demands));
+
+        var total = Mass.FromGrams(inOrder.Sum(demand => demand.Disc.Grams * demand.Count));
+        var fewest = Math.Max(1, (int)Math.Ceiling((dough.BatchFor(total) / mixer.LargestBatch) - 1e-9));
+        for (var count = fewest; ; count++)
+        {
+            var shares = Shares(inOrder, total, count);
+            if (shares.Any(share => dough.BatchFor(InDiscs(share)) > mixer.LargestBatch)) continue;
+            return [.. shares.Select((share, index) => Batch(dough, share, index + 1, shares.Count, mixer))];
+        }
+    }
+
+    /// <summary>Hands discs out in order: a batch is full when its discs reach its equal share of the total.</summary>
+    private static List<List<DoughDemand>> Shares(DoughDemand[] demands, Mass total, int count)
+    {
+        var shares = new List<List<DoughDemand>> { new() };
+        var given = 0.0;
+        foreach (var demand in demands)
+            for (var disc = 0; disc < demand.Count; disc++)
+            {
+                // A disc belongs where its middle falls.
+                var share = Math.Min(count - 1, (int)((given + (demand.Disc.Grams / 2)) * count / total.Grams));
+                while (shares.Count <= share) shares.Add([]);
+                var current = shares[share];
+                if (current.Count > 0 && ReferenceEquals(current[^1].Dough, demand.Dough) && current[^1] with { Count = demand.Count } == demand)
+                    current[^1] = current[^1] with { Count = current[^1].Count + 1 };
+                else current.Add(demand with { Count = 1 });
+                given += demand.Disc.Grams;
+            }
+
+        return [.. shares.Where(share => share.Count > 0)];
+    }
+
+    private static DoughBatch Batch(DoughFormula dough, List<DoughDemand> share, int number, int of, Mixer mixer)
+    {
+        var needed = dough.BatchFor(InDiscs(share));
+        var mass = needed < mixer.SmallestBatch ? mixer.SmallestBatch : needed;
+        var exact = dough.Lines.Select(line => line.Amount * (mass / dough.Written)).ToArray();
+        var weighed = SharedRounding.Round([.. exact.Select(line => line.Grams)], 1);
+        return new DoughBatch(
+            dough,
+            number,
+            of,
+            mass,
+            [.. dough.Lines.Select((line, index) => new BatchLine(line, exact[index], Mass.FromGrams(weighed[index])))],
+            [.. share.Select(demand => new BatchDisc(demand.Label, demand.LotId, demand.Disc, demand.Count))],
+            (mass - needed) * (1 - dough.BowlLossShare),
+            share.Min(demand => demand.NeededMin),
+            MixStartMin: 0);
+    }
+
+    private static Mass InDiscs(IEnumerable<DoughDemand> share) =>
+        Mass.FromGrams(share.Sum(demand => demand.Disc.Grams * demand.Count));
+}

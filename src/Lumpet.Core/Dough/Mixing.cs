@@ -1,0 +1,42 @@
+namespace Lumpet.Core.Dough;
+
+/// <summary>Sets when each batch is mixed: as late as its rest, the mixer and the shifts allow.</summary>
+internal static class Mixing
+{
+    /// <summary>Times batches of all doughs on one mixer. The aim of a rest is kept where all batches then fit, else the least.</summary>
+    /// <param name="batches">Batches, untimed.</param>
+    /// <param name="latestStart">The latest start of work of a length that ends by a minute, inside the shifts; null where there is none.</param>
+    /// <param name="firstMin">The first minute at which anyone is there.</param>
+    public static IReadOnlyList<MixedBatch> Schedule(
+        IReadOnlyList<DoughBatch> batches, Func<int, int, int?> latestStart, int firstMin)
+    {
+        var aimed = Schedule(batches, latestStart, firstMin, aim: true);
+        return aimed.All(mixed => mixed.Short == 0) ? aimed : Schedule(batches, latestStart, firstMin, aim: false);
+    }
+
+    private static MixedBatch[] Schedule(
+        IReadOnlyList<DoughBatch> batches, Func<int, int, int?> latestStart, int firstMin, bool aim)
+    {
+        var mixed = new List<MixedBatch>();
+        var mixerFreeUntil = int.MaxValue;
+        foreach (var batch in batches.OrderByDescending(batch => batch.NeededMin).ThenByDescending(batch => batch.Number))
+        {
+            var length = batch.Dough.MixMinutes;
+            var endBy = Math.Min(mixerFreeUntil, batch.NeededMin - (aim ? batch.Dough.Rest.Aim : batch.Dough.Rest.Least));
+            var found = latestStart(length, endBy);
+            var start = found ?? endBy - length;
+            var missing = found is null ? Math.Max(1, firstMin - start) : 0;
+            // A dough that would rest too long is as wrong as one that rests too little.
+            if (batch.NeededMin - (start + length) > batch.Dough.Rest.Most) missing = Math.Max(missing, 1);
+            mixed.Add(new MixedBatch(batch with { MixStartMin = start }, missing));
+            mixerFreeUntil = start;
+        }
+
+        return [.. mixed.OrderBy(one => one.Batch.MixStartMin).ThenBy(one => one.Batch.Number)];
+    }
+}
+
+/// <summary>A batch with its time.</summary>
+/// <param name="Batch">The batch.</param>
+/// <param name="Short">Minutes by which it comes too late for its discs; 0 where it fits.</param>
+internal sealed record MixedBatch(DoughBatch Batch, int Short);

@@ -1,0 +1,170 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.Orders;
+
+/// <summary>What was understood of a typed order line.</summary>
+/// <param name="Parts">The parts found, in the order of the line, with what they were taken for.</param>
+/// <param name="Order">The order, or null while something is missing or wrong.</param>
+/// <param name="Faults">What is missing or wrong; empty when there is an order.</param>
+public sealed record UnderstoodLine(
+    IReadOnlyList<UnderstoodPart> Parts, OrderLine? Order, IReadOnlyList<OrderFault> Faults);
+
+/// <summary>A part of a typed line.</summary>
+/// <param name="Field">"count", "product", "pan", "day", "time" or "for".</param>
+/// <param name="Typed">The characters typed.</param>
+/// <param name="Meaning">What they were taken for.</param>
+public sealed record UnderstoodPart(string Field, string Typed, string Meaning);
+
+/// <summary>
+/// Reads an order typed on one line: COUNT PRODUCT @ PAN [DAY] TIME [WHO], for example
+/// "24 pear @ 23 sat 9:00 kiosk". docs/formats/order-line.md has the grammar.
+/// </summary>
+public static partial class OrderLineReader
+{
+    /// <summary>Longest line that is looked at.</summary>
+    public const int LongestLine = 200;
+
+    /// <summary>Reads a line.</summary>
+    /// <param name="line">What was typed.</param>
+    /// <param name="products">The bakery's products.</param>
+    /// <param name="defaultDay">The day meant where none is typed.</param>
+    /// <param name="localNow">The bakery's clock; weekdays mean the next such day from here, today included.</param>
+    /// <param name="zone">The bakery's time zone.</param>
+    public static UnderstoodLine Read(
+        string line, IReadOnlyList<Product> products, DateOnly defaultDay, DateTime localNow, TimeZoneInfo zone)
+    {
+        if (line.Length > LongestLine)
+            return new UnderstoodLine([], null, [new OrderFault("line", $"A line takes up to {LongestLine} characters.")]);
+        if (line.Any(char.IsControl)) return new UnderstoodLine([], null, [new OrderFault("line", "A line takes no control characters.")]);
+        return new Reading(products, defaultDay, localNow, zone).Read(line);
+    }
+
+    [GeneratedRegex(@"^\s*(?<count>\d+)?\s*(?<product>[^@]*?)\s*(?:@\s*(?<pan>\d+(?:\s*cm\b)?|[^\s@]+)(?<rest>.*))?$", RegexOptions.CultureInvariant)]
+    private static partial Regex Shape { get; }
+
+    [GeneratedRegex(@"^(?<hour>\d{1,2})(?:[:.](?<minute>\d{2}))?\s*(?<half>am|pm)?$|^(?<hour>\d{2})(?<minute>\d{2})$", RegexOptions.CultureInvariant | RegexOptions.IgnoreCase)]
+    private static partial Regex ClockTime { get; }
+
+    private sealed class Reading(IReadOnlyList<Product> products, DateOnly defaultDay, DateTime localNow, TimeZoneInfo zone)
+    {
+        private readonly List<UnderstoodPart> parts = [];
+        private readonly List<OrderFault> faults = [];
+
+        public UnderstoodLine Read(string line)
+        {
+            var shape = Shape.Match(line);
+            var count = Count(shape.Groups["count"].Value);
+            var product = Product(shape.Groups["product"].Value.Trim());
+            var pan = Pan(shape.Groups["pan"].Value, product);
+            var words = shape.Groups["rest"].Value.Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).ToList();
+            var day = Day(words);
+            var time = Time(words, shape.Groups["pan"].Success);
+            var who = string.Join(' ', words);
+            if (who.Length > 0) parts.Add(new UnderstoodPart("for", who, who));
+            if (count is null || product is null || pan is null || time is null || faults.Count > 0) return new UnderstoodLine(parts, null, faults);
+
+            var order = new OrderLine(product.Id, pan, count.Value, day.ToDateTime(time.Value), who);
+            faults.AddRange(OrderRules.Faults(order, products, localNow, zone));
+            return new UnderstoodLine(parts, faults.Count == 0 ? order : null, faults);
+        }
+
+        private int? Count(string typed)
+        {
+            if (typed.Length == 0) return Missing<int?>("count", "How many? A line begins with the count: 24 pear @ 23 sat 9:00 kiosk.");
+            var tooMany = !int.TryParse(typed, NumberStyles.None, CultureInfo.InvariantCulture, out var count) || count > OrderLine.MostPies;
+            if (tooMany || count == 0) return Missing<int?>("count", $"A line takes 1 to {OrderLine.MostPies} pies.");
+            parts.Add(new UnderstoodPart("count", typed, count == 1 ? "1 pie" : $"{count} pies"));
+            return count;
+        }
+
+        private Product? Product(string typed)
+        {
+            if (typed.Length == 0) return Missing<Product>("product", $"Which product? There are {OrderRules.Names(products)}.");
+            var found = ProductNames.Find(typed, products);
+            if (found.Count == 0)
+                return Missing<Product>("product", $"There is no product \"{OrderRules.Shorten(typed)}\". There are {OrderRules.Names(products)}.");
+            if (found.Count > 1)
+                return Missing<Product>("product", $"\"{OrderRules.Shorten(typed)}\" could be {string.Join(" or ", found.Select(product => product.Name))}. Type more of it.");
+            parts.Add(new UnderstoodPart("product", typed, found[0].Name));
+            return found[0];
+        }
+
+        private string? Pan(string typed, Product? product)
+        {
+            if (typed.Length == 0)
+                return Missing<string>("pan", product is null ? "Which pan? It is written after @." : $"Which pan? It is written after @: {OrderRules.Sizes(product)}.");
+            var id = typed.EndsWith("cm", StringComparison.OrdinalIgnoreCase) ? typed[..^2].Trim() : typed;
+            if (product is null) return null;
+            if (product.SizeIn(id) is not { } size)
+                return Missing<string>("pan", $"{product.Name} is not made in \"{OrderRules.Shorten(id)}\", only in {OrderRules.Sizes(product)}.");
+            parts.Add(new UnderstoodPart("pan", typed, size.Pan.Name));
+            return size.Pan.Id;
+        }
+
+        private DateOnly Day(List<string> words)
+        {
+            if (words.Count > 0 && DayOf(words[0]) is { } day)
+            {
+                parts.Add(new UnderstoodPart("day", words[0], day.ToString("ddd d MMM", CultureInfo.InvariantCulture)));
+                words.RemoveAt(0);
+                return day;
+            }
+
+            return defaultDay;
+        }
+
+        private DateOnly? DayOf(string word)
+        {
+            var today = DateOnly.FromDateTime(localNow);
+            if (word.Equals("today", StringComparison.OrdinalIgnoreCase)) return today;
+            if (word.Equals("tomorrow", StringComparison.OrdinalIgnoreCase)) return today.AddDays(1);
+            if (DateOnly.TryParseExact(word, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date)) return date;
+            for (var ahead = 0; ahead < 7; ahead++)
+            {
+                var name = today.AddDays(ahead).DayOfWeek.ToString();
+                if (word.Length >= 3 && name.StartsWith(word, StringComparison.OrdinalIgnoreCase)) return today.AddDays(ahead);
+            }
+
+            return null;
+        }
+
+        private TimeOnly? Time(List<string> words, bool expected)
+        {
+            var typed = words.Count > 0 ? words[0] : string.Empty;
+            if (ClockTime.Match(typed) is { Success: true } match && TimeOf(match) is { } time)
+            {
+                words.RemoveAt(0);
+                parts.Add(new UnderstoodPart("time", typed, time.ToString("HH:mm", CultureInfo.InvariantCulture)));
+                return time;
+            }
+
+            if (!expected) return null;
+            return Missing<TimeOnly?>(
+                "pickUp", typed.Length == 0 ? "When? After the pan: sat 9:00, tomorrow 7:30, 2026-05-02 11:00." : $"\"{OrderRules.Shorten(typed)}\" is no day or time. Write sat 9:00, tomorrow 7:30 or 2026-05-02 11:00.");
+        }
+
+        private static TimeOnly? TimeOf(Match match)
+        {
+            var hour = int.Parse(match.Groups["hour"].Value, CultureInfo.InvariantCulture);
+            var (minute, half) = (match.Groups["minute"], match.Groups["half"].Value);
+            // A bare number is no time: it may be the name of a stall.
+            if (!minute.Success && half.Length == 0) return null;
+            if (half.Length > 0)
+            {
+                if (hour is < 1 or > 12) return null;
+                hour = (hour % 12) + (half.Equals("pm", StringComparison.OrdinalIgnoreCase) ? 12 : 0);
+            }
+
+            var minutes = minute.Success ? int.Parse(minute.Value, CultureInfo.InvariantCulture) : 0;
+            return hour < 24 && minutes < 60 ? new TimeOnly(hour, minutes) : null;
+        }
+
+        private T? Missing<T>(string field, string message)
+        {
+            faults.Add(new OrderFault(field, message));
+            return default;
+        }
+    }
+}

@@ -1,0 +1,50 @@
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.Orders;
+
+/// <summary>What an order must keep to.</summary>
+public static class OrderRules
+{
+    /// <summary>Everything wrong with an order, field by field; empty when it can be taken.</summary>
+    /// <param name="order">The order.</param>
+    /// <param name="products">The bakery's products.</param>
+    /// <param name="localNow">The bakery's clock.</param>
+    /// <param name="zone">The bakery's time zone, for hours that a change of the clock skips.</param>
+    public static IReadOnlyList<OrderFault> Faults(
+        OrderLine order, IReadOnlyList<Product> products, DateTime localNow, TimeZoneInfo zone)
+    {
+        var faults = new List<OrderFault>();
+        if (order.Count is < 1 or > OrderLine.MostPies)
+            faults.Add(new OrderFault("count", $"A line takes 1 to {OrderLine.MostPies} pies."));
+
+        var product = products.FirstOrDefault(product => product.Id == order.Product);
+        if (product is null) faults.Add(new OrderFault("product", $"There is no product \"{Shorten(order.Product)}\". There are {Names(products)}."));
+        else if (product.SizeIn(order.Pan) is null)
+            faults.Add(new OrderFault("pan", $"{product.Name} is not made in \"{Shorten(order.Pan)}\", only in {Sizes(product)}."));
+
+        faults.AddRange(PickUpFaults(order.PickUp, localNow, zone));
+        if (order.For.Length > OrderLine.LongestFor || order.For.Any(char.IsControl))
+            faults.Add(new OrderFault("for", $"A name takes up to {OrderLine.LongestFor} characters on one line."));
+        return faults;
+    }
+
+    /// <summary>The pans of a product, as a list in words.</summary>
+    internal static string Sizes(Product product) => string.Join(" or ", product.Sizes.Select(size => size.Pan.Id));
+
+    /// <summary>The products, as a list in words.</summary>
+    internal static string Names(IReadOnlyList<Product> products) =>
+        products.Count == 0 ? "none yet" : string.Join(", ", products.Select(product => product.Name));
+
+    /// <summary>A text cut to a length that a message bears.</summary>
+    internal static string Shorten(string text) => text.Length > 40 ? text[..40] + "…" : text;
+
+    private static IEnumerable<OrderFault> PickUpFaults(DateTime pickUp, DateTime localNow, TimeZoneInfo zone)
+    {
+        if (pickUp <= localNow)
+            yield return new OrderFault("pickUp", FormattableString.Invariant($"The pick-up at {pickUp:ddd d MMM HH:mm} has passed."));
+        else if (pickUp > localNow.AddDays(OrderLine.MostDaysAhead))
+            yield return new OrderFault("pickUp", $"A pick-up lies at most {OrderLine.MostDaysAhead} days ahead.");
+        else if (zone.IsInvalidTime(pickUp))
+            yield return new OrderFault("pickUp", FormattableString.Invariant($"The clock skips {pickUp:HH:mm} on {pickUp:ddd d MMM}; choose a time before or after."));
+    }
+}
