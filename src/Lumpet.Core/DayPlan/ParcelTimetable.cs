@@ -6,6 +6,9 @@ namespace Lumpet.Core.DayPlan;
 /// </summary>
 internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, int pickUpMin, int doughReadyMin)
 {
+    // Work that does not fit may be reckoned back to before minute 0, so no ordinary number can stand for "not yet".
+    private const int Unset = int.MinValue;
+
     /// <summary>Times all work of a parcel whose bakes are fixed.</summary>
     /// <param name="pies">Pies of the parcel.</param>
     /// <param name="bakes">Start and end of each bake, by node.</param>
@@ -52,7 +55,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
     private (int[] Start, int[] End, List<Misfit> Misfits) Fixed(IReadOnlyDictionary<int, (int Start, int End)> bakes)
     {
         var (start, end) = (new int[graph.Nodes.Count], new int[graph.Nodes.Count]);
-        Array.Fill(start, -1);
+        Array.Fill(start, Unset);
         foreach (var (node, time) in bakes) (start[node], end[node]) = time;
         return (start, end, []);
     }
@@ -63,7 +66,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
         {
             if (graph.Nodes[node].IsBake || graph.BakeAhead(node) != bake) continue;
             var length = graph.Minutes(node, pies);
-            StepEdge[] onward = [.. graph.Out(node).Where(edge => start[edge.To] >= 0)];
+            StepEdge[] onward = [.. graph.Out(node).Where(edge => start[edge.To] != Unset)];
             var aimed = calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Aim));
             var least = calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Least));
             var found = Keeps(aimed) ? aimed : least;
@@ -75,7 +78,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             bool Keeps(int? at) => at is { } begin
                 && onward.All(edge => start[edge.To] - (begin + length) <= edge.Lag.Most)
                 && (!graph.Nodes[node].UsesDough || begin >= doughReadyMin)
-                && graph.Into(node).All(edge => start[edge.From] < 0 || !graph.Nodes[edge.From].IsBake || begin - end[edge.From] >= edge.Lag.Least);
+                && graph.Into(node).All(edge => start[edge.From] == Unset || !graph.Nodes[edge.From].IsBake || begin - end[edge.From] >= edge.Lag.Least);
         }
     }
 

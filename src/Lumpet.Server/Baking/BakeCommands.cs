@@ -1,0 +1,81 @@
+using System.CommandLine;
+using Lumpet.Core.Baking;
+using Lumpet.Core.Baking.Files;
+using Lumpet.Core.Baking.Planning;
+using Lumpet.PlanChecking;
+
+namespace Lumpet.Server.Baking;
+
+/// <summary>"plan" and "check": the oven planner and its checker on files.</summary>
+internal static class BakeCommands
+{
+    /// <summary>lumpet plan PROBLEM --out PLAN [--seconds N] [--effort N] [--seed N].</summary>
+    public static Command Plan()
+    {
+        var problem = new Argument<string>("problem") { Description = "A file of the format lumpet.bake-problem/1." };
+        var output = new Option<string?>("--out") { Description = "Where the plan goes; without it, to the screen." };
+        var seconds = new Option<int?>("--seconds") { Description = "A cap on the time; a plan cut short may differ." };
+        var effort = new Option<int>("--effort") { Description = "How many plans are built to choose from.", DefaultValueFactory = _ => BakePlanner.DefaultEffort };
+        var seed = new Option<int>("--seed") { Description = "Seed of the orders tried.", DefaultValueFactory = _ => 1 };
+        var command = new Command("plan", "Plan the ovens of a problem file.") { problem, output, seconds, effort, seed };
+        command.SetAction(result => Reading(() =>
+        {
+            if (result.GetValue(effort) < 1 || result.GetValue(seconds) is < 1) return CommandLine.Refuse("--effort and --seconds take 1 or more.");
+            using var cap = new CancellationTokenSource();
+            if (result.GetValue(seconds) is { } limit) cap.CancelAfter(TimeSpan.FromSeconds(limit));
+            var plan = BakePlanner.Plan(ReadProblem(result.GetValue(problem)!), result.GetValue(effort), result.GetValue(seed), cap.Token);
+            if (result.GetValue(output) is { } path) File.WriteAllText(path, BakePlanFile.Write(plan) + "\n");
+            else Console.WriteLine(BakePlanFile.Write(plan));
+            Console.Error.WriteLine(FormattableString.Invariant(
+                $"{plan.Trays.Count} trays baked, {plan.Unplaced.Count} left out; cost {plan.Cost.Total}, at least {plan.LowerBound.Total}"));
+            return 0;
+        }));
+        return command;
+    }
+
+    /// <summary>lumpet check PROBLEM PLAN: 0 when the plan is valid, 1 when it is not, 2 when a file cannot be read.</summary>
+    public static Command Check()
+    {
+        var problem = new Argument<string>("problem") { Description = "A file of the format lumpet.bake-problem/1." };
+        var plan = new Argument<string>("plan") { Description = "A file of the format lumpet.bake-plan/1." };
+        var command = new Command("check", "Check a plan file against its problem file.") { problem, plan };
+        command.SetAction(result => Reading(() =>
+        {
+            var verdict = BakePlanChecker.Check(ReadProblem(result.GetValue(problem)!), ReadPlan(result.GetValue(plan)!));
+            foreach (var fault in verdict.Faults) Console.WriteLine($"{fault.Rule}: {fault.Where}: {fault.Message}");
+            Console.WriteLine(verdict.IsValid
+                ? FormattableString.Invariant($"valid; cost {verdict.Cost.Total}, {verdict.Cost.UnplacedPies} pies left out")
+                : $"not valid: {verdict.Faults.Count} faults");
+            return verdict.IsValid ? 0 : 1;
+        }));
+        return command;
+    }
+
+    private static BakeProblem ReadProblem(string path) => Named(path, () => BakeProblemFile.Read(File.ReadAllText(path)));
+
+    private static StatedBakePlan ReadPlan(string path) => Named(path, () => BakePlanFile.Read(File.ReadAllText(path)));
+
+    private static T Named<T>(string path, Func<T> read)
+    {
+        try
+        {
+            return read();
+        }
+        catch (BakeFileException exception)
+        {
+            throw new BakeFileException($"{path} cannot be read:{Environment.NewLine}{exception.Message}", exception);
+        }
+    }
+
+    private static int Reading(Func<int> work)
+    {
+        try
+        {
+            return work();
+        }
+        catch (Exception exception) when (exception is BakeFileException or IOException or UnauthorizedAccessException)
+        {
+            return CommandLine.Refuse(exception.Message);
+        }
+    }
+}

@@ -1,0 +1,58 @@
+using System.Security.Cryptography;
+using System.Text.Json;
+using Lumpet.Core.DayPlan;
+using Lumpet.Core.Recipes;
+using Lumpet.Server.Bakery;
+using Lumpet.Store.Bakery;
+using Lumpet.Store.Orders;
+using Lumpet.Store.Recipes;
+using Microsoft.Data.Sqlite;
+
+namespace Lumpet.Server.DayPlan;
+
+/// <summary>What a day's plan follows from, gathered from the stores.</summary>
+/// <param name="Day">The day of the pick-ups.</param>
+/// <param name="Bakery">The bakery.</param>
+/// <param name="Products">Its products.</param>
+/// <param name="Snapshot">The snapshot.</param>
+/// <param name="Clock">Minutes of the snapshot as clock times.</param>
+internal sealed record DayBook(
+    DateOnly Day, BakeryRecord Bakery, IReadOnlyList<Product> Products, DaySnapshot Snapshot, PlanClock Clock)
+{
+    /// <summary>A fingerprint of the snapshot: the same fingerprint, the same plan.</summary>
+    public string Fingerprint =>
+        Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(new { Day, Clock.Start, Snapshot })))[..16];
+
+    /// <summary>Gathers a day, or null while no bakery is set up.</summary>
+    public static DayBook? Open(SqliteConnection connection, DateOnly day)
+    {
+        if (BakeryStore.Find(connection) is not { } bakery) return null;
+        var products = RecipeStore.Products(connection);
+        var orders = OrderStore.OnDay(connection, day);
+        var begins = bakery.Shifts.Select(shift => OrderStore.InstantOf(ShiftStart(shift, day), bakery.Zone)).DefaultIfEmpty(
+            OrderStore.InstantOf(day.ToDateTime(TimeOnly.MinValue), bakery.Zone)).Min();
+        var clock = new PlanClock(begins.ToUniversalTime(), bakery.Zone);
+        DayShift[] shifts = [.. bakery.Shifts.Select(shift =>
+        {
+            var start = clock.MinuteOf(ShiftStart(shift, day));
+            return new DayShift(shift.Name, start, start + shift.LengthMin);
+        }).OrderBy(shift => shift.StartMin)];
+        DayOrder[] lines = [.. orders.Select(order =>
+        {
+            var product = products.First(product => product.Id == order.Line.Product);
+            return new DayOrder(product, product.SizeIn(order.Line.Pan)!.Pan, order.Line.Count, clock.MinuteOf(order.PickUp), order.Line.For);
+        })];
+        var snapshot = new DaySnapshot(
+            lines,
+            shifts,
+            bakery.Ovens,
+            bakery.Mixer,
+            bakery.ToleranceC,
+            bakery.TransferMin,
+            clock.MinuteOf(day.AddDays(1).ToDateTime(TimeOnly.MinValue)));
+        return new DayBook(day, bakery, products, snapshot, clock);
+    }
+
+    private static DateTime ShiftStart(ShiftRecord shift, DateOnly day) =>
+        day.AddDays(shift.DayOffset).ToDateTime(TimeOnly.MinValue).AddMinutes(shift.StartMinute);
+}

@@ -1,0 +1,86 @@
+using Lumpet.Core.DayPlan;
+
+namespace Lumpet.Server.DayPlan;
+
+/// <summary>Lays the ovens of a plan out for drawing.</summary>
+internal static class OvenDrawing
+{
+    // How much of the way down is drawn after an oven is off, and how much air there is at the edges.
+    private const int AfterMin = 12;
+    private const int MarginMin = 15;
+
+    // Where no oven is on for longer than this, the drawing begins anew.
+    private const int LongestPauseMin = 90;
+
+    /// <summary>The drawing, or null where nothing is baked.</summary>
+    public static OvensAnswer? Of(DayBook book, PlannedDay plan)
+    {
+        if (plan.BakePlan.Settings.Count == 0) return null;
+        var clock = book.Clock;
+        BlockAnswer[] blocks = [.. Blocks(plan).Select(block => new BlockAnswer(clock.At(block.From), clock.At(block.To), clock.Hours(block.From, block.To)))];
+        return new OvensAnswer(blocks[0].From, blocks[^1].To, blocks, [.. book.Snapshot.Ovens.Select(oven => Oven(book, plan, oven))]);
+    }
+
+    private static IEnumerable<(int From, int To)> Blocks(PlannedDay plan)
+    {
+        (int From, int To)? current = null;
+        foreach (var (from, to) in OnTimes(plan).OrderBy(time => time.From))
+        {
+            if (current is { } block && from - block.To <= LongestPauseMin)
+            {
+                current = (block.From, Math.Max(block.To, to));
+                continue;
+            }
+
+            if (current is { } done) yield return Widened(done);
+            current = (from, to);
+        }
+
+        if (current is { } last) yield return Widened(last);
+    }
+
+    private static (int From, int To) Widened((int From, int To) block) => (block.From - MarginMin, block.To + MarginMin);
+
+    private static IEnumerable<(int From, int To)> OnTimes(PlannedDay plan) =>
+        plan.BakePlan.Settings.GroupBy(setting => setting.OvenId)
+            .SelectMany(oven => oven.Zip(oven.Skip(1)).Where(pair => pair.First.TempC is not null).Select(pair => (pair.First.AtMin, pair.Second.AtMin)));
+
+    private static OvenAnswer Oven(DayBook book, PlannedDay plan, DayOven oven)
+    {
+        var visits = plan.Loads.Where(load => load.OvenId == oven.Id).SelectMany(load => load.Visits.Select(visit => (load.Number, Visit: visit))).ToArray();
+        var asked = plan.Problem.Ovens.Where(stretch => plan.Stretches[stretch.Id].Id == oven.Id).ToArray();
+        var curves = asked
+            .Select(stretch => HeatCurve.Of(stretch, [.. plan.BakePlan.Settings.Where(setting => setting.OvenId == stretch.Id)], AfterMin))
+            .Where(curve => curve.Count > 0);
+        var settings = plan.BakePlan.Settings.Where(setting => plan.Stretches[setting.OvenId].Id == oven.Id);
+        return new OvenAnswer(
+            oven.Id,
+            oven.Name,
+            oven.Shelves,
+            oven.DialOffsetC,
+            [.. curves.Select(curve => curve.Select(point => new CurvePoint(point.AtMin, point.Celsius)).ToArray())],
+            [.. settings.Select(setting => new SettingAnswer(
+                book.Clock.At(setting.AtMin),
+                setting.TempC,
+                setting.TempC + oven.DialOffsetC,
+                setting.TempC is not null && visits.Any(visit => visit.Visit.Stages.Skip(1).Any(stage => stage.StartMin == setting.AtMin))))],
+            [.. visits.Select(visit => Layer(book, plan, visit.Number, visit.Visit))]);
+    }
+
+    private static LayerAnswer Layer(DayBook book, PlannedDay plan, int load, LoadVisit visit)
+    {
+        var lot = plan.Lots.First(lot => lot.Id == visit.LotId);
+        var step = lot.Product.Process.Steps.First(step => step.Id == visit.StepId);
+        return new LayerAnswer(
+            load,
+            lot.Product.Name,
+            visit.StepId == "blind" ? "shells" : string.Empty,
+            lot.Pan.Name,
+            visit.Pies,
+            visit.Shelves,
+            [.. visit.Stages.Select(stage => new StageAnswer(stage.Number, stage.TempC, book.Clock.At(stage.StartMin), book.Clock.At(stage.EndMin)))],
+            visit.FromOvenId is null ? null : plan.Stretches.Values.First(oven => oven.Id == visit.FromOvenId).Name,
+            book.Clock.At(lot.PickUpMin),
+            step.ReadyWhen);
+    }
+}

@@ -1,0 +1,150 @@
+using Lumpet.Server.Bakery;
+
+namespace Lumpet.Server.DayPlan;
+
+/// <summary>A day's plan, ready to be drawn.</summary>
+/// <param name="Day">ISO date of the pick-ups.</param>
+/// <param name="DayName">As people say it.</param>
+/// <param name="Fingerprint">Of the snapshot it follows from.</param>
+/// <param name="Sentence">The answer in plain words, in parts.</param>
+/// <param name="Note">What stands below it, smaller.</param>
+/// <param name="Troubles">What does not work out.</param>
+/// <param name="Pies">Pies in all.</param>
+/// <param name="Waves">The pick-ups.</param>
+/// <param name="Shifts">When people are there.</param>
+/// <param name="Ribbon">The day as a strip.</param>
+/// <param name="Now">Now, where it falls into the plan.</param>
+/// <param name="Ovens">The ovens over time; null where nothing is baked.</param>
+/// <param name="Tasks">Every task.</param>
+/// <param name="Hands">How many people the plan needs.</param>
+public sealed record PlanAnswer(
+    string Day,
+    string DayName,
+    string Fingerprint,
+    IReadOnlyList<SentencePart> Sentence,
+    string Note,
+    IReadOnlyList<TroubleAnswer> Troubles,
+    int Pies,
+    IReadOnlyList<WaveAnswer> Waves,
+    IReadOnlyList<ShiftAnswer> Shifts,
+    IReadOnlyList<RibbonAnswer> Ribbon,
+    Moment? Now,
+    OvensAnswer? Ovens,
+    IReadOnlyList<TaskAnswer> Tasks,
+    HandsAnswer? Hands);
+
+/// <summary>A part of a sentence.</summary>
+/// <param name="Text">The words.</param>
+/// <param name="Control">What the words change when they are pressed: "day", "orders"; null for plain words.</param>
+public sealed record SentencePart(string Text, string? Control);
+
+/// <summary>Something that does not work out.</summary>
+/// <param name="Text">What, by how much, and what binds.</param>
+/// <param name="Mend">What would free it.</param>
+public sealed record TroubleAnswer(string Text, string Mend);
+
+/// <summary>A pick-up.</summary>
+/// <param name="PickUp">When.</param>
+/// <param name="Pies">Pies.</param>
+/// <param name="For">Who for.</param>
+/// <param name="Boxed">When the last is boxed; null where some are not made.</param>
+/// <param name="SpareMin">Minutes to spare; below 0 when late.</param>
+public sealed record WaveAnswer(Moment PickUp, int Pies, string For, Moment? Boxed, int? SpareMin);
+
+/// <summary>A shift.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Start">When it begins.</param>
+/// <param name="End">When it ends.</param>
+public sealed record ShiftAnswer(string Name, Moment Start, Moment End);
+
+/// <summary>A stretch of the ribbon.</summary>
+/// <param name="Phase">What it is about.</param>
+/// <param name="Start">When it begins.</param>
+/// <param name="End">When it ends.</param>
+/// <param name="Celsius">Temperature it is drawn in.</param>
+public sealed record RibbonAnswer(string Phase, Moment Start, Moment End, int Celsius);
+
+/// <summary>The ovens over time.</summary>
+/// <param name="From">Where the drawing begins.</param>
+/// <param name="To">Where it ends.</param>
+/// <param name="Blocks">Stretches of time that are drawn one after another; between them no oven is on for hours.</param>
+/// <param name="Ovens">The ovens.</param>
+public sealed record OvensAnswer(Moment From, Moment To, IReadOnlyList<BlockAnswer> Blocks, IReadOnlyList<OvenAnswer> Ovens);
+
+/// <summary>A stretch of time that is drawn in one piece.</summary>
+/// <param name="From">Where it begins.</param>
+/// <param name="To">Where it ends.</param>
+/// <param name="Hours">The full hours in it.</param>
+public sealed record BlockAnswer(Moment From, Moment To, IReadOnlyList<Moment> Hours);
+
+/// <summary>An oven over time.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Shelves">Trays it holds.</param>
+/// <param name="DialOffsetC">What its dial shows beyond the conventional temperature.</param>
+/// <param name="Curve">Corners of its temperature over time, one line for each stretch.</param>
+/// <param name="Settings">Changes of its setting.</param>
+/// <param name="Layers">What lies in it.</param>
+public sealed record OvenAnswer(
+    string Id,
+    string Name,
+    int Shelves,
+    int DialOffsetC,
+    IReadOnlyList<IReadOnlyList<CurvePoint>> Curve,
+    IReadOnlyList<SettingAnswer> Settings,
+    IReadOnlyList<LayerAnswer> Layers);
+
+/// <summary>A corner of a temperature curve.</summary>
+/// <param name="Min">Minute.</param>
+/// <param name="Celsius">Temperature.</param>
+public sealed record CurvePoint(int Min, int Celsius);
+
+/// <summary>A change of an oven's setting.</summary>
+/// <param name="At">When.</param>
+/// <param name="TempC">Conventional temperature; null for off.</param>
+/// <param name="DialC">What the dial is set to; null for off.</param>
+/// <param name="IsDrop">Whether trays are inside and their next stage begins.</param>
+public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDrop);
+
+/// <summary>Trays of one bake that lie in an oven together.</summary>
+/// <param name="Load">Number of the load they entered with.</param>
+/// <param name="Product">Name of the product.</param>
+/// <param name="Step">Name of the bake, where it is not simply "Bake".</param>
+/// <param name="Pan">Name of the pan.</param>
+/// <param name="Pies">Pies.</param>
+/// <param name="Shelves">Their shelves, from 1 at the top.</param>
+/// <param name="Stages">Their stages here.</param>
+/// <param name="FromOven">Name of the oven they come from; null from the bench.</param>
+/// <param name="PickUp">The pick-up they are for.</param>
+/// <param name="ReadyWhen">How one sees that they are done.</param>
+public sealed record LayerAnswer(
+    int Load, string Product, string Step, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen);
+
+/// <summary>A stage in an oven.</summary>
+/// <param name="Number">Which stage of the bake.</param>
+/// <param name="TempC">Its temperature.</param>
+/// <param name="Start">When it begins.</param>
+/// <param name="End">When it ends.</param>
+public sealed record StageAnswer(int Number, int TempC, Moment Start, Moment End);
+
+/// <summary>A task.</summary>
+/// <param name="Id">Stable for the same snapshot.</param>
+/// <param name="Name">What is done.</param>
+/// <param name="About">Of what.</param>
+/// <param name="Station">Where.</param>
+/// <param name="Kind">"hands", "bake" or "wait".</param>
+/// <param name="Start">When it begins.</param>
+/// <param name="End">When it ends.</param>
+/// <param name="Minutes">How long it takes.</param>
+/// <param name="Pies">Pies concerned; 0 for dough.</param>
+/// <param name="Celsius">Temperature of the place.</param>
+/// <param name="ReadyWhen">The sensory test.</param>
+/// <param name="Caution">What can hurt.</param>
+public sealed record TaskAnswer(
+    string Id, string Name, string About, string Station, string Kind, Moment Start, Moment End, int Minutes, int Pies, int Celsius, string ReadyWhen, string Caution);
+
+/// <summary>People the plan needs.</summary>
+/// <param name="AtOnce">The most at work in the same minute.</param>
+/// <param name="At">The first minute at which that many are.</param>
+/// <param name="WorkMin">Minutes of work in all.</param>
+public sealed record HandsAnswer(int AtOnce, Moment At, int WorkMin);

@@ -1,0 +1,44 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.Data.Sqlite;
+
+namespace Lumpet.Server.Faults;
+
+/// <summary>Turns what went wrong on the way into problem details (RFC 9457) that a person can act on.</summary>
+internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<FaultHandler> log) : IExceptionHandler
+{
+    private const int DiskFull = 13;
+    private const int ReadOnly = 8;
+
+    /// <inheritdoc/>
+    public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
+    {
+        var problem = exception switch
+        {
+            BadHttpRequestException bad => FieldProblems.Of(Malformed(bad)).ProblemDetails,
+            SqliteException { SqliteErrorCode: DiskFull } => Problem(507, "The disk is full. Nothing was changed; free some space and try again."),
+            SqliteException { SqliteErrorCode: ReadOnly } => Problem(503, "The database file cannot be written. Nothing was changed; check its permissions."),
+            _ => Problem(500, "Something went wrong in Lumpet itself. Nothing was changed; try again, and if it stays, look at the server's output."),
+        };
+        if (problem.Status >= 500) log.LogError(exception, "A request failed: {Method} {Path}", httpContext.Request.Method, httpContext.Request.Path);
+        httpContext.Response.StatusCode = problem.Status ?? 500;
+        return await problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = httpContext, ProblemDetails = problem });
+    }
+
+    private static Microsoft.AspNetCore.Mvc.ProblemDetails Problem(int status, string title) => new() { Status = status, Title = title };
+
+    private static (string Field, string Message) Malformed(BadHttpRequestException exception)
+    {
+        if (exception.InnerException is JsonException json)
+        {
+            var field = json.Path is { Length: > 2 } path ? path[2..] : "body";
+            return field == "body" || json.Path == "$"
+                ? ("body", "The request is not readable JSON.")
+                : (field, "This is not a value of the kind that is needed here.");
+        }
+
+        return exception.StatusCode == StatusCodes.Status413PayloadTooLarge
+            ? ("body", "The request is too large.")
+            : ("request", exception.Message);
+    }
+}

@@ -1,0 +1,84 @@
+using Lumpet.Core.Measures;
+using Lumpet.Core.Recipes;
+using Lumpet.Server.Bakery;
+using Lumpet.Server.DayPlan;
+using Lumpet.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Lumpet.Server.Fillings;
+
+/// <summary>The day's fillings.</summary>
+internal static class FillingEndpoints
+{
+    /// <summary>Adds the endpoint.</summary>
+    public static void Map(IEndpointRouteBuilder routes) =>
+        routes.MapGet("/api/fillings/{day}", Get).WithName("GetFillings").WithSummary("The fillings of a day, ready to be weighed.");
+
+    private static Results<Ok<FillingsAnswer>, ValidationProblem> Get(string day, Database database, PlanShelf shelf)
+    {
+        var (book, refused) = PlanEndpoints.Open(day, database);
+        if (book is null) return refused!;
+        var plan = shelf.Plan(book);
+        FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, [.. lots]))];
+        return TypedResults.Ok(new FillingsAnswer(BakeryEndpoints.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), fillings));
+    }
+
+    private static FillingAnswer Filling(DayBook book, Lumpet.Core.DayPlan.Lot[] lots)
+    {
+        var product = lots[0].Product;
+        var scaled = lots.Select(lot => (Lot: lot, Scaled: Scaling.Scale(product, lot.Pan, lot.Count))).ToArray();
+        var exact = product.Filling.Lines.Select((_, index) => scaled.Sum(one => one.Scaled.Filling[index].Total.Grams)).ToArray();
+        // The scale for spices shows tenths of a gram; everything else is weighed in whole grams.
+        var step = exact.Any(grams => grams < 20) ? 0.1 : 1;
+        var weighed = SharedRounding.Round(exact, step);
+        return new FillingAnswer(
+            product.Id,
+            product.Name,
+            Math.Round(weighed.Sum(), 1),
+            [.. product.Filling.Lines.Select((line, index) => new FillingLineAnswer(
+                line.Ingredient.Name,
+                line.Preparation,
+                weighed[index],
+                line.Yield.Share < 1 ? Math.Round(line.Yield.AsPurchased(Mass.FromGrams(exact[index])).Grams) : null,
+                line.Yield.Share < 1 ? Math.Round(line.Yield.Share * 100) : null))],
+            [.. scaled.Select(one => new FillingLotAnswer(
+                one.Lot.Count,
+                one.Lot.Pan.Name,
+                book.Clock.At(one.Lot.PickUpMin),
+                Math.Round(one.Scaled.FillingPerPie.Grams),
+                Math.Round(one.Scaled.FillingScale.Factor, 4)))],
+            product.Allergens);
+    }
+}
+
+/// <summary>The fillings of a day.</summary>
+/// <param name="DayName">The day.</param>
+/// <param name="Kilograms">Filling in all.</param>
+/// <param name="Fillings">One for each product.</param>
+public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyList<FillingAnswer> Fillings);
+
+/// <summary>The filling of a product.</summary>
+/// <param name="Product">Id of the product.</param>
+/// <param name="Name">Name of the product.</param>
+/// <param name="Grams">What is weighed in all.</param>
+/// <param name="Lines">By ingredient; they add up to it.</param>
+/// <param name="Lots">Where it goes.</param>
+/// <param name="Allergens">What it carries, crust and finish included.</param>
+public sealed record FillingAnswer(
+    string Product, string Name, double Grams, IReadOnlyList<FillingLineAnswer> Lines, IReadOnlyList<FillingLotAnswer> Lots, IReadOnlyList<string> Allergens);
+
+/// <summary>An ingredient of a filling.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Preparation">How it is prepared.</param>
+/// <param name="Grams">What to weigh, prepared.</param>
+/// <param name="ToBuyGrams">What to buy for it; null where nothing is lost.</param>
+/// <param name="YieldPercent">What preparation leaves; null where nothing is lost.</param>
+public sealed record FillingLineAnswer(string Name, string Preparation, double Grams, double? ToBuyGrams, double? YieldPercent);
+
+/// <summary>Pies that a filling goes into.</summary>
+/// <param name="Count">Pies.</param>
+/// <param name="Pan">The pan.</param>
+/// <param name="PickUp">The pick-up.</param>
+/// <param name="GramsPerPie">Filling of one pie.</param>
+/// <param name="Factor">By which the written amounts were multiplied.</param>
+public sealed record FillingLotAnswer(int Count, string Pan, Moment PickUp, double GramsPerPie, double Factor);

@@ -1,0 +1,93 @@
+using System.Text.Json.Serialization;
+using Lumpet.Server.Bakery;
+using Lumpet.Server.DayPlan;
+using Lumpet.Server.Dough;
+using Lumpet.Server.Faults;
+using Lumpet.Server.Fillings;
+using Lumpet.Server.Orders;
+using Lumpet.Server.Recipes;
+using Lumpet.Store;
+using Lumpet.Store.DemoData;
+using Microsoft.Extensions.FileProviders;
+
+namespace Lumpet.Server;
+
+/// <summary>The web application.</summary>
+internal static class LumpetApplication
+{
+    // Nothing that a person types is longer; a larger body is refused before it is read.
+    private const long LargestBody = 1_000_000;
+
+    /// <summary>Builds it. Settings: Data (database file), Demo (fill a new one), Web (folder of the built front end).</summary>
+    public static WebApplication Build(string[] args)
+    {
+        var builder = WebApplication.CreateBuilder(args);
+        builder.Logging.AddFilter("Microsoft.AspNetCore", LogLevel.Warning).AddFilter("Microsoft.Hosting", LogLevel.Warning);
+        builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestBody);
+        builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<TimeProvider>()));
+        builder.Services.AddSingleton<PlanShelf>();
+        builder.Services.AddSingleton<BakeryClock>();
+        builder.Services.AddProblemDetails();
+        builder.Services.AddExceptionHandler<FaultHandler>();
+        builder.Services.AddOpenApi("v1");
+        builder.Services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
+        builder.Services.ConfigureHttpJsonOptions(options =>
+        {
+            // Otherwise the contract types every number as number or text.
+            options.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
+            options.SerializerOptions.Converters.Add(new JsonStringEnumConverter(System.Text.Json.JsonNamingPolicy.CamelCase));
+        });
+
+        var app = builder.Build();
+        // Opened before the first request, so that a broken file is said at the start.
+        if (!IsGeneratingContract) app.Services.GetRequiredService<Database>();
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.Use(AddHeaders);
+        Map(app);
+        ServeFrontEnd(app);
+        return app;
+    }
+
+    private static bool IsGeneratingContract =>
+        System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+
+    private static void Map(WebApplication app)
+    {
+        app.MapGet("/healthz", () => TypedResults.Text("ok")).ExcludeFromDescription();
+        app.MapOpenApi("/api/openapi.json");
+        BakeryEndpoints.Map(app);
+        OrderEndpoints.Map(app);
+        PlanEndpoints.Map(app);
+        DoughEndpoints.Map(app);
+        FillingEndpoints.Map(app);
+        RecipeEndpoints.Map(app);
+        app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
+    }
+
+    private static Database Open(IConfiguration configuration, TimeProvider time)
+    {
+        var database = new Database(configuration["Data"] ?? throw new InvalidOperationException("The setting Data names the database file; it is missing."));
+        if (database.Migrate() && configuration.GetValue<bool>("Demo"))
+            DemoBakery.Fill(database, time.LocalTimeZone, time.GetLocalNow().DateTime);
+        return database;
+    }
+
+    private static Task AddHeaders(HttpContext context, RequestDelegate next)
+    {
+        var headers = context.Response.Headers;
+        headers.ContentSecurityPolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'";
+        headers.XContentTypeOptions = "nosniff";
+        if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal)) headers.CacheControl = "no-store";
+        return next(context);
+    }
+
+    private static void ServeFrontEnd(WebApplication app)
+    {
+        if (app.Configuration["Web"] is not { Length: > 0 } folder || !Directory.Exists(folder)) return;
+        var files = new PhysicalFileProvider(Path.GetFullPath(folder));
+        app.UseDefaultFiles(new DefaultFilesOptions { FileProvider = files });
+        app.UseStaticFiles(new StaticFileOptions { FileProvider = files });
+    }
+}

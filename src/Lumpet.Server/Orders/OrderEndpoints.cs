@@ -1,0 +1,169 @@
+using System.Globalization;
+using Lumpet.Core.Orders;
+using Lumpet.Core.Recipes;
+using Lumpet.Server.Bakery;
+using Lumpet.Server.Faults;
+using Lumpet.Store;
+using Lumpet.Store.Bakery;
+using Lumpet.Store.Orders;
+using Lumpet.Store.Recipes;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.Data.Sqlite;
+
+namespace Lumpet.Server.Orders;
+
+/// <summary>Orders: read, type, add, change, remove.</summary>
+internal static class OrderEndpoints
+{
+    private const string LocalFormat = "yyyy-MM-ddTHH:mm";
+    private const int LongestKey = 100;
+
+    /// <summary>Adds the endpoints.</summary>
+    public static void Map(IEndpointRouteBuilder routes)
+    {
+        var orders = routes.MapGroup("/api/orders");
+        orders.MapGet("/{day}", OnDay).WithName("GetOrders").WithSummary("The orders of a day, and their totals.");
+        orders.MapPost("/read", Read).WithName("ReadOrderLine").WithSummary("What a typed line is understood as. Stores nothing.");
+        orders.MapPost("/typed", AddTyped).WithName("AddTypedOrder").WithSummary("Takes a typed line.");
+        orders.MapPost("", Add).WithName("AddOrder").WithSummary("Takes an order from the form.");
+        orders.MapPut("/{id:guid}", Change).WithName("ChangeOrder").WithSummary("Changes an order; If-Match carries the version it was read with.");
+        orders.MapDelete("/{id:guid}", Remove).WithName("RemoveOrder").WithSummary("Removes an order; If-Match carries the version it was read with.");
+    }
+
+    private static Results<Ok<OrdersAnswer>, ValidationProblem> OnDay(string day, Database database)
+    {
+        if (ReadDay(day) is not { } date) return NoDay();
+        using var connection = database.Open();
+        var products = RecipeStore.Products(connection);
+        var orders = OrderStore.OnDay(connection, date);
+        var totals = OrderTotals.Of([.. orders.Select(order => order.Line)], products);
+        return TypedResults.Ok(new OrdersAnswer(
+            day,
+            BakeryEndpoints.Name(date),
+            [.. orders.Select(order => Answer(order, products))],
+            [.. totals.PickUps.Select(Clock)],
+            [.. totals.Rows.Select(row => new TotalAnswer(row.Product.Name, row.Pan.Name, row.PerPickUp, row.Total))],
+            totals.Total));
+    }
+
+    private static Results<Ok<UnderstoodAnswer>, ValidationProblem> Read(TypedLineRequest request, Database database, BakeryClock clock)
+    {
+        using var connection = database.Open();
+        return Understand(request, connection, clock) is { } understood
+            ? TypedResults.Ok(new UnderstoodAnswer(
+                [.. understood.Parts.Select(part => new UnderstoodPartAnswer(part.Field, part.Typed, part.Meaning))],
+                [.. understood.Faults.Select(fault => new FaultAnswer(fault.Field, fault.Message))],
+                understood.Order is not null))
+            : NoBakery();
+    }
+
+    private static Results<Created<OrderAnswer>, ValidationProblem> AddTyped(
+        TypedLineRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock)
+    {
+        using var connection = database.Open();
+        if (Understand(request, connection, clock) is not { } understood) return NoBakery();
+        return understood.Order is { } order ? Keep(database, connection, order, key) : FieldProblems.Of(understood.Faults);
+    }
+
+    private static Results<Created<OrderAnswer>, ValidationProblem> Add(
+        OrderRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock)
+    {
+        using var connection = database.Open();
+        if (BakeryStore.Find(connection) is not { } bakery) return NoBakery();
+        var (order, faults) = Check(request, connection, bakery, clock);
+        return faults.Count == 0 ? Keep(database, connection, order, key) : FieldProblems.Of(faults);
+    }
+
+    private static Results<Ok<OrderAnswer>, ValidationProblem, ProblemHttpResult> Change(
+        Guid id, OrderRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, BakeryClock clock)
+    {
+        if (Version(ifMatch) is not { } version) return NoVersion();
+        using var connection = database.Open();
+        if (BakeryStore.Find(connection) is not { } bakery) return NoBakery();
+        var (order, faults) = Check(request, connection, bakery, clock);
+        if (faults.Count > 0) return FieldProblems.Of(faults);
+        return OrderStore.Change(database, id, version, order, bakery.Zone) switch
+        {
+            ChangeOutcome.Done => TypedResults.Ok(Answer(OrderStore.Find(connection, id)!, RecipeStore.Products(connection))),
+            var outcome => NotDone(outcome),
+        };
+    }
+
+    private static Results<NoContent, ProblemHttpResult> Remove(
+        Guid id, [FromHeader(Name = "If-Match")] string? ifMatch, Database database)
+    {
+        if (Version(ifMatch) is not { } version) return NoVersion();
+        return OrderStore.Remove(database, id, version) switch
+        {
+            ChangeOutcome.Done => TypedResults.NoContent(),
+            var outcome => NotDone(outcome),
+        };
+    }
+
+    private static UnderstoodLine? Understand(TypedLineRequest request, SqliteConnection connection, BakeryClock clock)
+    {
+        if (BakeryStore.Find(connection) is not { } bakery) return null;
+        var now = clock.LocalNow(bakery.Zone);
+        var day = ReadDay(request.Day) ?? DateOnly.FromDateTime(now).AddDays(1);
+        return OrderLineReader.Read(request.Line ?? string.Empty, RecipeStore.Products(connection), day, now, bakery.Zone);
+    }
+
+    private static (OrderLine Order, IReadOnlyList<OrderFault> Faults) Check(
+        OrderRequest request, SqliteConnection connection, BakeryRecord bakery, BakeryClock clock)
+    {
+        var dated = DateTime.TryParseExact(request.PickUp, LocalFormat, CultureInfo.InvariantCulture, DateTimeStyles.None, out var pickUp);
+        var order = new OrderLine(request.Product ?? string.Empty, request.Pan ?? string.Empty, request.Count ?? 0, pickUp, request.For?.Trim() ?? string.Empty);
+        var faults = OrderRules.Faults(order, RecipeStore.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
+        return dated
+            ? (order, faults)
+            : (order, [.. faults.Where(fault => fault.Field != "pickUp"), new OrderFault("pickUp", "A pick-up needs a date and a time, such as 2026-05-02T09:00.")]);
+    }
+
+    private static Results<Created<OrderAnswer>, ValidationProblem> Keep(
+        Database database, SqliteConnection connection, OrderLine order, string? key)
+    {
+        if (key?.Length > LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {LongestKey} characters."));
+        var kept = OrderStore.Add(database, order, BakeryStore.Find(connection)!.Zone, key);
+        return TypedResults.Created($"/api/orders/{kept.Id}", Answer(kept, RecipeStore.Products(connection)));
+    }
+
+    private static OrderAnswer Answer(StoredOrder order, IReadOnlyList<Product> products)
+    {
+        var product = products.First(product => product.Id == order.Line.Product);
+        return new OrderAnswer(
+            order.Id,
+            order.RowVersion,
+            product.Id,
+            product.Name,
+            order.Line.Pan,
+            product.SizeIn(order.Line.Pan)?.Pan.Name ?? order.Line.Pan,
+            order.Line.Count,
+            order.Line.PickUp.ToString(LocalFormat, CultureInfo.InvariantCulture),
+            Clock(order.Line.PickUp),
+            order.Line.For);
+    }
+
+    private static string Clock(DateTime pickUp) => pickUp.ToString("HH:mm", CultureInfo.InvariantCulture);
+
+    /// <summary>A day of the contract, or null where it is none.</summary>
+    internal static DateOnly? ReadDay(string? day) =>
+        DateOnly.TryParseExact(day, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date) ? date : null;
+
+    /// <summary>The refusal of a day that is none.</summary>
+    internal static ValidationProblem NoDay() => FieldProblems.Of(("day", "A day is written 2026-05-02."));
+
+    /// <summary>The refusal while no bakery is set up.</summary>
+    internal static ValidationProblem NoBakery() =>
+        FieldProblems.Of(("bakery", "No bakery is set up in this database yet. Start the demo with ./lumpet demo."));
+
+    private static long? Version(string? ifMatch) =>
+        long.TryParse(ifMatch?.Trim('"'), NumberStyles.None, CultureInfo.InvariantCulture, out var version) ? version : null;
+
+    private static ProblemHttpResult NoVersion() => TypedResults.Problem(
+        title: "The version the order was read with is needed in If-Match. Nothing was changed; load it again.", statusCode: 428);
+
+    private static ProblemHttpResult NotDone(ChangeOutcome outcome) => outcome == ChangeOutcome.Gone
+        ? TypedResults.Problem(title: "This order is not there any more: someone has removed it.", statusCode: 404)
+        : TypedResults.Problem(title: "Someone else has changed this order since you opened it. Nothing was changed; look at theirs and decide again.", statusCode: 412);
+}

@@ -1,0 +1,74 @@
+using Dapper;
+using Lumpet.Core.DayPlan;
+using Lumpet.Core.Dough;
+using Lumpet.Core.Measures;
+using Microsoft.Data.Sqlite;
+
+namespace Lumpet.Store.Bakery;
+
+/// <summary>The bakery itself: its zone, currency, shifts, ovens and mixer.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Zone">Its time zone (IANA).</param>
+/// <param name="Currency">Its currency (ISO 4217).</param>
+/// <param name="ToleranceC">By how much an oven's setting may differ from what a bake asks for.</param>
+/// <param name="TransferMin">Minutes a tray takes from one oven to another.</param>
+/// <param name="Mixer">Its mixer.</param>
+/// <param name="Shifts">Its shifts.</param>
+/// <param name="Ovens">Its ovens.</param>
+public sealed record BakeryRecord(
+    string Name,
+    TimeZoneInfo Zone,
+    string Currency,
+    int ToleranceC,
+    int TransferMin,
+    Mixer Mixer,
+    IReadOnlyList<ShiftRecord> Shifts,
+    IReadOnlyList<DayOven> Ovens);
+
+/// <summary>A shift, relative to the day of the pick-ups it works for.</summary>
+/// <param name="Name">The name shown.</param>
+/// <param name="DayOffset">0 for that day, -1 for the day before.</param>
+/// <param name="StartMinute">Minute of the day at which it begins.</param>
+/// <param name="LengthMin">How long it lasts.</param>
+public sealed record ShiftRecord(string Name, int DayOffset, int StartMinute, int LengthMin);
+
+/// <summary>Reads the bakery.</summary>
+public static class BakeryStore
+{
+    /// <summary>The bakery, or null in a database in which none has been set up.</summary>
+    public static BakeryRecord? Find(SqliteConnection connection)
+    {
+        var row = connection.QuerySingleOrDefault<Row>(
+            """
+            SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin,
+                   mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest
+            FROM bakery
+            """);
+        if (row is null) return null;
+        var shifts = connection.Query<ShiftRow>(
+            "SELECT name, day_offset AS dayOffset, start_minute AS startMinute, length_min AS lengthMin FROM shift ORDER BY day_offset, start_minute");
+        var ovens = connection.Query<OvenRow>(
+            """
+            SELECT id, name, shelves, min_c AS minC, max_c AS maxC, heat_c_per_min AS heat, cool_c_per_min AS cool, dial_offset_c AS dialOffset
+            FROM oven ORDER BY position
+            """);
+        return new BakeryRecord(
+            row.Name,
+            TimeZoneInfo.FindSystemTimeZoneById(row.Zone),
+            row.Currency,
+            (int)row.ToleranceC,
+            (int)row.TransferMin,
+            new Mixer(row.MixerName, Mass.FromGrams(row.Smallest), Mass.FromGrams(row.Largest)),
+            [.. shifts.Select(shift => new ShiftRecord(shift.Name, (int)shift.DayOffset, (int)shift.StartMinute, (int)shift.LengthMin))],
+            [.. ovens.Select(oven => new DayOven(
+                oven.Id, oven.Name, (int)oven.Shelves, (int)oven.MinC, (int)oven.MaxC, (int)oven.Heat, (int)oven.Cool, (int)oven.DialOffset))]);
+    }
+
+    private sealed record Row(
+        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, string MixerName, double Smallest, double Largest);
+
+    private sealed record ShiftRow(string Name, long DayOffset, long StartMinute, long LengthMin);
+
+    private sealed record OvenRow(
+        string Id, string Name, long Shelves, long MinC, long MaxC, long Heat, long Cool, long DialOffset);
+}

@@ -1,0 +1,83 @@
+using System.Data;
+using System.Reflection;
+using Dapper;
+using DbUp;
+using DbUp.Sqlite.Helpers;
+using Microsoft.Data.Sqlite;
+
+namespace Lumpet.Store;
+
+/// <summary>The bakery's SQLite file: opens connections, and brings the file up to the program's migrations.</summary>
+public sealed class Database
+{
+    private readonly string connectionString;
+
+    /// <summary>A database in a file, which is created when it is first migrated.</summary>
+    public Database(string path)
+    {
+        Path = System.IO.Path.GetFullPath(path);
+        // Waiting writers wait instead of failing: two people may save at once.
+        connectionString = new SqliteConnectionStringBuilder { DataSource = Path, DefaultTimeout = 10, ForeignKeys = true }.ToString();
+    }
+
+    /// <summary>The file.</summary>
+    public string Path { get; }
+
+    /// <summary>An open connection with foreign keys on, and confirmed writes on disk.</summary>
+    public SqliteConnection Open()
+    {
+        var connection = new SqliteConnection(connectionString);
+        try
+        {
+            connection.Open();
+            connection.Execute("PRAGMA synchronous = FULL");
+            return connection;
+        }
+        catch
+        {
+            connection.Dispose();
+            throw;
+        }
+    }
+
+    /// <summary>Runs work in one transaction that takes the write lock at once; all of it is kept or none.</summary>
+    public T Write<T>(Func<SqliteConnection, IDbTransaction, T> work)
+    {
+        using var connection = Open();
+        using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
+        var result = work(connection, transaction);
+        transaction.Commit();
+        return result;
+    }
+
+    /// <summary>Creates the file or brings it up to date. Answers whether it was new.</summary>
+    /// <exception cref="InvalidOperationException">A migration failed, or the file is newer than this program.</exception>
+    public bool Migrate()
+    {
+        Directory.CreateDirectory(System.IO.Path.GetDirectoryName(Path)!);
+        var isNew = !File.Exists(Path) || new FileInfo(Path).Length == 0;
+        using var connection = Open();
+        // Outside any transaction, as SQLite asks.
+        connection.Execute("PRAGMA journal_mode = WAL");
+        if (!isNew) RefuseNewer(connection);
+        using var shared = new SharedConnection(connection);
+        var result = DeployChanges.To
+            .SqliteDatabase(shared)
+            .WithScriptsEmbeddedInAssembly(Assembly.GetExecutingAssembly(), name => name.EndsWith(".sql", StringComparison.Ordinal))
+            .WithTransactionPerScript()
+            .LogToNowhere()
+            .Build()
+            .PerformUpgrade();
+        return result.Successful ? isNew : throw new InvalidOperationException($"The database {Path} could not be brought up to date: {result.Error.Message}", result.Error);
+    }
+
+    private void RefuseNewer(SqliteConnection connection)
+    {
+        var journal = connection.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'SchemaVersions'");
+        if (journal == 0) return;
+        var known = Assembly.GetExecutingAssembly().GetManifestResourceNames();
+        var unknown = connection.Query<string>("SELECT ScriptName FROM SchemaVersions").Except(known).ToArray();
+        if (unknown.Length > 0)
+            throw new InvalidOperationException($"The database {Path} was written by a newer Lumpet; start that one, or choose another file with --data.");
+    }
+}

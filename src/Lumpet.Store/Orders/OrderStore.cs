@@ -1,0 +1,141 @@
+using System.Data;
+using System.Globalization;
+using Dapper;
+using Lumpet.Core.Orders;
+using Microsoft.Data.Sqlite;
+
+namespace Lumpet.Store.Orders;
+
+/// <summary>An order as it is kept.</summary>
+/// <param name="Id">Its identity.</param>
+/// <param name="RowVersion">Counts its changes, from 1.</param>
+/// <param name="Line">What was ordered.</param>
+/// <param name="PickUp">The pick-up as an instant.</param>
+public sealed record StoredOrder(Guid Id, long RowVersion, OrderLine Line, DateTimeOffset PickUp);
+
+/// <summary>What came of a change to an order.</summary>
+public enum ChangeOutcome
+{
+    /// <summary>It is done and on disk.</summary>
+    Done,
+
+    /// <summary>There is no such order (any more).</summary>
+    Gone,
+
+    /// <summary>Someone else changed it since it was read.</summary>
+    Conflict,
+}
+
+/// <summary>Keeps orders.</summary>
+public static class OrderStore
+{
+    private const string LocalFormat = "yyyy-MM-ddTHH:mm";
+
+    private const string Columns =
+        """
+        SELECT id, product_id AS productId, pan_id AS panId, count, pick_up_local AS pickUpLocal, pick_up_unix AS pickUpUnix,
+               for_whom AS forWhom, row_version AS rowVersion
+        FROM order_line
+        """;
+
+    /// <summary>Orders picked up on a day, by time, then as they came.</summary>
+    public static IReadOnlyList<StoredOrder> OnDay(SqliteConnection connection, DateOnly day) =>
+        [.. connection.Query<Row>(
+            $"{Columns} WHERE pick_up_local >= @from AND pick_up_local < @to ORDER BY pick_up_local, rowid",
+            new { from = Day(day), to = Day(day.AddDays(1)) }).Select(Read)];
+
+    /// <summary>One order, or null.</summary>
+    public static StoredOrder? Find(SqliteConnection connection, Guid id, IDbTransaction? transaction = null) =>
+        connection.QuerySingleOrDefault<Row>($"{Columns} WHERE id = @id", new { id = Key(id) }, transaction) is { } row ? Read(row) : null;
+
+    /// <summary>Days with orders from a day on, with the pies of each, earliest first.</summary>
+    public static IReadOnlyList<(DateOnly Day, int Pies)> Days(SqliteConnection connection, DateOnly from) =>
+        [.. connection.Query<DayRow>(
+            "SELECT substr(pick_up_local, 1, 10) AS day, sum(count) AS pies FROM order_line WHERE pick_up_local >= @from GROUP BY 1 ORDER BY 1",
+            new { from = Day(from) })
+            .Select(row => (DateOnly.ParseExact(row.Day, "yyyy-MM-dd", CultureInfo.InvariantCulture), (int)row.Pies))];
+
+    /// <summary>Adds an order. The same key twice adds one order and answers it both times.</summary>
+    public static StoredOrder Add(Database database, OrderLine line, TimeZoneInfo zone, string? idempotencyKey) =>
+        database.Write((connection, transaction) =>
+        {
+            if (idempotencyKey is not null
+                && connection.QuerySingleOrDefault<Row>($"{Columns} WHERE idempotency_key = @idempotencyKey", new { idempotencyKey }, transaction) is { } there)
+                return Read(there);
+            var id = Guid.NewGuid();
+            connection.Execute(
+                """
+                INSERT INTO order_line (id, product_id, pan_id, count, pick_up_local, pick_up_zone, pick_up_unix, for_whom, idempotency_key)
+                VALUES (@id, @product, @pan, @count, @local, @zone, @unix, @whom, @key)
+                """,
+                Parameters(id, line, zone, idempotencyKey),
+                transaction);
+            return Find(connection, id, transaction)!;
+        });
+
+    /// <summary>Changes an order that still has the version it was read with.</summary>
+    public static ChangeOutcome Change(Database database, Guid id, long rowVersion, OrderLine line, TimeZoneInfo zone) =>
+        database.Write((connection, transaction) => Outcome(
+            connection,
+            transaction,
+            id,
+            connection.Execute(
+                $"""
+                UPDATE order_line SET product_id = @product, pan_id = @pan, count = @count, pick_up_local = @local, pick_up_zone = @zone,
+                       pick_up_unix = @unix, for_whom = @whom, row_version = row_version + 1
+                WHERE id = @id AND row_version = {rowVersion.ToString(CultureInfo.InvariantCulture)}
+                """,
+                Parameters(id, line, zone, null),
+                transaction)));
+
+    /// <summary>Removes an order that still has the version it was read with.</summary>
+    public static ChangeOutcome Remove(Database database, Guid id, long rowVersion) =>
+        database.Write((connection, transaction) => Outcome(
+            connection,
+            transaction,
+            id,
+            connection.Execute("DELETE FROM order_line WHERE id = @id AND row_version = @rowVersion", new { id = Key(id), rowVersion }, transaction)));
+
+    private static ChangeOutcome Outcome(SqliteConnection connection, IDbTransaction transaction, Guid id, int rows) =>
+        rows == 1 ? ChangeOutcome.Done : Find(connection, id, transaction) is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
+
+    private static object Parameters(Guid id, OrderLine line, TimeZoneInfo zone, string? key) => new
+    {
+        id = Key(id),
+        product = line.Product,
+        pan = line.Pan,
+        count = line.Count,
+        local = line.PickUp.ToString(LocalFormat, CultureInfo.InvariantCulture),
+        zone = zone.Id,
+        unix = InstantOf(line.PickUp, zone).ToUnixTimeSeconds(),
+        whom = line.For,
+        key,
+    };
+
+    /// <summary>The instant of a local time; of an hour that a change of the clock repeats, the first.</summary>
+    public static DateTimeOffset InstantOf(DateTime local, TimeZoneInfo zone)
+    {
+        var offset = zone.IsAmbiguousTime(local) ? zone.GetAmbiguousTimeOffsets(local).Max() : zone.GetUtcOffset(local);
+        return new DateTimeOffset(local, offset);
+    }
+
+    private static StoredOrder Read(Row row) => new(
+        Guid.Parse(row.Id),
+        row.RowVersion,
+        new OrderLine(
+            row.ProductId,
+            row.PanId,
+            (int)row.Count,
+            DateTime.ParseExact(row.PickUpLocal, LocalFormat, CultureInfo.InvariantCulture),
+            row.ForWhom),
+        DateTimeOffset.FromUnixTimeSeconds(row.PickUpUnix));
+
+    private static string Key(Guid id) => id.ToString("D");
+
+    private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+    private sealed record Row(
+        string Id, string ProductId, string PanId, long Count, string PickUpLocal, long PickUpUnix, string ForWhom, long RowVersion);
+
+    private sealed record DayRow(string Day, long Pies);
+}
