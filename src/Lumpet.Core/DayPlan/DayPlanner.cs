@@ -15,13 +15,16 @@ public static class DayPlanner
     // Few are needed in practice; a bound keeps a hopeless day from planning for ever.
     private const int MostRounds = 8;
 
+    // While releases are still being found, the standard orders are enough.
+    private const int EffortWhileLoosening = 6;
+
     /// <summary>Plans a snapshot. The same snapshot gives the same plan.</summary>
     /// <exception cref="ArgumentException">A product's steps do not hold together, or a single disc is more than the mixer takes.</exception>
     public static PlannedDay Plan(DaySnapshot snapshot, int effort = BakePlanner.DefaultEffort)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts);
         var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
-        LotWork[] works = [.. Lot.From(snapshot.Orders).Select(lot => new LotWork(lot, calendar, mostTrays))];
+        LotWork[] works = [.. Lot.From(snapshot.Orders).Select(lot => new LotWork(lot, calendar, mostTrays, snapshot.SpareMin))];
         var question = new OvenQuestion(snapshot, calendar, works);
         foreach (var work in works)
             foreach (var node in work.Graph.Bakes) work.ReleaseFrom(node, 0, snapshot.HorizonMin);
@@ -29,12 +32,13 @@ public static class DayPlanner
         DayAttempt? best = null;
         for (var round = 0; round < MostRounds; round++)
         {
-            var attempt = Attempt(snapshot, calendar, question, works, effort);
+            var attempt = Attempt(snapshot, calendar, question, works, Math.Min(effort, EffortWhileLoosening));
             if (best is null || attempt.IsBetterThan(best)) best = attempt;
             if (!Loosen(attempt, works, snapshot.HorizonMin)) break;
         }
 
-        return PlannedDays.From(works, question.Stretches, best!);
+        var thorough = Attempt(snapshot, calendar, question, works, effort);
+        return PlannedDays.From(works, question.Stretches, thorough.IsBetterThan(best!) ? thorough : best!);
     }
 
     private static DayAttempt Attempt(

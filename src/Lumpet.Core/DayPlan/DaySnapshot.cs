@@ -12,6 +12,7 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Mixer">The mixer.</param>
 /// <param name="ToleranceC">By how much an oven's setting may differ from what a bake asks for.</param>
 /// <param name="TransferMin">Minutes a tray takes from one oven to another.</param>
+/// <param name="SpareMin">By how many minutes boxes should be ready before their pick-up; given up before a pick-up is missed.</param>
 /// <param name="HorizonMin">Length of the horizon.</param>
 public sealed record DaySnapshot(
     IReadOnlyList<DayOrder> Orders,
@@ -20,6 +21,7 @@ public sealed record DaySnapshot(
     Mixer Mixer,
     int ToleranceC,
     int TransferMin,
+    int SpareMin,
     int HorizonMin);
 
 /// <summary>An order of the day.</summary>

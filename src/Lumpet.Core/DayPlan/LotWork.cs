@@ -7,14 +7,15 @@ internal sealed class LotWork
     /// <param name="lot">The lot.</param>
     /// <param name="calendar">The shifts.</param>
     /// <param name="mostTrays">Trays of the largest oven: what can travel together.</param>
-    public LotWork(Lot lot, ShiftCalendar calendar, int mostTrays)
+    /// <param name="spareMin">By how many minutes boxes should be ready before the pick-up.</param>
+    public LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin)
     {
         Lot = lot;
         Graph = new StepGraph(lot.Product.Process);
         PiesTogether = lot.Trays.Take(Math.Max(1, mostTrays)).Sum();
         var dough = lot.Product.Dough;
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
-        Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin, firstMin + dough.MixMinutes + dough.Rest.Least);
+        Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin, spareMin, firstMin + dough.MixMinutes + dough.Rest.Least);
         Release = new int[Graph.Nodes.Count];
     }
 

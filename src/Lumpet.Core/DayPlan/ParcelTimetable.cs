@@ -4,7 +4,7 @@ namespace Lumpet.Core.DayPlan;
 /// Times the work around the bakes of a parcel: what comes before as late as its lags and the shifts allow, what comes
 /// after as early as it should.
 /// </summary>
-internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, int pickUpMin, int doughReadyMin)
+internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, int pickUpMin, int spareMin, int doughReadyMin)
 {
     // Work that does not fit may be reckoned back to before minute 0, so no ordinary number can stand for "not yet".
     private const int Unset = int.MinValue;
@@ -124,7 +124,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             if (graph.BakeAhead(node) >= 0) continue;
             var endBy = graph.Out(node)
                 .Select(edge => latest[edge.To] - (aim ? edge.Lag.Aim : edge.Lag.Least))
-                .DefaultIfEmpty(pickUpMin)
+                .DefaultIfEmpty(aim ? pickUpMin - spareMin : pickUpMin)
                 .Min();
             latest[node] = calendar.LatestStart(graph.Minutes(node, pies), endBy) ?? -1;
         }

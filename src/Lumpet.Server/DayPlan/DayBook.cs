@@ -49,6 +49,7 @@ internal sealed record DayBook(
             bakery.Mixer,
             bakery.ToleranceC,
             bakery.TransferMin,
+            bakery.SpareMin,
             clock.MinuteOf(day.AddDays(1).ToDateTime(TimeOnly.MinValue)));
         return new DayBook(day, bakery, products, snapshot, clock);
     }

@@ -12,6 +12,7 @@ namespace Lumpet.Store.Bakery;
 /// <param name="Currency">Its currency (ISO 4217).</param>
 /// <param name="ToleranceC">By how much an oven's setting may differ from what a bake asks for.</param>
 /// <param name="TransferMin">Minutes a tray takes from one oven to another.</param>
+/// <param name="SpareMin">By how many minutes boxes should be ready before their pick-up.</param>
 /// <param name="Mixer">Its mixer.</param>
 /// <param name="Shifts">Its shifts.</param>
 /// <param name="Ovens">Its ovens.</param>
@@ -21,6 +22,7 @@ public sealed record BakeryRecord(
     string Currency,
     int ToleranceC,
     int TransferMin,
+    int SpareMin,
     Mixer Mixer,
     IReadOnlyList<ShiftRecord> Shifts,
     IReadOnlyList<DayOven> Ovens);
@@ -40,7 +42,7 @@ public static class BakeryStore
     {
         var row = connection.QuerySingleOrDefault<Row>(
             """
-            SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin,
+            SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin, spare_min AS spareMin,
                    mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest
             FROM bakery
             """);
@@ -58,6 +60,7 @@ public static class BakeryStore
             row.Currency,
             (int)row.ToleranceC,
             (int)row.TransferMin,
+            (int)row.SpareMin,
             new Mixer(row.MixerName, Mass.FromGrams(row.Smallest), Mass.FromGrams(row.Largest)),
             [.. shifts.Select(shift => new ShiftRecord(shift.Name, (int)shift.DayOffset, (int)shift.StartMinute, (int)shift.LengthMin))],
             [.. ovens.Select(oven => new DayOven(
@@ -65,7 +68,7 @@ public static class BakeryStore
     }
 
     private sealed record Row(
-        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, string MixerName, double Smallest, double Largest);
+        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, string MixerName, double Smallest, double Largest);
 
     private sealed record ShiftRow(string Name, long DayOffset, long StartMinute, long LengthMin);
 

@@ -78,6 +78,7 @@ public static class DemoBakery
                 currency = Text(bakery, "currency"),
                 tolerance_c = (int)Number(bakery, "toleranceC"),
                 transfer_min = (int)Number(bakery, "transferMin"),
+                spare_min = (int)Number(bakery, "spareMin"),
                 mixer_name = Text(mixer, "name"),
                 mixer_smallest_g = Number(mixer, "smallestGrams"),
                 mixer_largest_g = Number(mixer, "largestGrams"),

@@ -6,6 +6,7 @@ CREATE TABLE bakery (
   currency TEXT NOT NULL CHECK (length(currency) = 3),
   tolerance_c INTEGER NOT NULL CHECK (tolerance_c >= 0),
   transfer_min INTEGER NOT NULL CHECK (transfer_min >= 0),
+  spare_min INTEGER NOT NULL CHECK (spare_min >= 0),
   mixer_name TEXT NOT NULL,
   mixer_smallest_g REAL NOT NULL CHECK (mixer_smallest_g >= 0),
   mixer_largest_g REAL NOT NULL CHECK (mixer_largest_g >= mixer_smallest_g),

@@ -19,6 +19,7 @@ internal sealed class OvenTimeline
     private readonly int[] chamber;
     private readonly int[] trays;
     private readonly bool[] turns;
+    private readonly int[] onBefore;
     private List<OvenRegion> regions = [];
 
     /// <summary>An empty oven over minutes 0 to <paramref name="horizonMin"/>.</summary>
@@ -31,6 +32,7 @@ internal sealed class OvenTimeline
         chamber = new int[horizonMin + 1];
         trays = new int[horizonMin + 1];
         turns = new bool[horizonMin + 1];
+        onBefore = new int[horizonMin + 2];
         Array.Fill(settings, Undecided);
     }
 
@@ -58,8 +60,22 @@ internal sealed class OvenTimeline
     /// <summary>Whether a shelf is free at a minute.</summary>
     public bool HasRoomAt(int minute) => trays[minute] < Oven.Shelves;
 
+    /// <summary>Whether nothing is decided near a stretch of minutes: near enough to share heat with it.</summary>
+    public bool IsClearOf(int from, int to)
+    {
+        var reach = LeastOffMin + ((Oven.MaxC - Oven.MinC) / Math.Min(Oven.HeatCPerMin, Oven.CoolCPerMin));
+        if (from < OpenMin + reach && to > OpenMin) return false;
+        foreach (var region in regions)
+            if (region.End + reach > from && region.Start - reach < to) return false;
+        return true;
+    }
+
     /// <summary>Whether something changes at a minute: a setting begins or ends, or the chamber arrives at it.</summary>
     public bool TurnsAt(int minute) => minute < turns.Length && turns[minute];
+
+    /// <summary>For how many minutes of a stretch the oven is on already, heating up included.</summary>
+    public int OnIn(int from, int to) =>
+        onBefore[Math.Clamp(to, 0, onBefore.Length - 1)] - onBefore[Math.Clamp(from, 0, onBefore.Length - 1)];
 
     /// <summary>Whether a temperature can be set.</summary>
     public bool Reaches(int celsius) => celsius >= Oven.MinC && celsius <= Oven.MaxC;
@@ -119,9 +135,24 @@ internal sealed class OvenTimeline
             }
         }
 
+        CountOn();
         for (var minute = 1; minute < turns.Length; minute++)
             turns[minute] = settings[minute] != settings[minute - 1]
                 || (settings[minute] != Undecided && chamber[minute] == settings[minute] && chamber[minute - 1] != settings[minute - 1]);
+    }
+
+    private void CountOn()
+    {
+        var on = new bool[settings.Length];
+        OvenRegion? before = null;
+        foreach (var region in regions)
+        {
+            var from = region.Start - GapOnMinutes(before, region.Start, region.FirstSetting);
+            Array.Fill(on, true, from, region.End - from);
+            before = region;
+        }
+
+        for (var minute = 0; minute < on.Length; minute++) onBefore[minute + 1] = onBefore[minute] + (on[minute] ? 1 : 0);
     }
 
     /// <summary>The changes of setting that make this timeline, gaps resolved.</summary>
@@ -156,9 +187,9 @@ internal sealed class OvenTimeline
         var end = start + visit.Length;
         var merged = new List<OvenRegion>(regions.Count + 1);
         var (from, to, leaving) = (start, end, chamberAtEnd);
-        foreach (var region in regions.Where(region => region.End < start)) merged.Add(region);
         foreach (var region in regions)
         {
+            if (region.End < start) merged.Add(region);
             if (region.End < start || region.Start > end) continue;
             from = Math.Min(from, region.Start);
             if (region.End <= end) continue;
@@ -169,7 +200,8 @@ internal sealed class OvenTimeline
         for (var minute = from + 1; minute < to; minute++)
             if (Planned(minute, start, visit) != Planned(minute - 1, start, visit)) changes++;
         merged.Add(new OvenRegion(from, to, Planned(from, start, visit), Planned(to - 1, start, visit), changes, leaving));
-        foreach (var region in regions.Where(region => region.Start > end)) merged.Add(region);
+        foreach (var region in regions)
+            if (region.Start > end) merged.Add(region);
         return merged;
     }
 

@@ -72,7 +72,7 @@ internal sealed class PlanBuild
         {
             for (var tray = 1; tray <= bake.Trays.Count; tray++)
             {
-                var path = Window(bake, tray) is { } window ? search.Cheapest(bake, window) : null;
+                var path = Window(bake, tray) is { } window ? search.Cheapest(bake, window, placed.TryGetValue((bake.Id, tray - 1), out var before) ? before.Start : null) : null;
                 if (path is not null) Put(bake, tray, path);
                 else if (FollowersOf(bake, tray).Any()) return chains.ChainOf(bake);
             }

@@ -10,6 +10,9 @@ internal sealed class TraySearch
     private Bake bake;
     private TrayWindow window;
     private TrayPath? best;
+    private bool weighedAny;
+    private bool aloneBefore;
+    private bool aloneAfter;
 
     /// <summary>A search over the ovens of a build.</summary>
     /// <param name="problem">The problem.</param>
@@ -24,31 +27,60 @@ internal sealed class TraySearch
     }
 
     /// <summary>The cheapest way, or null where there is none.</summary>
-    public TrayPath? Cheapest(Bake wanted, TrayWindow when)
+    /// <param name="wanted">The bake of the tray.</param>
+    /// <param name="when">When the tray may be baked.</param>
+    /// <param name="firstLook">A minute that is likely good: where the tray before it went.</param>
+    public TrayPath? Cheapest(Bake wanted, TrayWindow when, int? firstLook)
     {
         (bake, window, best) = (wanted, when, null);
+        (aloneBefore, aloneAfter) = (false, false);
         var least = bake.Stages.Sum(stage => stage.MinMin);
         var latest = Math.Min(window.StartTo, settings.Length - 1 - least);
+        if (!soonest && firstLook is { } look && look >= window.StartFrom && look <= latest) EnterAt(look, least);
         // From the best minute outward, so that a good way is found early and most others need no second look.
         var middle = soonest ? window.StartFrom : Math.Clamp(Math.Min(window.Due, window.LatestForFollowers) - least, window.StartFrom, Math.Max(window.StartFrom, latest));
         for (var distance = 0; middle - distance >= window.StartFrom || middle + distance <= latest; distance++)
         {
             if (soonest && best is not null) break;
-            if (middle - distance >= window.StartFrom && middle - distance <= latest) EnterAt(middle - distance, least);
-            if (distance > 0 && middle + distance <= latest) EnterAt(middle + distance, least);
+            if (middle - distance >= window.StartFrom && middle - distance <= latest) EnterOnce(middle - distance, least, ref aloneBefore);
+            if (distance > 0 && middle + distance <= latest) EnterOnce(middle + distance, least, ref aloneAfter);
         }
 
         return best;
     }
+
+    /// <summary>
+    /// Enters at a minute. Far from everything that is decided one minute costs as much as the next, but for being
+    /// early or late; the first such minute on either side is then the best one.
+    /// </summary>
+    private void EnterOnce(int minute, int least, ref bool aloneSeen)
+    {
+        var alone = ovens.All(oven => oven.IsClearOf(minute, minute + Longest));
+        if (alone && aloneSeen) return;
+        weighedAny = false;
+        EnterAt(minute, least);
+        aloneSeen |= alone && weighedAny;
+    }
+
+    /// <summary>At least this must be paid for oven minutes: those of the tray at which no oven is on yet.</summary>
+    private long LeastForHeat(int minute, int longest, int least)
+    {
+        if (soonest) return 0;
+        var on = 0;
+        foreach (var oven in ovens) on += oven.OnIn(minute, minute + longest);
+        return 10L * BakePlanCost.PerOvenOnMin * Math.Max(0, least - on);
+    }
+
+    private int Longest => bake.Stages.Sum(stage => stage.MaxMin) + (problem.TransferMin * (bake.Stages.Count - 1));
 
     private bool Promising(long cost) => best is null || cost < best.Cost;
 
     private void EnterAt(int minute, int least)
     {
         // Longer stages can bring the end nearer to its time, never the lateness below that of the shortest bake.
-        var longest = bake.Stages.Sum(stage => stage.MaxMin) + (problem.TransferMin * (bake.Stages.Count - 1));
+        var longest = Longest;
         var end = minute + longest < window.Due ? minute + longest : Math.Max(minute + least, Math.Min(window.Due, minute + longest));
-        if (!Promising(window.CostOfEnd(end))) return;
+        if (!Promising(window.CostOfEnd(end) + LeastForHeat(minute, longest, least))) return;
         for (var oven = 0; oven < ovens.Count; oven++) Enter(oven, minute, 0, 0, []);
     }
 
@@ -169,6 +201,7 @@ internal sealed class TraySearch
         var visit = Visit(visiting, end, chamber);
         var cost = ovens[visiting.Oven].CostWith(visit.Start, visit.Settings, chamber);
         if (cost < 0) return;
+        weighedAny = true;
         var total = visiting.CostSoFar + ofEnd + (10 * (cost - ovens[visiting.Oven].Cost));
         if (Promising(total)) best = new TrayPath([.. visiting.Before, visit], total);
     }
