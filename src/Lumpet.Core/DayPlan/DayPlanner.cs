@@ -1,6 +1,7 @@
 using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Planning;
 using Lumpet.Core.Dough;
+using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
 
 namespace Lumpet.Core.DayPlan;
@@ -67,8 +68,11 @@ public static class DayPlanner
             where work.Graph.Nodes[node].UsesDough
             from piece in pieces
             select new DoughDemand(
-                lot.Product.Dough, lot.Id, $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", piece.Disc, parcel.Pies, parcel.Times.Start[node]);
+                lot.Product.Dough, lot.Id, $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", OnTheScale(piece.Disc), parcel.Pies, parcel.Times.Start[node]);
     }
+
+    /// <summary>A disc is portioned on the scale, so it is rounded there, and a batch is the sum of what is portioned.</summary>
+    private static Mass OnTheScale(Mass disc) => Mass.FromGrams(Math.Round(disc.Grams, MidpointRounding.AwayFromZero));
 
     /// <summary>Gives up aims that make bakes late, and lets bakes in later whose work does not fit. Answers whether anything changed.</summary>
     private static bool Loosen(DayAttempt attempt, LotWork[] works, int horizonMin)

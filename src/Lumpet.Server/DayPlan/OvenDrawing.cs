@@ -7,7 +7,7 @@ internal static class OvenDrawing
 {
     // How much of the way down is drawn after an oven is off, and how much air there is at the edges.
     private const int AfterMin = 12;
-    private const int MarginMin = 15;
+    private const int MarginMin = 20;
 
     // Where no oven is on for longer than this, the drawing begins anew.
     private const int LongestPauseMin = 90;

@@ -48,17 +48,20 @@ internal static class PlanEndpoints
             plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin)));
     }
 
-    private static TaskAnswer Task(DayBook book, PlannedDay plan, DayTask task) => new(
+    private static TaskAnswer Task(DayBook book, PlannedDay plan, DayTask task) =>
+        Task(book, task, plan.Lots.FirstOrDefault(lot => lot.Id == task.LotId));
+
+    private static TaskAnswer Task(DayBook book, DayTask task, Lot? lot) => new(
         task.Id,
         task.Name,
-        task.About,
+        lot is null ? task.About : $"{task.About}, for {book.Clock.At(lot.PickUpMin).Clock}",
         Word(task.Station),
         Word(task.Kind),
         book.Clock.At(task.StartMin),
         book.Clock.At(task.EndMin),
         task.EndMin - task.StartMin,
         task.Pies,
-        task.Celsius ?? plan.Lots.First(lot => lot.Id == task.LotId).Product.Process.Steps.First(step => step.Id == task.StepId).Stages[0].TempC,
+        task.Celsius ?? lot!.Product.Process.Steps.First(step => step.Id == task.StepId).Stages[0].TempC,
         task.ReadyWhen,
         task.Caution);
 

@@ -28,9 +28,7 @@ internal static class FillingEndpoints
         var product = lots[0].Product;
         var scaled = lots.Select(lot => (Lot: lot, Scaled: Scaling.Scale(product, lot.Pan, lot.Count))).ToArray();
         var exact = product.Filling.Lines.Select((_, index) => scaled.Sum(one => one.Scaled.Filling[index].Total.Grams)).ToArray();
-        // The scale for spices shows tenths of a gram; everything else is weighed in whole grams.
-        var step = exact.Any(grams => grams < 20) ? 0.1 : 1;
-        var weighed = SharedRounding.Round(exact, step);
+        double[] weighed = [.. exact.Select(grams => ScaleReading.GramsOf(Mass.FromGrams(grams)))];
         return new FillingAnswer(
             product.Id,
             product.Name,

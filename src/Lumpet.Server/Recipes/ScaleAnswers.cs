@@ -31,9 +31,9 @@ internal static class ScaleAnswers
             Math.Round(doughLines.Sum(line => line.TotalGrams) / 1000, 2),
             new FillingScaleAnswer(
                 Math.Round(filling.Factor, 4),
-                Math.Round(filling.Written.Millilitres),
-                Math.Round(filling.Room.Millilitres),
-                Math.Round(filling.Lined.LevelVolume.Millilitres),
+                Math.Round(filling.Written.Millilitres, 1),
+                Math.Round(filling.Room.Millilitres, 1),
+                Math.Round(filling.Lined.LevelVolume.Millilitres, 1),
                 Math.Round(filling.LevelShare * 100),
                 product.Filling.PackedDensity.GramsPerMillilitre,
                 Math.Round(scaled.FillingPerPie.Grams),
@@ -49,7 +49,7 @@ internal static class ScaleAnswers
             new DoughScaleAnswer(
                 dough.Name,
                 Math.Round(scaled.DoughFactor, 4),
-                Math.Round(scaled.DoughPerPie.Grams),
+                Math.Round(scaled.DoughPerPie.Grams, 1),
                 dough.Density.GramsPerMillilitre,
                 product.Crust.Thickness.Millimetres,
                 Math.Round(product.Crust.TrimShare * 100, 1),
@@ -74,23 +74,20 @@ internal static class ScaleAnswers
 
     private static LineAnswer[] Lines(IReadOnlyList<ScaledLine> lines)
     {
-        if (lines.Count == 0) return [];
-        // Spices and salt are weighed to tenths of a gram; where they matter, so is the rest of the formula.
-        var totals = SharedRounding.Round([.. lines.Select(line => line.Total.Grams)], lines.Any(line => line.Total.Grams < 20) ? 0.1 : 1);
         var perPie = SharedRounding.Round([.. lines.Select(line => line.PerPie.Grams)], 0.1);
         return [.. lines.Select((line, index) => new LineAnswer(
             line.Line.Ingredient.Name,
             line.Line.Preparation,
             line.Line.Amount.Grams,
             perPie[index],
-            totals[index],
+            ScaleReading.GramsOf(line.Total),
             line.Line.Yield.Share < 1 ? Math.Round(line.ToBuy.Grams) : null,
             Percent(line.Line.Yield)))];
     }
 
     private static PieceAnswer Piece(DoughPiece piece)
     {
-        var grams = SharedRounding.Round([piece.Mass.Grams, piece.Trim.Grams], 1);
+        var grams = SharedRounding.Round([piece.Mass.Grams, piece.Trim.Grams], 0.1);
         return new PieceAnswer(
             piece.Name,
             Centimetres(piece.Diameter),
@@ -98,9 +95,9 @@ internal static class ScaleAnswers
             Math.Round(piece.Diameter.Centimetres * Math.Sqrt(piece.Disc / piece.Mass), 1),
             [.. piece.Strips.Take(piece.Strips.Count / 2).Select(Centimetres)],
             piece.StripWidth.Centimetres,
-            Math.Round(piece.Area.SquareCentimetres),
+            Math.Round(piece.Area.SquareCentimetres, 1),
             grams[0],
-            grams[0] + grams[1],
+            Math.Round(grams[0] + grams[1], 1),
             grams[1]);
     }
 

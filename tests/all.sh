@@ -1,0 +1,102 @@
+#!/usr/bin/env bash
+# Every check of the project: formats, linters, builds, core, store, server and browser. It goes on after a failure, so
+# that one run names them all, and ends with one line: N passed, N failed.
+set -uo pipefail
+root="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
+export DOTNET_NOLOGO=1 DOTNET_CLI_TELEMETRY_OPTOUT=1
+export HOME="${HOME:-$root/.lumpet/home}"
+mkdir -p "$HOME"
+passed=0
+failed=0
+log="$(mktemp -d)"
+trap 'rm -rf "$log"' EXIT
+
+say() { printf '\n== %s\n' "$*"; }
+
+# A check that passes or fails as one.
+check() {
+  local name="$1"
+  shift
+  say "$name"
+  if (cd "$root" && "$@"); then passed=$((passed + 1)); else failed=$((failed + 1)); echo "FAILED: $name"; fi
+}
+
+need_chromium() {
+  command -v chromium >/dev/null && return
+  say "installing Chromium"
+  apt-get update -qq && apt-get install -y -qq chromium >"$log/apt" 2>&1 || { tail -5 "$log/apt"; return 1; }
+}
+
+# A test runner that counts its own tests; its closing counts are added up.
+count_dotnet() {
+  say "$1"
+  dotnet test "$root/tests/$1" -c Release --no-build --logger "console;verbosity=normal" >"$log/$1" 2>&1
+  local status=$?
+  local good bad
+  good="$(grep -cE '^ +Passed ' "$log/$1")"
+  bad="$(grep -cE '^ +Failed ' "$log/$1")"
+  if [ "$status" -ne 0 ] || [ "$((good + bad))" -eq 0 ]; then
+    grep -vE '^ +Passed ' "$log/$1" | tail -60
+    [ "$bad" -gt 0 ] || bad=1
+  fi
+  echo "$good passed, $bad failed in $1"
+  passed=$((passed + good))
+  failed=$((failed + bad))
+}
+
+count_browser() {
+  say "browser"
+  (cd "$root/tests/browser" && npx playwright test --reporter=json >"$log/browser.json" 2>"$log/browser.err")
+  local counts
+  counts="$(node -e '
+    const report = JSON.parse(require("fs").readFileSync(process.argv[1], "utf8"))
+    const walk = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(walk)]
+    const specs = report.suites.flatMap(walk)
+    for (const spec of specs.filter((one) => !one.ok)) {
+      console.error(`  ${spec.file}: ${spec.title}`)
+      for (const test of spec.tests) for (const result of test.results) console.error((result.errors ?? []).map((error) => error.message).join("\n"))
+    }
+    for (const error of report.errors ?? []) console.error(error.message)
+    console.log(specs.filter((one) => one.ok).length, specs.filter((one) => !one.ok).length + (report.errors ?? []).length)
+  ' "$log/browser.json")" || counts="0 1"
+  [ "$counts" = "0 0" ] && counts="0 1"
+  [ "${counts% *}" -gt 0 ] || tail -20 "$log/browser.err"
+  echo "${counts% *} passed, ${counts#* } failed in the browser"
+  passed=$((passed + ${counts% *}))
+  failed=$((failed + ${counts#* }))
+}
+
+install() {
+  local folder="$root/$1" mark="$root/$1/node_modules/.lumpet-lock"
+  cmp -s "$folder/package-lock.json" "$mark" && return
+  (cd "$folder" && PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm ci --no-audit --no-fund --loglevel=error) && cp "$folder/package-lock.json" "$mark"
+}
+
+# The contract and its types are made by the build; what is committed must be what comes out.
+contract_is_current() {
+  cp web/src/api/schema.d.ts "$log/schema.d.ts"
+  (cd web && npm run --silent types >/dev/null) || return 1
+  cmp "$log/schema.d.ts" web/src/api/schema.d.ts || { echo "web/src/api/schema.d.ts is not what the server's contract gives; run 'npm run types' in web/ and commit it."; return 1; }
+  cmp "$log/openapi.json" web/openapi.json || { echo "web/openapi.json is not what the server gives; commit it as built."; return 1; }
+}
+
+check "packages of the front end" install web
+check "packages of the browser tests" install tests/browser
+check "Chromium" need_chromium
+cp "$root/web/openapi.json" "$log/openapi.json"
+check "locked restore" dotnet restore Lumpet.slnx --locked-mode --verbosity quiet
+check "build, with warnings as errors" dotnet build Lumpet.slnx -c Release --no-restore --verbosity quiet
+check "C# format" dotnet format Lumpet.slnx --no-restore --verify-no-changes --verbosity quiet
+check "contract" contract_is_current
+check "web format" npm --prefix web run --silent format
+check "web lint" npm --prefix web run --silent lint
+check "web types" npm --prefix web run --silent check
+check "web build" npm --prefix web run --silent build -- --logLevel warn
+count_dotnet Lumpet.Core.Tests
+count_dotnet Lumpet.Store.Tests
+count_dotnet Lumpet.Server.Tests
+count_browser
+
+echo
+echo "$passed passed, $failed failed"
+[ "$failed" -eq 0 ]

@@ -1,0 +1,131 @@
+<script lang="ts">
+  import { today } from './day.svelte'
+  import { colourOf } from './temperature'
+
+  const plan = $derived(today.plan)
+  const from = $derived(plan?.ribbon[0]?.start.min ?? 0)
+  const last = $derived(plan?.ribbon.at(-1)?.end.min ?? 1)
+  const to = $derived(Math.max(last, ...(plan?.waves.map((wave) => wave.pickUp.min) ?? [0])) + 20)
+  let width = $state(1000)
+
+  const at = (minute: number) => ((minute - from) / (to - from)) * 100
+  const wideEnough = (start: number, end: number, words: string) =>
+    ((end - start) / (to - from)) * width > words.length * 7.5 + 18
+  /** Neighbouring stretches of one phase share a label, which ends before the next pick-up's box. */
+  const phases = $derived.by(() => {
+    const joined: { name: string; start: number; end: number }[] = []
+    for (const stretch of plan?.ribbon ?? []) {
+      const last = joined.at(-1)
+      if (last && last.name === stretch.phase && last.end === stretch.start.min) last.end = stretch.end.min
+      else joined.push({ name: stretch.phase, start: stretch.start.min, end: stretch.end.min })
+    }
+    const boxes = plan?.waves.map((wave) => wave.pickUp.min - 15) ?? []
+    return joined.map((phase) => ({
+      ...phase,
+      end: Math.min(phase.end, ...boxes.filter((box) => box > phase.start - 15)),
+    }))
+  })
+  const label = $derived(
+    plan
+      ? `The day from ${plan.ribbon[0]?.start.day} ${plan.ribbon[0]?.start.clock}; pick-ups at ${plan.waves.map((wave) => wave.pickUp.clock).join(', ')}`
+      : '',
+  )
+</script>
+
+{#if plan && plan.ribbon.length > 0}
+  <div class="strip" role="img" aria-label={label} bind:clientWidth={width}>
+    <div class="bar">
+      {#each plan.ribbon as stretch (stretch.start.min)}
+        <div
+          class="stretch"
+          style:left="{at(stretch.start.min)}%"
+          style:width="{at(stretch.end.min) - at(stretch.start.min)}%"
+          style:background={colourOf(stretch.celsius)}
+          title="{stretch.phase}, {stretch.start.day} {stretch.start.clock} to {stretch.end.clock}"
+        ></div>
+      {/each}
+      {#each phases as phase (phase.start)}
+        {#if wideEnough(phase.start, phase.end, phase.name)}
+          <span class="tag" style:left="calc({at(phase.start)}% + 5px)">{phase.name}</span>
+        {/if}
+      {/each}
+      {#each plan.waves as wave (wave.pickUp.min)}
+        <svg class="box" style:left="{at(wave.pickUp.min)}%" viewBox="0 0 20 18" aria-hidden="true">
+          <rect x="2" y="5" width="16" height="12" /><rect x="0.8" y="1.5" width="18.4" height="4" />
+        </svg>
+      {/each}
+      {#if plan.now}<div class="now" style:left="{at(plan.now.min)}%"></div>{/if}
+    </div>
+    <div class="clocks">
+      <span style:left="0">{plan.ribbon[0]?.start.day} {plan.ribbon[0]?.start.clock}</span>
+      {#each plan.waves as wave, index (wave.pickUp.min)}
+        {#if index === 0 || at(wave.pickUp.min) - at(plan.waves[index - 1]?.pickUp.min ?? 0) > 4}
+          <span class="pickup" style:left="{at(wave.pickUp.min)}%">{wave.pickUp.clock}</span>
+        {/if}
+      {/each}
+    </div>
+  </div>
+{/if}
+
+<style>
+  .strip {
+    margin-top: 0.75rem;
+  }
+
+  .bar {
+    position: relative;
+    height: 22px;
+    background: var(--color-base-200);
+    border-radius: 3px;
+  }
+
+  .stretch {
+    position: absolute;
+    inset-block: 0;
+    outline: 1px solid rgb(42 29 23 / 12%);
+    outline-offset: -1px;
+  }
+
+  .tag {
+    position: absolute;
+    top: 3px;
+    font-size: 12px;
+    font-weight: 600;
+  }
+
+  .box {
+    position: absolute;
+    top: 1px;
+    width: 20px;
+    margin-left: -10px;
+    fill: var(--color-paper);
+    stroke: var(--color-base-content);
+    stroke-width: 1.6;
+  }
+
+  .now {
+    position: absolute;
+    top: -4px;
+    bottom: -4px;
+    width: 2px;
+    background: var(--color-base-content);
+  }
+
+  .clocks {
+    position: relative;
+    height: 18px;
+    font-size: 12px;
+    color: var(--color-soft);
+  }
+
+  .clocks span {
+    position: absolute;
+    white-space: nowrap;
+  }
+
+  .pickup {
+    transform: translateX(-50%);
+    color: var(--color-base-content);
+    font-weight: 600;
+  }
+</style>

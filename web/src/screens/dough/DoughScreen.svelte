@@ -1,0 +1,97 @@
+<script lang="ts">
+  import { untrack } from 'svelte'
+  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { duration, grams, kilograms } from '../../parts/amounts'
+  import { today } from '../../parts/day.svelte'
+  import DayWord from '../../parts/DayWord.svelte'
+  import FailureNote from '../../parts/FailureNote.svelte'
+
+  interface Props {
+    params?: { day?: string }
+  }
+  const { params }: Props = $props()
+  let answer = $state<Schemas['DoughAnswer']>()
+  let failure = $state<Failure>()
+
+  $effect(() => {
+    const day = params?.day
+    untrack(() => show(day))
+  })
+
+  async function show(day: string | undefined) {
+    await today.show(day)
+    const outcome = await ask(api.GET('/api/dough/{day}', { params: { path: { day: today.day } } }))
+    failure = outcome.failure
+    if (outcome.data) answer = outcome.data
+  }
+</script>
+
+<svelte:head><title>Dough · Lumpet</title></svelte:head>
+<FailureNote {failure} />
+{#if answer}
+  <h1 class="sentence">
+    {#if answer.count === 0}
+      No dough is needed for <DayWord day={today.day} place="dough" name={answer.dayName} />.
+    {:else}
+      {answer.count}
+      {answer.count === 1 ? 'batch' : 'batches'} of dough, {kilograms(answer.kilograms)} in all, for <DayWord
+        day={today.day}
+        place="dough"
+        name={answer.dayName}
+      />; the first is mixed at {answer.batches[0]?.mixStart.day}
+      {answer.batches[0]?.mixStart.clock}.
+    {/if}
+  </h1>
+  <p class="small">{answer.mixer} Weights are rounded once, to whole grams, so that they add up to the batch.</p>
+  {#each answer.batches as batch (`${batch.dough} ${batch.number}`)}
+    <section class="border-line mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[15rem_1fr_1fr]">
+      <div>
+        <h2>{batch.name}{batch.of > 1 ? `, batch ${batch.number} of ${batch.of}` : ''}</h2>
+        <p><span class="weight">{batch.mixStart.clock}</span> mix ({batch.mixStart.day})</p>
+        <p><span class="weight">{batch.mixEnd.clock}</span> into the cold</p>
+        <p><span class="weight">{batch.needed.clock}</span> first disc rolled ({batch.needed.day})</p>
+        <p class="small">Rests {duration(batch.restMin)}; {duration(batch.restLeast)} at least.</p>
+        <p class="small">Ready when: {batch.readyWhen}.</p>
+        {#if batch.caution}<p class="small"><b>Caution:</b> {batch.caution}</p>{/if}
+      </div>
+      <table>
+        <caption class="small text-left">Weigh</caption>
+        <tbody>
+          {#each batch.lines as line (line.name)}
+            <tr class="border-line border-t">
+              <th scope="row" class="py-1 text-left font-normal"
+                >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
+              >
+              <td class="small px-4 text-right">{line.percent.toFixed(1)} %</td>
+              <td class="weight text-right">{grams(line.grams)}</td>
+            </tr>
+          {/each}
+          <tr class="border-soft border-t">
+            <th scope="row" class="py-1 text-left font-normal">Batch</th>
+            <td></td>
+            <td class="weight text-right">{grams(batch.grams)}</td>
+          </tr>
+        </tbody>
+      </table>
+      <table>
+        <caption class="small text-left">Divide into discs</caption>
+        <tbody>
+          {#each batch.discs as disc, index (index)}
+            <tr class="border-line border-t">
+              <td class="weight pr-3 text-right">{disc.count} ×</td>
+              <td class="weight text-right">{grams(disc.grams)}</td>
+              <th scope="row" class="py-1 pl-4 text-left font-normal">{disc.label}</th>
+            </tr>
+          {/each}
+          <tr class="border-soft border-t">
+            <td class="small py-1" colspan="3">
+              {grams(batch.inDiscs)} in discs, {grams(batch.inBowl)} stays in the bowl{batch.surplus > 0
+                ? `, ${grams(batch.surplus)} over: the mixer's smallest batch is more than is needed; it keeps a few days in the fridge`
+                : ''}.
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  {/each}
+{/if}

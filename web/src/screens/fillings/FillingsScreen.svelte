@@ -1,0 +1,82 @@
+<script lang="ts">
+  import { untrack } from 'svelte'
+  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { grams, kilograms } from '../../parts/amounts'
+  import { today } from '../../parts/day.svelte'
+  import DayWord from '../../parts/DayWord.svelte'
+  import FailureNote from '../../parts/FailureNote.svelte'
+
+  interface Props {
+    params?: { day?: string }
+  }
+  const { params }: Props = $props()
+  let answer = $state<Schemas['FillingsAnswer']>()
+  let failure = $state<Failure>()
+
+  $effect(() => {
+    const day = params?.day
+    untrack(() => show(day))
+  })
+
+  async function show(day: string | undefined) {
+    await today.show(day)
+    const outcome = await ask(api.GET('/api/fillings/{day}', { params: { path: { day: today.day } } }))
+    failure = outcome.failure
+    if (outcome.data) answer = outcome.data
+  }
+</script>
+
+<svelte:head><title>Fillings · Lumpet</title></svelte:head>
+<FailureNote {failure} />
+{#if answer}
+  <h1 class="sentence">
+    {#if answer.fillings.length === 0}
+      No filling is needed for <DayWord day={today.day} place="fillings" name={answer.dayName} />.
+    {:else}
+      {kilograms(answer.kilograms)} of filling for <DayWord day={today.day} place="fillings" name={answer.dayName} />:
+      {answer.fillings.map((filling) => `${kilograms(filling.grams / 1000)} ${filling.name.toLowerCase()}`).join(', ')}.
+    {/if}
+  </h1>
+  {#each answer.fillings as filling (filling.product)}
+    <section class="border-line mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[1fr_24rem]">
+      <div>
+        <h2>{filling.name}</h2>
+        <table class="w-full">
+          <tbody>
+            {#each filling.lines as line (line.name + line.preparation)}
+              <tr class="border-line border-t">
+                <th scope="row" class="py-1 text-left font-normal"
+                  >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
+                >
+                <td class="weight text-right">{grams(line.grams)}</td>
+                <td class="small w-64 pl-4">
+                  {#if line.toBuyGrams !== null}buy {grams(line.toBuyGrams)}: {line.yieldPercent} % is left{/if}
+                </td>
+              </tr>
+            {/each}
+            <tr class="border-soft border-t">
+              <th scope="row" class="py-1 text-left font-normal">In all</th>
+              <td class="weight text-right">{grams(filling.grams)}</td>
+              <td></td>
+            </tr>
+          </tbody>
+        </table>
+        <p class="small mt-1">
+          Contains {filling.allergens.join(', ')}. Made where nuts, egg, milk, wheat, soy and sesame are handled.
+        </p>
+      </div>
+      <div>
+        <h2>Goes into</h2>
+        <ul>
+          {#each filling.lots as lot, index (index)}
+            <li class="border-line border-t py-1">
+              <span class="weight">{lot.count} × {grams(lot.gramsPerPie)}</span>
+              <span>{lot.pan}, for {lot.pickUp.clock}</span>
+              <span class="small block">{lot.factor.toFixed(4)} times the recipe as written</span>
+            </li>
+          {/each}
+        </ul>
+      </div>
+    </section>
+  {/each}
+{/if}

@@ -1,0 +1,98 @@
+<script lang="ts">
+  import { untrack } from 'svelte'
+  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { bakery } from '../../parts/bakery.svelte'
+
+  interface Props {
+    day: string
+    /** The order to change; without one, a new order is added. */
+    order?: Schemas['OrderAnswer']
+    ondone: (words: string) => void
+    oncancel: () => void
+  }
+  const { day, order, ondone, oncancel }: Props = $props()
+
+  const products = bakery.current?.products ?? []
+  const key = crypto.randomUUID()
+  const first = untrack(() => ({ order, day }))
+  let product = $state(first.order?.product ?? products[0]?.id ?? '')
+  let pan = $state(first.order?.pan ?? products[0]?.referencePan ?? '')
+  let count = $state<number | null>(first.order?.count ?? null)
+  let date = $state(first.order?.pickUp.slice(0, 10) ?? first.day)
+  let time = $state(first.order?.pickUp.slice(11) ?? '09:00')
+  let name = $state(first.order?.for ?? '')
+  let failure = $state<Failure>()
+  let isSending = $state(false)
+
+  const pans = $derived(products.find((one) => one.id === product)?.pans ?? [])
+  const id = $props.id()
+  const faultOf = (field: string) => failure?.fields[field]?.join(' ')
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault()
+    if (isSending) return
+    isSending = true
+    const body = { product, pan, count, pickUp: `${date}T${time}`, for: name }
+    const outcome = order
+      ? await ask(
+          api.PUT('/api/orders/{id}', {
+            params: { path: { id: order.id }, header: { 'If-Match': `"${order.version}"` } },
+            body,
+          }),
+        )
+      : await ask(api.POST('/api/orders', { params: { header: { 'Idempotency-Key': key } }, body }))
+    isSending = false
+    failure = outcome.failure
+    if (outcome.data)
+      ondone(`${outcome.data.count} ${outcome.data.productName}, ${outcome.data.panName}, ${outcome.data.clock}`)
+  }
+</script>
+
+{#snippet fault(field: string)}
+  {#if faultOf(field)}<span class="block max-w-64 font-bold" id="{id}-{field}" role="alert">{faultOf(field)}</span>{/if}
+{/snippet}
+
+<form class="border-line my-2 flex flex-wrap items-start gap-3 border-y py-3" onsubmit={save} novalidate>
+  <label
+    ><span class="small block">Pies</span>
+    <input
+      class="field w-24"
+      type="number"
+      min="1"
+      max="2000"
+      bind:value={count}
+      aria-invalid={!!faultOf('count')}
+      aria-describedby="{id}-count"
+    />{@render fault('count')}</label
+  >
+  <label
+    ><span class="small block">Product</span>
+    <select class="field" bind:value={product} aria-describedby="{id}-product">
+      {#each products as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+    </select>{@render fault('product')}</label
+  >
+  <label
+    ><span class="small block">Pan</span>
+    <select class="field" bind:value={pan} aria-describedby="{id}-pan">
+      {#each pans as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+    </select>{@render fault('pan')}</label
+  >
+  <label
+    ><span class="small block">Pick-up day</span>
+    <input class="field" type="date" bind:value={date} aria-describedby="{id}-pickUp" />{@render fault('pickUp')}</label
+  >
+  <label><span class="small block">At</span> <input class="field" type="time" bind:value={time} /></label>
+  <label class="grow"
+    ><span class="small block">For</span>
+    <input class="field w-full" bind:value={name} maxlength="80" aria-describedby="{id}-for" />{@render fault(
+      'for',
+    )}</label
+  >
+  <div class="flex gap-2 pt-5">
+    <button class="press press-main" type="submit">{order ? 'Save' : 'Add'}</button>
+    <button class="press" type="button" onclick={oncancel}>Cancel</button>
+  </div>
+  {#if failure && Object.keys(failure.fields).length === 0}
+    <p class="w-full font-bold" role="alert">{failure.title}</p>
+  {/if}
+</form>

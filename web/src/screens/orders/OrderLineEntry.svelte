@@ -1,0 +1,113 @@
+<script lang="ts">
+  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import FailureNote from '../../parts/FailureNote.svelte'
+
+  interface Props {
+    /** The day meant where the line names none. */
+    day: string
+    /** Whether the form for the same is open below. */
+    isFormOpen: boolean
+    onform: () => void
+    onadded: (words: string) => void
+  }
+  const { day, isFormOpen, onform, onadded }: Props = $props()
+
+  let line = $state('')
+  let understood = $state<Schemas['UnderstoodAnswer']>()
+  let failure = $state<Failure>()
+  let isSaying = $state(false)
+  let isSending = $state(false)
+  let asked = 0
+  // One key for one order, however often it is sent; a new one once it is taken.
+  let key = crypto.randomUUID() as string
+
+  const names: Record<string, string> = {
+    count: 'how many',
+    product: 'of what',
+    pan: 'in which pan',
+    day: 'which day',
+    time: 'when',
+    for: 'for whom',
+  }
+
+  async function read() {
+    isSaying = false
+    failure = undefined
+    const mine = ++asked
+    if (!line.trim()) {
+      understood = undefined
+      return
+    }
+    const { data } = await ask(api.POST('/api/orders/read', { body: { line, day } }))
+    if (data && mine === asked) understood = data
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault()
+    isSaying = true
+    if (!line.trim() || isSending) return
+    isSending = true
+    const { data, failure: refused } = await ask(
+      api.POST('/api/orders/typed', { params: { header: { 'Idempotency-Key': key } }, body: { line, day } }),
+    )
+    isSending = false
+    if (data) {
+      key = crypto.randomUUID()
+      line = ''
+      understood = undefined
+      isSaying = false
+      onadded(`${data.count} ${data.productName}, ${data.panName}, ${data.clock}${data.for ? `, ${data.for}` : ''}`)
+    } else if (refused && Object.keys(refused.fields).length === 0) failure = refused
+    else if (refused) {
+      understood = {
+        parts: understood?.parts ?? [],
+        faults: Object.entries(refused.fields).flatMap(([field, messages]) =>
+          messages.map((message) => ({ field, message })),
+        ),
+        isComplete: false,
+      }
+    }
+  }
+</script>
+
+<form class="mt-4 flex flex-wrap items-start gap-3" onsubmit={add} novalidate>
+  <div class="min-w-64 grow">
+    <div class="flex justify-between">
+      <label class="small" for="order-line"
+        >A new order, on one line: how many, of what, @ pan, day, time, for whom</label
+      >
+      <button class="link small" type="button" onclick={onform} aria-expanded={isFormOpen}>
+        {isFormOpen ? 'Close the form' : 'Fill in a form instead'}
+      </button>
+    </div>
+    <input
+      id="order-line"
+      class="field w-full text-lg"
+      placeholder="24 pear @ 23 sat 9:00 kiosk"
+      autocomplete="off"
+      spellcheck="false"
+      bind:value={line}
+      oninput={read}
+      aria-describedby="order-line-understood"
+      aria-invalid={isSaying && understood?.isComplete === false}
+    />
+  </div>
+  <button class="press press-main mt-6" type="submit">Add</button>
+</form>
+<div id="order-line-understood" class="mt-2 min-h-12" aria-live="polite">
+  {#if understood}
+    <dl class="flex flex-wrap gap-x-6 gap-y-1">
+      {#each understood.parts as part (part.field)}
+        <div>
+          <dt class="small">{names[part.field]}</dt>
+          <dd class="font-bold">{part.meaning}</dd>
+        </div>
+      {/each}
+      {#if understood.isComplete}<div class="small self-end">Press Enter to add it.</div>{/if}
+    </dl>
+    {#each understood.faults as fault (fault.field + fault.message)}
+      <p class:font-bold={isSaying} role={isSaying ? 'alert' : undefined}>{fault.message}</p>
+    {/each}
+  {/if}
+</div>
+<FailureNote {failure} />

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import type { Schemas } from '../../api/client'
+  import { grams } from '../../parts/amounts'
+
+  interface Props {
+    title: string
+    /** What the first column is. */
+    note: string
+    lines: Schemas['LineAnswer'][]
+    /** By which the written amounts are multiplied for one pie; a dough's formula gives proportions only. */
+    factor?: number
+    count: number
+    foot?: string
+  }
+  const { title, note, lines, factor, count, foot }: Props = $props()
+  const sum = (pick: (line: Schemas['LineAnswer']) => number) => lines.reduce((total, line) => total + pick(line), 0)
+  const tidy = (value: number) => Math.round(value * 10) / 10
+</script>
+
+<section class="mt-6">
+  <h2>{title}</h2>
+  <div class="overflow-x-auto">
+    <table class="w-full">
+      <thead class="small">
+        <tr>
+          <td></td>
+          <th class="px-3 text-right font-normal" scope="col">{note}</th>
+          <th class="px-3 text-right font-normal" scope="col">a pie</th>
+          <th class="text-right font-normal" scope="col">weigh for {count}</th>
+          <td class="w-52"></td>
+        </tr>
+      </thead>
+      <tbody>
+        {#each lines as line (line.name + line.preparation)}
+          <tr class="border-line border-t">
+            <th scope="row" class="py-1 text-left font-normal"
+              >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
+            >
+            <td class="px-3 text-right">{grams(line.writtenGrams)}</td>
+            <td class="px-3 text-right">{line.perPieGrams.toFixed(1)} g</td>
+            <td class="weight text-right">{grams(line.totalGrams)}</td>
+            <td class="small pl-3">
+              {#if line.toBuyGrams !== null}buy {grams(line.toBuyGrams)}: {line.yieldPercent} % is left{/if}
+            </td>
+          </tr>
+        {/each}
+        <tr class="border-soft border-t">
+          <th scope="row" class="py-1 text-left font-normal">In all</th>
+          <td class="px-3 text-right">{grams(tidy(sum((line) => line.writtenGrams)))}</td>
+          <td class="px-3 text-right">{tidy(sum((line) => line.perPieGrams)).toFixed(1)} g</td>
+          <td class="weight text-right">{grams(tidy(sum((line) => line.totalGrams)))}</td>
+          <td class="small pl-3">{factor ? `× ${factor.toFixed(4)} a pie` : ''}</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+  {#if foot}<p class="small">{foot}</p>{/if}
+</section>

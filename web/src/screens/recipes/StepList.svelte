@@ -1,0 +1,35 @@
+<script lang="ts">
+  import type { Schemas } from '../../api/client'
+  import { colourOf } from '../../parts/temperature'
+
+  interface Props {
+    steps: Schemas['StepAnswer'][]
+  }
+  const { steps }: Props = $props()
+</script>
+
+<section class="border-line mt-8 border-t pt-4" aria-label="Steps">
+  <h2>Steps, after the dough has rested</h2>
+  <ol class="mt-1">
+    {#each steps as step (step.name)}
+      <li class="border-line grid grid-cols-[14px_1fr] gap-x-3 border-t py-1.5">
+        <span class="heat" style:background={colourOf(step.celsius)} title="{step.celsius} °C"></span>
+        <span>
+          <strong>{step.name}</strong> <span class="small">{step.station}, {step.time}</span>
+          {#if step.readyWhen}<span class="small block">Ready when: {step.readyWhen}</span>{/if}
+          {#if step.caution}<span class="small block"><b>Caution:</b> {step.caution}</span>{/if}
+        </span>
+      </li>
+    {/each}
+  </ol>
+</section>
+
+<style>
+  .heat {
+    width: 14px;
+    height: 14px;
+    margin-top: 5px;
+    border-radius: 3px;
+    border: 1px solid rgb(42 29 23 / 45%);
+  }
+</style>
