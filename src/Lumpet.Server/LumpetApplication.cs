@@ -28,6 +28,7 @@ internal static class LumpetApplication
         builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<TimeProvider>()));
         builder.Services.AddSingleton<PlanShelf>();
         builder.Services.AddSingleton<BakeryClock>();
+        if (!IsGeneratingContract) builder.Services.AddHostedService<PlanWarmer>();
         builder.Services.AddProblemDetails();
         builder.Services.AddExceptionHandler<FaultHandler>();
         builder.Services.AddOpenApi("v1");

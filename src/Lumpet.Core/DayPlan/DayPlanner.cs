@@ -16,6 +16,9 @@ public static class DayPlanner
     // Few are needed in practice; a bound keeps a hopeless day from planning for ever.
     private const int MostRounds = 8;
 
+    // A day of this many trays gets the whole effort; a larger one less, so that an answer comes while one waits.
+    private const int TraysForWholeEffort = 40;
+
     // While releases are still being found, the standard orders are enough.
     private const int EffortWhileLoosening = 6;
 
@@ -30,6 +33,8 @@ public static class DayPlanner
         foreach (var work in works)
             foreach (var node in work.Graph.Bakes) work.ReleaseFrom(node, 0, snapshot.HorizonMin);
 
+        var trays = works.Sum(work => work.Lot.Trays.Count * work.Graph.Bakes.Count);
+        effort = Math.Max(2, Math.Min(effort, effort * TraysForWholeEffort / Math.Max(1, trays)));
         DayAttempt? best = null;
         for (var round = 0; round < MostRounds; round++)
         {

@@ -39,6 +39,6 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
 
         return exception.StatusCode == StatusCodes.Status413PayloadTooLarge
             ? ("body", "The request is too large.")
-            : ("request", exception.Message);
+            : ("body", "A JSON body is required here.");
     }
 }

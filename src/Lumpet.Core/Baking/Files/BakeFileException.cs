@@ -22,7 +22,7 @@ public sealed class BakeFileException : Exception
 
     /// <summary>An exception that lists faults, each naming its field.</summary>
     public BakeFileException(IReadOnlyList<BakeFileFault> faults)
-        : base(string.Join(Environment.NewLine, faults.Select(fault => $"{fault.Field}: {fault.Message}"))) => Faults = faults;
+        : base(string.Join("\n", faults.Select(fault => $"{fault.Field}: {fault.Message}"))) => Faults = faults;
 
     /// <summary>What is wrong, in the order of the file.</summary>
     public IReadOnlyList<BakeFileFault> Faults { get; } = [];

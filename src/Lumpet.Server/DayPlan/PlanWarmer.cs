@@ -1,0 +1,29 @@
+using Lumpet.Server.Bakery;
+using Lumpet.Store;
+using Lumpet.Store.Bakery;
+using Lumpet.Store.Orders;
+
+namespace Lumpet.Server.DayPlan;
+
+/// <summary>Plans the next day once after the start, so that the first person to look does not wait for it.</summary>
+internal sealed class PlanWarmer(Database database, PlanShelf shelf, BakeryClock clock, ILogger<PlanWarmer> log) : BackgroundService
+{
+    /// <inheritdoc/>
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        // The server starts to listen first.
+        await Task.Yield();
+        try
+        {
+            using var connection = database.Open();
+            if (BakeryStore.Find(connection) is not { } bakery) return;
+            var days = OrderStore.Days(connection, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)));
+            if (days.Count > 0 && DayBook.Open(connection, days[0].Day) is { } book) shelf.Plan(book);
+        }
+        catch (Exception exception) when (exception is InvalidOperationException or ArgumentException or Microsoft.Data.Sqlite.SqliteException)
+        {
+            // Whoever looks at the plan is told; here it is only a head start.
+            log.LogWarning(exception, "The next day could not be planned ahead");
+        }
+    }
+}

@@ -1,0 +1,32 @@
+using CsCheck;
+using Lumpet.Core.Measures;
+using Xunit;
+
+namespace Lumpet.Core.Tests.Measures;
+
+public sealed class RoundingTests
+{
+    [Fact]
+    public void Parts_add_up_to_the_rounded_total_and_none_moves_by_a_whole_step() =>
+        Gen.Select(Gen.Double[0, 5000].Array[1, 12], Gen.OneOfConst(1.0, 0.1, 5.0)).Sample((parts, step) =>
+        {
+            var rounded = SharedRounding.Round(parts, step);
+            Assert.Equal(Math.Round(parts.Sum() / step, MidpointRounding.AwayFromZero) * step, rounded.Sum(), 6);
+            Assert.All(parts.Zip(rounded), pair => Assert.True(Math.Abs(pair.First - pair.Second) < step + 1e-6));
+        });
+
+    [Fact]
+    public void The_part_that_lost_most_gets_the_missing_gram() =>
+        Assert.Equal([33, 33, 34], SharedRounding.Round([33.2, 33.3, 33.5], 1));
+
+    [Fact]
+    public void What_is_on_a_step_already_stays_there() => Assert.Equal([0.3, 0.7], SharedRounding.Round([0.3, 0.7], 0.1));
+
+    [Theory]
+    [InlineData(1486.54, 1487)]
+    [InlineData(20.4, 20)]
+    [InlineData(19.96, 20)]
+    [InlineData(0.55, 0.6)]
+    public void A_scale_shows_whole_grams_and_tenths_of_a_spice(double grams, double shown) =>
+        Assert.Equal(shown, ScaleReading.GramsOf(Mass.FromGrams(grams)));
+}

@@ -1,0 +1,63 @@
+using System.Text.Json;
+using Xunit;
+
+namespace Lumpet.Server.Tests.Recipes;
+
+public sealed class RecipeEndpointTests(TestServer server) : IClassFixture<TestServer>
+{
+    private async Task<JsonElement> Scale(string id, object body) =>
+        (await server.Send(HttpMethod.Post, $"/api/recipes/{id}/scale", body)).Body;
+
+    [Fact]
+    public async Task Recipes_are_listed_with_their_allergens()
+    {
+        var recipes = await server.Get("/api/recipes");
+        Assert.Equal(["pear", "damson", "oat-custard"], recipes.EnumerateArray().Select(recipe => recipe.GetProperty("id").GetString()!));
+        Assert.Equal(["egg", "milk", "wheat"], recipes[0].GetProperty("allergens").EnumerateArray().Select(allergen => allergen.GetString()!));
+    }
+
+    [Fact]
+    public async Task What_is_shown_of_a_pie_can_be_checked_by_hand()
+    {
+        var answer = await Scale("pear", new { pan = "26", count = 24 });
+        var filling = answer.GetProperty("filling");
+        double Of(JsonElement element, string name) => element.GetProperty(name).GetDouble();
+        Assert.Equal(Of(filling, "factor"), Of(filling, "roomMl") / Of(filling, "writtenMl"), 0.0001);
+        Assert.All(answer.GetProperty("lines").EnumerateArray(), line =>
+        {
+            Assert.Equal(Of(line, "writtenGrams") * Of(filling, "factor"), Of(line, "perPieGrams"), 0.2);
+            Assert.Equal(Of(line, "perPieGrams") * 24, Of(line, "totalGrams"), 3.0);
+        });
+        Assert.All(answer.GetProperty("dough").GetProperty("pieces").EnumerateArray(), piece =>
+        {
+            Assert.Equal(Math.PI / 4 * Of(piece, "diameterCm") * Of(piece, "diameterCm"), Of(piece, "areaCm2"), 1.0);
+            Assert.Equal(Of(piece, "areaCm2") * 0.3 * 1.2, Of(piece, "pieceGrams"), 0.1);
+            Assert.Equal(Of(piece, "pieceGrams") / 0.88, Of(piece, "discGrams"), 0.2);
+        });
+        var cost = answer.GetProperty("cost");
+        Assert.Equal(Of(cost, "total"), cost.GetProperty("lines").EnumerateArray().Sum(line => Of(line, "cost")), 6);
+        Assert.Equal(Of(cost, "total"), cost.GetProperty("parts").EnumerateArray().Sum(part => Of(part, "cost")), 6);
+        Assert.Equal(Of(cost, "total") / Of(cost, "sellingPrice") * 100, Of(cost, "foodCostPercent"), 0.06);
+        // 1487 g of pears at 78 %, 23.40 for 12 kg.
+        var pears = cost.GetProperty("lines").EnumerateArray().Single(line => line.GetProperty("name").GetString() == "Pears, firm");
+        Assert.Equal(Of(pears, "amount") / 0.78 * 23.40 / 12000, Of(pears, "cost"), 0.001);
+    }
+
+    [Theory]
+    [InlineData("{\"pan\":\"26\",\"count\":0}", "count")]
+    [InlineData("{\"pan\":\"26\",\"count\":1000000000}", "count")]
+    [InlineData("{\"pan\":\"99\",\"count\":1}", "pan")]
+    [InlineData("{\"pan\":\"26\",\"count\":\"many\"}", "count")]
+    [InlineData("{\"pan\":26,\"count\":1}", "pan")]
+    [InlineData("{", "body")]
+    public async Task A_question_without_sense_names_its_field(string body, string field)
+    {
+        var (status, problem) = await server.Send(HttpMethod.Post, "/api/recipes/pear/scale", body);
+        Assert.Equal(400, status);
+        Assert.True(problem.GetProperty("errors").TryGetProperty(field, out _), problem.GetRawText());
+    }
+
+    [Fact]
+    public async Task An_unknown_product_is_not_found() =>
+        Assert.Equal(404, (await server.Send(HttpMethod.Post, "/api/recipes/mango/scale", new { })).Status);
+}

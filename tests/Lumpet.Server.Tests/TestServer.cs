@@ -1,0 +1,60 @@
+using System.Net.Http.Json;
+using System.Text.Json;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace Lumpet.Server.Tests;
+
+/// <summary>The real HTTP pipeline in memory, on a new demo database, with a clock that stands at nine on a Wednesday.</summary>
+public sealed class TestServer : WebApplicationFactory<Program>
+{
+    public const string Fair = "2026-11-26";
+
+    private readonly string folder = Directory.CreateTempSubdirectory("lumpet-server-test-").FullName;
+
+    /// <summary>Whether the demo bakery is put in.</summary>
+    public bool Demo { get; init; } = true;
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseSetting("Data", Path.Combine(folder, "bakery.db"));
+        builder.UseSetting("Demo", Demo.ToString());
+        builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(new StandingClock()));
+    }
+
+    protected override void Dispose(bool disposing)
+    {
+        base.Dispose(disposing);
+        SqliteConnection.ClearAllPools();
+        if (Directory.Exists(folder)) Directory.Delete(folder, recursive: true);
+    }
+
+    /// <summary>The JSON answer of a GET, which must succeed.</summary>
+    public async Task<JsonElement> Get(string path)
+    {
+        using var client = CreateClient();
+        return await client.GetFromJsonAsync<JsonElement>(path);
+    }
+
+    /// <summary>Sends a body and answers status and JSON.</summary>
+    public async Task<(int Status, JsonElement Body)> Send(HttpMethod method, string path, object? body, params (string Name, string Value)[] headers)
+    {
+        using var client = CreateClient();
+        using var request = new HttpRequestMessage(method, path);
+        if (body is not null) request.Content = body is string raw ? new StringContent(raw, System.Text.Encoding.UTF8, "application/json") : JsonContent.Create(body);
+        foreach (var (name, value) in headers) request.Headers.TryAddWithoutValidation(name, value);
+        using var response = await client.SendAsync(request);
+        var text = await response.Content.ReadAsStringAsync();
+        return ((int)response.StatusCode, text.Length == 0 ? default : JsonSerializer.Deserialize<JsonElement>(text));
+    }
+
+    private sealed class StandingClock : TimeProvider
+    {
+        public override TimeZoneInfo LocalTimeZone => TimeZoneInfo.FindSystemTimeZoneById("Europe/Lisbon");
+
+        public override DateTimeOffset GetUtcNow() => new(2026, 11, 25, 9, 0, 0, TimeSpan.Zero);
+    }
+}

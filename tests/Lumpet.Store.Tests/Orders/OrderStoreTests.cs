@@ -1,0 +1,73 @@
+using Lumpet.Core.Orders;
+using Lumpet.Store.Orders;
+using Xunit;
+
+namespace Lumpet.Store.Tests.Orders;
+
+public sealed class OrderStoreTests : IDisposable
+{
+    private static readonly TimeZoneInfo Zone = TimeZoneInfo.FindSystemTimeZoneById("Europe/Lisbon");
+    private static readonly DateOnly Day = new(2026, 12, 5);
+    private static readonly OrderLine Line = new("pear", "23", 12, Day.ToDateTime(new TimeOnly(9, 0)), "kiosk");
+
+    private readonly TemporaryDatabase temporary = TemporaryDatabase.WithDemo();
+
+    private Database Database => temporary.Database;
+
+    public void Dispose() => temporary.Dispose();
+
+    [Fact]
+    public void What_was_added_is_found_as_it_was()
+    {
+        var added = OrderStore.Add(Database, Line, Zone, null);
+        using var connection = Database.Open();
+        Assert.Equal(added, Assert.Single(OrderStore.OnDay(connection, Day)));
+        Assert.Equal(Line, added.Line);
+        Assert.Equal(1, added.RowVersion);
+        // Lisbon is on UTC in December.
+        Assert.Equal(new DateTimeOffset(2026, 12, 5, 9, 0, 0, TimeSpan.Zero), added.PickUp);
+    }
+
+    [Fact]
+    public void The_same_key_twice_adds_one_order()
+    {
+        Assert.Equal(OrderStore.Add(Database, Line, Zone, "key").Id, OrderStore.Add(Database, Line, Zone, "key").Id);
+        using var connection = Database.Open();
+        Assert.Single(OrderStore.OnDay(connection, Day));
+    }
+
+    [Fact]
+    public void A_second_writer_gets_a_conflict_and_not_a_loss()
+    {
+        var order = OrderStore.Add(Database, Line, Zone, null);
+        Assert.Equal(ChangeOutcome.Done, OrderStore.Change(Database, order.Id, 1, Line with { Count = 20 }, Zone));
+        Assert.Equal(ChangeOutcome.Conflict, OrderStore.Change(Database, order.Id, 1, Line with { Count = 30 }, Zone));
+        Assert.Equal(ChangeOutcome.Conflict, OrderStore.Remove(Database, order.Id, 1));
+        using var connection = Database.Open();
+        Assert.Equal(20, OrderStore.Find(connection, order.Id)!.Line.Count);
+    }
+
+    [Fact]
+    public void What_is_gone_is_said_to_be_gone()
+    {
+        var order = OrderStore.Add(Database, Line, Zone, null);
+        Assert.Equal(ChangeOutcome.Done, OrderStore.Remove(Database, order.Id, 1));
+        Assert.Equal(ChangeOutcome.Gone, OrderStore.Remove(Database, order.Id, 1));
+        Assert.Equal(ChangeOutcome.Gone, OrderStore.Change(Database, order.Id, 1, Line, Zone));
+    }
+
+    [Fact]
+    public void Writers_at_the_same_time_wait_for_each_other()
+    {
+        Parallel.For(0, 40, _ => OrderStore.Add(Database, Line, Zone, null));
+        using var connection = Database.Open();
+        Assert.Equal(40, OrderStore.OnDay(connection, Day).Count);
+        Assert.Contains((Day, 480), OrderStore.Days(connection, Day));
+    }
+
+    [Fact]
+    public void Of_an_hour_that_comes_twice_the_first_is_meant() =>
+        // Lisbon puts its clocks back on 25 October 2026 at 02:00 summer time; the first 01:30 is 00:30 UTC.
+        Assert.Equal(
+            new DateTimeOffset(2026, 10, 25, 0, 30, 0, TimeSpan.Zero), OrderStore.InstantOf(new DateTime(2026, 10, 25, 1, 30, 0), Zone).ToUniversalTime());
+}

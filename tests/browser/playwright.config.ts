@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+const port = Number(process.env.LUMPET_TEST_PORT ?? 4398)
+const root = join(import.meta.dirname, '..', '..')
+const data = join(process.env.LUMPET_TEST_DATA ?? mkdtempSync(join(tmpdir(), 'lumpet-browser-')), 'demo.db')
+const server = join(root, 'src/Lumpet.Server/bin/Release/net10.0/lumpet-server.dll')
+
+export default defineConfig({
+  testDir: '.',
+  // The tests share one bakery, as people do.
+  workers: 1,
+  fullyParallel: false,
+  timeout: 30_000,
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: {
+    command: `dotnet "${server}" demo --port ${port} --data "${data}" --web "${join(root, 'web/dist')}"`,
+    url: `http://127.0.0.1:${port}/healthz`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+})
