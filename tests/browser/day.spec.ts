@@ -36,7 +36,7 @@ test('an order typed on one line changes the plan, and its drop can be read in t
   expect(drops.length).toBeGreaterThan(0)
   for (const drop of drops) await expect(page.getByText(`drop ${drop.at.clock} ${drop.tempC}°`)).not.toHaveCount(0)
   // A load opens to its stages and its test.
-  await page.getByRole('button', { name: /^Load 1:/ }).first().click()
+  await page.getByRole('button', { name: /Load 1:/ }).first().click()
   await expect(page.getByText(/Ready when: .*\./).first()).toBeVisible()
 })
 
@@ -62,7 +62,7 @@ test('an order is added by the form, changed, removed and put back', async ({ pa
   await expect(page.getByRole('alert')).toContainText('1 to 2000 pies')
   await page.getByLabel('Pies').fill('3')
   await page.getByLabel('At', { exact: true }).fill('10:00')
-  await page.getByLabel('For').fill('test stall')
+  await page.getByLabel('For', { exact: true }).fill('test stall')
   await page.getByRole('button', { name: 'Add', exact: true }).last().click()
   const words = '3 Pear and ginger, 23 cm, 10:00, test stall'
   await expect(page.getByRole('button', { name: `Remove ${words}` })).toBeVisible()

@@ -36,6 +36,8 @@
 
   const nameOf = (layer: Layer) => (layer.step ? `${layer.product} ${layer.step}` : layer.product)
   const shortName = (layer: Layer) => layer.step || (layer.product.split(' ')[0] ?? '')
+  /** What stands on a layer's paper tag: shorter where there is less room. */
+  const tagOf = (layer: Layer, room: number) => `${layer.pies} ${room < 110 ? shortName(layer) : nameOf(layer)}`
   const wordsOf = (layer: Layer) =>
     `Load ${layer.load}: ${layer.pies} ${nameOf(layer)}, ${layer.pan}, ${layer.stages
       .map((stage) => `${stage.tempC} °C ${stage.start.clock} to ${stage.end.clock}`)
@@ -114,7 +116,7 @@
           >
         {/each}
         {#each oven.layers as layer (`${layer.load} ${layer.product} ${layer.step} ${layer.pan} ${layer.pickUp.min} ${layer.shelves[0]}`)}
-          {#each shelfRuns(layer) as run, part (run.first)}
+          {#each shelfRuns(layer) as run (run.first)}
             {@const start = scale.x(layer.stages[0]?.start.min ?? 0)}
             {@const end = scale.x(layer.stages.at(-1)?.end.min ?? 0)}
             <button
@@ -124,7 +126,7 @@
               style:width="{end - start}px"
               style:top="{shelvesTop(index) + (run.first - 1) * sizes.shelf}px"
               style:height="{run.count * sizes.shelf - 2}px"
-              aria-label={wordsOf(layer)}
+              aria-label="{tagOf(layer, end - start)}. {wordsOf(layer)}"
               aria-pressed={opened === layer}
               title={wordsOf(layer)}
               onclick={() => (opened = opened === layer ? undefined : layer)}
@@ -136,11 +138,7 @@
                   style:background={colourOf(stage.tempC)}
                 ></span>
               {/each}
-              <span class="tag"
-                >{layer.pies} <b>{end - start < 110 ? shortName(layer) : nameOf(layer)}</b>{part > 0
-                  ? ' (same)'
-                  : ''}</span
-              >
+              <span class="tag">{tagOf(layer, end - start)}</span>
             </button>
           {/each}
         {/each}
@@ -277,6 +275,7 @@
     transform: translateY(-50%);
     max-width: calc(100% - 8px);
     font-size: 12.5px;
+    font-weight: 600;
   }
 
   .moves {
