@@ -64,7 +64,9 @@ internal static class CommandLine
 
     /// <summary>A demo's dates are relative to its first start, so that each day has its own file.</summary>
     private static string DefaultData(bool demo) =>
-        Path.Combine(Environment.CurrentDirectory, ".lumpet", demo ? FormattableString.Invariant($"demo-{DateTime.Now:yyyy-MM-dd}.db") : "bakery.db");
+        Path.Combine(
+            Environment.GetEnvironmentVariable("LUMPET_HOME") ?? Path.Combine(Environment.CurrentDirectory, ".lumpet"),
+            demo ? FormattableString.Invariant($"demo-{DateTime.Now:yyyy-MM-dd}.db") : "bakery.db");
 
     /// <summary>Says what is wrong, on the error stream.</summary>
     internal static int Refuse(string message)

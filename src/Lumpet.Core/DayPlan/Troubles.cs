@@ -6,6 +6,8 @@ internal static class Troubles
     // Ovens that are reached within this many minutes of the first possible one were not what held a bake up.
     private const int AtOnceMin = 5;
 
+    private static readonly TroubleText LongerOrLess = new("a longer shift, a later pick-up or fewer pies would free it");
+
     /// <summary>The troubles of a round, worst first.</summary>
     public static IReadOnlyList<Trouble> In(IReadOnlyList<LotWork> works, DayAttempt attempt) =>
         [.. works.SelectMany(work => Of(work, attempt)).OrderBy(trouble => trouble.LateMin is null ? 0 : 1).ThenByDescending(trouble => trouble.LateMin)];
@@ -21,12 +23,13 @@ internal static class Troubles
         if (late.Length > 0)
         {
             var worst = late.MaxBy(parcel => parcel.DoneMin)!;
+            var impossible = Why(worst, attempt);
             yield return new Trouble(
                 work.Lot.Id,
                 late.Sum(parcel => parcel.Pies),
                 worst.DoneMin - work.Lot.PickUpMin,
-                Why(worst, attempt) ?? Held(worst),
-                new TroubleText("a pick-up at {0} would be met", worst.DoneMin));
+                impossible ?? Held(worst),
+                impossible is null ? new TroubleText("a pick-up at {0} would be met", worst.DoneMin) : LongerOrLess);
         }
 
         if (undoable.Length > 0)
@@ -35,7 +38,7 @@ internal static class Troubles
                 undoable.Sum(parcel => parcel.Pies),
                 0,
                 Why(undoable[0], attempt)!,
-                new TroubleText("a longer shift, a later pick-up or fewer pies would free it"));
+                LongerOrLess);
     }
 
     private static Trouble NotBaked(LotWork work, DayAttempt attempt, int pies)

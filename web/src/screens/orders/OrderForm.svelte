@@ -1,5 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte'
+  import { newKey } from '../../parts/key'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { bakery } from '../../parts/bakery.svelte'
 
@@ -13,7 +14,7 @@
   const { day, order, ondone, oncancel }: Props = $props()
 
   const products = bakery.current?.products ?? []
-  const key = crypto.randomUUID()
+  const key = newKey()
   const first = untrack(() => ({ order, day }))
   let product = $state(first.order?.product ?? products[0]?.id ?? '')
   let pan = $state(first.order?.pan ?? products[0]?.referencePan ?? '')
@@ -52,7 +53,7 @@
   {#if faultOf(field)}<span class="block max-w-64 font-bold" id="{id}-{field}" role="alert">{faultOf(field)}</span>{/if}
 {/snippet}
 
-<form class="border-line my-2 flex flex-wrap items-start gap-3 border-y py-3" onsubmit={save} novalidate>
+<form class="my-2 flex flex-wrap items-start gap-3 py-1" onsubmit={save} novalidate>
   <label
     ><span class="small block">Pies</span>
     <input

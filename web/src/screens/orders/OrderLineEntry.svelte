@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { newKey } from '../../parts/key'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import FailureNote from '../../parts/FailureNote.svelte'
 
@@ -19,7 +20,7 @@
   let isSending = $state(false)
   let asked = 0
   // One key for one order, however often it is sent; a new one once it is taken.
-  let key = crypto.randomUUID() as string
+  let key = newKey()
 
   const names: Record<string, string> = {
     count: 'how many',
@@ -52,7 +53,7 @@
     )
     isSending = false
     if (data) {
-      key = crypto.randomUUID()
+      key = newKey()
       line = ''
       understood = undefined
       isSaying = false
@@ -72,7 +73,7 @@
 
 <form class="mt-4 flex flex-wrap items-start gap-3" onsubmit={add} novalidate>
   <div class="min-w-64 grow">
-    <div class="flex justify-between">
+    <div class="mb-1 flex justify-between">
       <label class="small" for="order-line"
         >A new order, on one line: how many, of what, @ pan, day, time, for whom</label
       >
@@ -92,7 +93,7 @@
       aria-invalid={isSaying && understood?.isComplete === false}
     />
   </div>
-  <button class="press press-main mt-6" type="submit">Add</button>
+  <button class="press press-main mt-7" type="submit">Add</button>
 </form>
 <div id="order-line-understood" class="mt-2 min-h-12" aria-live="polite">
   {#if understood}

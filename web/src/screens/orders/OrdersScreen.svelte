@@ -1,5 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte'
+  import { newKey } from '../../parts/key'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { bakery } from '../../parts/bakery.svelte'
   import { today } from '../../parts/day.svelte'
@@ -56,7 +57,7 @@
   async function putBack(order: Order) {
     const outcome = await ask(
       api.POST('/api/orders', {
-        params: { header: { 'Idempotency-Key': crypto.randomUUID() } },
+        params: { header: { 'Idempotency-Key': newKey() } },
         body: { product: order.product, pan: order.pan, count: order.count, pickUp: order.pickUp, for: order.for },
       }),
     )

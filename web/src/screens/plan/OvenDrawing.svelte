@@ -2,7 +2,7 @@
   import type { Schemas } from '../../api/client'
   import { colourOf } from '../../parts/temperature'
   import HeatCurve from './HeatCurve.svelte'
-  import { labelRows, ovenTops, shelfRuns, sizes, timeScale } from './layout'
+  import { labelRows, leastWidth, ovenTops, shelfRuns, sizes, timeScale } from './layout'
 
   interface Props {
     ovens: Schemas['OvensAnswer']
@@ -14,7 +14,8 @@
 
   let width = $state(1200)
   let opened = $state<Layer>()
-  const scale = $derived(timeScale(ovens, Math.max(width, 900)))
+  const wide = $derived(Math.max(width, leastWidth(ovens)))
+  const scale = $derived(timeScale(ovens, wide))
   const places = $derived(ovenTops(ovens))
   const shelvesTop = (index: number) => (places.tops[index] ?? 0) + sizes.labels + sizes.curve
 
@@ -71,7 +72,7 @@
 
 <section class="mt-5" aria-label="Ovens">
   <div class="scroller" bind:clientWidth={width}>
-    <div class="drawing" style:height="{places.height}px" style:min-width="900px">
+    <div class="drawing" style:height="{places.height}px" style:width="{wide}px">
       {#each ovens.blocks as block, at (block.from.min)}
         {#each block.hours as hour, index (hour.min)}
           <div class="hour" style:left="{scale.x(hour.min)}px" style:height="{places.height - 8}px">
@@ -110,7 +111,7 @@
           <span
             class="setting"
             class:drop={label.setting.isDrop}
-            class:left={label.x + label.words.length * 7 > Math.max(width, 900)}
+            class:left={label.x + label.words.length * 7 > wide}
             style:left="{label.x}px"
             style:top="{(places.tops[index] ?? 0) + (label.row === 0 ? 20 : 4)}px">{label.words}</span
           >
@@ -144,7 +145,7 @@
         {/each}
       {/each}
 
-      <svg class="moves" width={Math.max(width, 900)} height={places.height} aria-hidden="true">
+      <svg class="moves" width={wide} height={places.height} aria-hidden="true">
         {#each moves as move, index (index)}
           <path
             d="M {move.x1} {move.y1} C {move.x1 + 14} {move.y1 + 30}, {move.x2 - 14} {move.y2 -

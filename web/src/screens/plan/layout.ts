@@ -6,6 +6,15 @@ type Layer = Schemas['LayerAnswer']
 /** Pixels of the drawing that do not depend on its width. */
 export const sizes = { labels: 40, curve: 64, shelf: 24, between: 26, name: 104, gap: 28, hours: 22 }
 
+// Below this the labels of a drop and the next setting would run into each other.
+const leastPerMinute = 2.3
+
+/** The width at which everything can still be read; a narrower screen scrolls. */
+export function leastWidth(ovens: Ovens): number {
+  const minutes = ovens.blocks.reduce((sum, block) => sum + block.to.min - block.from.min, 0)
+  return sizes.name + sizes.gap * (ovens.blocks.length - 1) + minutes * leastPerMinute
+}
+
 /** Turns minutes into pixels: stretches of time side by side, with a break between them. */
 export function timeScale(ovens: Ovens, width: number) {
   const minutes = ovens.blocks.reduce((sum, block) => sum + block.to.min - block.from.min, 0)
