@@ -2,7 +2,7 @@ using Lumpet.Core.Baking;
 
 namespace Lumpet.Core.DayPlan;
 
-/// <summary>Trays of a lot that go through all their bakes together, with the times of all their work.</summary>
+/// <summary>Trays of a lot that go through the same ovens at the same minutes, with the times of all their work.</summary>
 /// <param name="Work">Their lot.</param>
 /// <param name="Number">From 1 in the lot, in order of time.</param>
 /// <param name="Trays">Numbers of the trays.</param>
@@ -20,7 +20,8 @@ internal sealed record Parcel(LotWork Work, int Number, IReadOnlyList<int> Trays
         var byTray = bakes.ToDictionary(node => node, node => baked[work.BakeId(node)].ToDictionary(tray => tray.Tray));
         return Enumerable.Range(1, work.Lot.Trays.Count)
             .Where(number => bakes.All(node => byTray[node].ContainsKey(number)))
-            .GroupBy(number => string.Join(' ', bakes.Select(node => $"{byTray[node][number].StartMin}-{byTray[node][number].EndMin}")))
+            // One oven at a time: what lies in two ovens at once is more than travels together.
+            .GroupBy(number => string.Join(' ', bakes.SelectMany(node => byTray[node][number].Stages)))
             .OrderBy(group => byTray[bakes[0]][group.First()].StartMin)
             .Select((group, index) =>
             {

@@ -1,0 +1,78 @@
+using CsCheck;
+using Lumpet.Core.DayPlan;
+using Lumpet.PlanChecking;
+using Xunit;
+using static Lumpet.Core.Tests.TestBakery;
+
+namespace Lumpet.Core.Tests.DayPlan;
+
+/// <summary>What must hold of the plan of any day, feasible or not.</summary>
+public sealed class AnyDayTests
+{
+    private static readonly Gen<DayOrder> AnyOrder =
+        Gen.Select(Gen.Int[0, 1], Gen.Int[1, 30], Gen.Int[10, 140], Gen.Bool).Select(order =>
+            Order(order.Item1 == 0 ? Pear : Custard, order.Item2, order.Item3 * 10, order.Item4 ? Pan23 : Pan26));
+
+    private static readonly Gen<DaySnapshot> AnyDay =
+        Gen.Select(AnyOrder.Array[1, 5], Gen.Int[0, 480], Gen.Int[60, 700]).Select((orders, pause, night) => Snapshot(orders) with
+        {
+            // The night begins after any pause, also none, and may be short.
+            Shifts = [new DayShift("Afternoon", 0, 480), new DayShift("Night", 480 + pause, 480 + pause + night)],
+        });
+
+    [Fact]
+    public void A_plan_is_valid_complete_and_honest() => AnyDay.Sample(Holds, iter: 60);
+
+    private static void Holds(DaySnapshot snapshot)
+    {
+        var plan = DayPlanner.Plan(snapshot, effort: 3);
+        var verdict = BakePlanChecker.Check(plan.Problem, plan.BakePlan);
+        Assert.True(verdict.IsValid, string.Join("; ", verdict.Faults));
+        foreach (var lot in plan.Lots) LotHolds(plan, lot);
+        DoughHolds(plan);
+
+        // Whoever is not boxed in time is named, and nobody else.
+        foreach (var wave in plan.Waves.Where(wave => wave.SpareMin is null or < 0))
+            Assert.Contains(plan.Troubles, trouble => plan.Lots.First(lot => lot.Id == trouble.LotId).PickUpMin == wave.PickUpMin);
+        if (plan.Troubles.Count == 0)
+            Assert.All(plan.Tasks.Where(task => task.Kind != TaskKind.Wait), task => Assert.Contains(
+                snapshot.Shifts, shift => Touching(snapshot, shift, task)));
+    }
+
+    /// <summary>Whether a task lies in a shift, or in two that touch.</summary>
+    private static bool Touching(DaySnapshot snapshot, DayShift shift, DayTask task)
+    {
+        var end = snapshot.Shifts.FirstOrDefault(other => other.StartMin == shift.EndMin)?.EndMin ?? shift.EndMin;
+        return task.StartMin >= shift.StartMin && task.EndMin <= end;
+    }
+
+    private static void LotHolds(PlannedDay plan, Lot lot)
+    {
+        var parcels = plan.Tasks.Where(task => task.LotId == lot.Id).GroupBy(task => task.Id[..task.Id.LastIndexOf('/')]).ToArray();
+        var boxed = parcels.Sum(parcel => parcel.First().Pies);
+        var missing = plan.Troubles.Where(trouble => trouble.LotId == lot.Id && trouble.LateMin is null).Sum(trouble => trouble.Pies);
+        Assert.Equal(lot.Count, boxed + missing);
+        Assert.Equal(lot.Count, lot.Trays.Sum());
+        Assert.All(lot.Trays, pies => Assert.InRange(pies, 1, lot.Pan.PerTray));
+
+        foreach (var tasks in parcels.Select(parcel => parcel.ToDictionary(task => task.StepId)))
+        {
+            // Least lags are never broken, whatever else gives way.
+            foreach (var step in lot.Product.Process.Steps.Where(step => step.Wait is not null))
+                Assert.True(tasks[step.Id].EndMin - tasks[step.Id].StartMin >= step.Wait!.Least, $"{step.Id} {tasks[step.Id]}");
+            foreach (var link in lot.Product.Process.Links)
+                Assert.True(tasks[link.After].StartMin - tasks[link.Before].EndMin >= link.Lag.Least, $"{link}");
+            var done = tasks["box"].EndMin;
+            if (done > lot.PickUpMin) Assert.Contains(plan.Troubles, trouble => trouble.LotId == lot.Id && trouble.LateMin >= done - lot.PickUpMin);
+        }
+    }
+
+    private static void DoughHolds(PlannedDay plan)
+    {
+        Assert.All(plan.Batches, batch => Assert.True(batch.NeededMin - batch.MixEndMin >= batch.Dough.Rest.Least));
+        var inOrder = plan.Batches.OrderBy(batch => batch.MixStartMin).ToArray();
+        Assert.All(inOrder.Zip(inOrder.Skip(1)), pair => Assert.True(pair.Second.MixStartMin >= pair.First.MixEndMin));
+        foreach (var task in plan.Tasks.Where(task => task.StepId == "line"))
+            Assert.True(plan.Batches.Any(batch => batch.Discs.Any(disc => disc.LotId == task.LotId) && batch.NeededMin <= task.StartMin), task.Id);
+    }
+}
