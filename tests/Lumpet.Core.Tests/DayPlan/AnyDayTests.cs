@@ -21,7 +21,7 @@ public sealed class AnyDayTests
         });
 
     [Fact]
-    public void A_plan_is_valid_complete_and_honest() => AnyDay.Sample(Holds, iter: 60);
+    public void A_plan_is_valid_complete_and_honest() => AnyDay.Sample(Holds, iter: 100);
 
     private static void Holds(DaySnapshot snapshot)
     {
