@@ -13,6 +13,9 @@ namespace Lumpet.Core.DayPlan;
 /// </summary>
 public static class DayPlanner
 {
+    /// <summary>Oven plans built for the final round where nothing else is asked for: someone is waiting for the answer.</summary>
+    public const int DefaultEffort = 12;
+
     // Few are needed in practice; a bound keeps a hopeless day from planning for ever.
     private const int MostRounds = 8;
 
@@ -24,7 +27,7 @@ public static class DayPlanner
 
     /// <summary>Plans a snapshot. The same snapshot gives the same plan.</summary>
     /// <exception cref="ArgumentException">A product's steps do not hold together, or a single disc is more than the mixer takes.</exception>
-    public static PlannedDay Plan(DaySnapshot snapshot, int effort = BakePlanner.DefaultEffort)
+    public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts);
         var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();

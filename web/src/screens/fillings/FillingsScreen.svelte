@@ -1,8 +1,9 @@
 <script lang="ts">
   import { untrack } from 'svelte'
-  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { api, type Schemas } from '../../api/client'
   import { grams, kilograms } from '../../parts/amounts'
   import { today } from '../../parts/day.svelte'
+  import { DayAnswer } from '../../parts/dayAnswer.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
 
@@ -10,24 +11,19 @@
     params?: { day?: string }
   }
   const { params }: Props = $props()
-  let answer = $state<Schemas['FillingsAnswer']>()
-  let failure = $state<Failure>()
+  const asked = new DayAnswer<Schemas['FillingsAnswer']>((day) =>
+    api.GET('/api/fillings/{day}', { params: { path: { day } } }),
+  )
+  const answer = $derived(asked.current)
 
   $effect(() => {
     const day = params?.day
-    untrack(() => show(day))
+    untrack(() => asked.show(day))
   })
-
-  async function show(day: string | undefined) {
-    await today.show(day)
-    const outcome = await ask(api.GET('/api/fillings/{day}', { params: { path: { day: today.day } } }))
-    failure = outcome.failure
-    if (outcome.data) answer = outcome.data
-  }
 </script>
 
 <svelte:head><title>Fillings · Lumpet</title></svelte:head>
-<FailureNote {failure} />
+<FailureNote failure={asked.failure} />
 {#if answer}
   <h1 class="sentence">
     {#if answer.fillings.length === 0}
