@@ -90,6 +90,7 @@ check "C# format" dotnet format Lumpet.slnx --no-restore --verify-no-changes --v
 check "contract" contract_is_current
 check "web format" npm --prefix web run --silent format
 check "web lint" npm --prefix web run --silent lint
+check "browser tests' format and types" bash -c 'web/node_modules/.bin/prettier --check tests/browser --log-level warn && web/node_modules/.bin/tsc -p tests/browser'
 check "web types" npm --prefix web run --silent check
 check "web build" npm --prefix web run --silent build -- --logLevel warn
 count_dotnet Lumpet.Core.Tests

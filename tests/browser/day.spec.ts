@@ -19,12 +19,16 @@ async function planOf(request: APIRequestContext): Promise<Plan> {
 
 const line = (page: Page) => page.getByLabel('A new order, on one line')
 
-test('an order typed on one line changes the plan, and its drop can be read in the oven drawing', async ({ page, request }) => {
+test('an order typed on one line changes the plan, and its drop can be read in the oven drawing', async ({
+  page,
+  request,
+}) => {
   await page.goto('/')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('62 pies are ordered for')
   await line(page).fill('6 damson @ 23 10:00 net loft')
   const understood = page.locator('#order-line-understood')
-  for (const meaning of ['6 pies', 'Damson lattice', '23 cm', '10:00', 'net loft']) await expect(understood).toContainText(meaning)
+  for (const meaning of ['6 pies', 'Damson lattice', '23 cm', '10:00', 'net loft'])
+    await expect(understood).toContainText(meaning)
   await line(page).press('Enter')
   await expect(page.getByText('Added: 6 Damson lattice, 23 cm, 10:00, net loft.')).toBeVisible()
   await expect(line(page)).toHaveValue('')
@@ -36,7 +40,10 @@ test('an order typed on one line changes the plan, and its drop can be read in t
   expect(drops.length).toBeGreaterThan(0)
   for (const drop of drops) await expect(page.getByText(`drop ${drop.at.clock} ${drop.tempC}°`)).not.toHaveCount(0)
   // A load opens to its stages and its test.
-  await page.getByRole('button', { name: /Load 1:/ }).first().click()
+  await page
+    .getByRole('button', { name: /Load 1:/ })
+    .first()
+    .click()
   await expect(page.getByText(/Ready when: .*\./).first()).toBeVisible()
 })
 

@@ -5,8 +5,21 @@ import { labelRows, leastWidth, ovenTops, shelfRuns, sizes, timeScale } from '..
 
 const moment = (min: number) => ({ min, clock: '00:00', day: 'Sat' })
 const block = (from: number, to: number) => ({ from: moment(from), to: moment(to), hours: [] })
-const oven = (shelves: number) => ({ id: 'o', name: 'Oven', shelves, dialOffsetC: 0, curve: [], settings: [], layers: [] })
-const twoBlocks = { from: moment(100), to: moment(700), blocks: [block(100, 300), block(600, 700)], ovens: [oven(4), oven(6)] }
+const oven = (shelves: number) => ({
+  id: 'o',
+  name: 'Oven',
+  shelves,
+  dialOffsetC: 0,
+  curve: [],
+  settings: [],
+  layers: [],
+})
+const twoBlocks = {
+  from: moment(100),
+  to: moment(700),
+  blocks: [block(100, 300), block(600, 700)],
+  ovens: [oven(4), oven(6)],
+}
 
 test.describe('amounts', () => {
   test('are shown as a scale shows them', () => {
@@ -79,6 +92,12 @@ test.describe('the oven drawing', () => {
   })
 
   test('puts a label into the second row where the first is taken', () => {
-    expect(labelRows([{ x: 0, width: 80 }, { x: 60, width: 80 }, { x: 90, width: 80 }])).toEqual([0, 1, 0])
+    expect(
+      labelRows([
+        { x: 0, width: 80 },
+        { x: 60, width: 80 },
+        { x: 90, width: 80 },
+      ]),
+    ).toEqual([0, 1, 0])
   })
 })

@@ -12,7 +12,10 @@ const screens = [
   ['recipe', '/recipes/pear/26/24', 1000],
 ]
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking'] })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-background-networking'],
+})
 for (const [name, place, height] of screens) {
   const page = await browser.newPage({ viewport: { width: 1280, height } })
   await page.goto(`${address}/#${place}`)

@@ -171,6 +171,44 @@ public sealed class BakePlannerTests
     }
 
     [Fact]
+    public void Cut_short_it_still_answers_with_its_first_plan()
+    {
+        using var cut = new CancellationTokenSource();
+        cut.Cancel();
+        var first = BakePlanner.Plan(ExampleProblem.Problem, effort: 1);
+        Assert.Equal(first.Cost, BakePlanner.Plan(ExampleProblem.Problem, effort: 50, cancellation: cut.Token).Cost);
+    }
+
+    [Fact]
+    public void More_effort_never_makes_a_worse_plan()
+    {
+        var problem = Problem(
+            [Oven(shelves: 2), Oven("second", shelves: 3)],
+            Bake("pear", trays: 3, due: 300, stages: [new BakeStage(220, 20, 25), new BakeStage(190, 45, 55)]),
+            Bake("damson", trays: 3, due: 320, stages: [new BakeStage(205, 15, 20), new BakeStage(175, 35, 45)]),
+            Bake("shells", trays: 2, due: 200, stages: [new BakeStage(190, 23, 28)]),
+            Bake("custard", trays: 2, due: 340, stages: [new BakeStage(170, 40, 50)], after: [new BakeAfter("shells", 40, 300, true)]));
+        var totals = new[] { 1, 6, 24, 60 }.Select(effort => BakePlanner.Plan(problem, effort).Cost.Total).ToArray();
+        Assert.Equal(totals.OrderDescending(), totals);
+    }
+
+    [Fact]
+    public void Trays_that_follow_tray_by_tray_need_not_wait_for_the_whole_bake()
+    {
+        // One shelf for shells: the second comes half an hour after the first, and its custard may too.
+        var shells = Bake("shells", trays: 2, due: 900);
+        BakeProblem Following(bool byTray) => Problem([Oven(shelves: 1)], shells, Bake("custard", trays: 2, due: 140, after: [new BakeAfter("shells", 0, 200, byTray)]));
+        Assert.True(BakePlanner.Plan(Following(true)).Cost.TardyPieMin <= BakePlanner.Plan(Following(false)).Cost.TardyPieMin);
+    }
+
+    [Fact]
+    public void A_pie_does_not_come_out_before_its_earliest_minute()
+    {
+        var plan = BakePlanner.Plan(Problem([Oven()], Bake("pear", trays: 2, due: 100, earliestOut: 400)));
+        Assert.All(plan.Trays, tray => Assert.True(tray.EndMin >= 400));
+    }
+
+    [Fact]
     public void An_empty_problem_has_an_empty_plan()
     {
         var plan = BakePlanner.Plan(Problem([]));

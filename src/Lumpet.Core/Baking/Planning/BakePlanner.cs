@@ -13,7 +13,7 @@ public static class BakePlanner
     /// <param name="problem">The problem; ids unique, as the file reader makes sure.</param>
     /// <param name="effort">How many plans are built to choose from; at least 1.</param>
     /// <param name="seed">Seed of the orders tried beyond the standard ones.</param>
-    /// <param name="cancellation">Cuts the work short after the plan being built; the best so far is answered.</param>
+    /// <param name="cancellation">Cuts the work short once there is a plan; the best so far is answered.</param>
     /// <returns>A valid plan. Trays that find no place are listed in it with the reason.</returns>
     /// <exception cref="ArgumentOutOfRangeException">The effort is below 1.</exception>
     public static BakePlan Plan(
@@ -26,8 +26,9 @@ public static class BakePlanner
         IReadOnlyList<Bake> bestOrder = [];
         foreach (var recipe in Recipes(chains, seed, () => bestOrder).Take(effort))
         {
-            if (best is not null && cancellation.IsCancellationRequested) break;
-            var plan = Assemble(problem, chains, PlanBuild.Run(problem, chains, horizon, recipe));
+            // The first plan is always finished: some answer is better than none.
+            if (PlanBuild.Run(problem, chains, horizon, recipe, best is null ? CancellationToken.None : cancellation) is not { } build) break;
+            var plan = Assemble(problem, chains, build);
             if (best is not null && !Better(plan.Cost, best.Cost)) continue;
             (best, bestOrder) = (plan, recipe.Order);
         }

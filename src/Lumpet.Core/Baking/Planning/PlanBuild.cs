@@ -29,15 +29,17 @@ internal sealed class PlanBuild
     /// <summary>The ovens as filled.</summary>
     public IReadOnlyList<OvenTimeline> Ovens => ovens;
 
-    /// <summary>Builds a plan by a recipe.</summary>
-    public static PlanBuild Run(BakeProblem problem, BakeChains chains, int horizonMin, BuildRecipe recipe)
+    /// <summary>Builds a plan by a recipe, or answers null where it was cut short.</summary>
+    public static PlanBuild? Run(BakeProblem problem, BakeChains chains, int horizonMin, BuildRecipe recipe, CancellationToken cancellation)
     {
         var forward = new HashSet<string>();
         while (true)
         {
             var build = new PlanBuild(problem, chains, horizonMin, recipe.Soonest);
             // Where a bake finds no place before the followers that stand already, the chain is built front to back.
-            if (build.PutAll(build.Sequence(recipe, forward)) is not { } stuck) return build;
+            var stuck = build.PutAll(build.Sequence(recipe, forward), cancellation);
+            if (cancellation.IsCancellationRequested) return null;
+            if (stuck is null) return build;
             forward.Add(stuck);
         }
     }
@@ -66,12 +68,13 @@ internal sealed class PlanBuild
     }
 
     /// <summary>Puts all trays in. Answers the chain of a bake that found no place before its own followers, or null.</summary>
-    private string? PutAll(List<Bake> sequence)
+    private string? PutAll(List<Bake> sequence, CancellationToken cancellation)
     {
         foreach (var bake in sequence)
         {
             for (var tray = 1; tray <= bake.Trays.Count; tray++)
             {
+                if (cancellation.IsCancellationRequested) return null;
                 var path = Window(bake, tray) is { } window ? search.Cheapest(bake, window, placed.TryGetValue((bake.Id, tray - 1), out var before) ? before.Start : null) : null;
                 if (path is not null) Put(bake, tray, path);
                 else if (FollowersOf(bake, tray).Any()) return chains.ChainOf(bake);

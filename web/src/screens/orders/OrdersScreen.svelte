@@ -117,7 +117,7 @@
   {/if}
 
   <FailureNote {failure} />
-  <p class="mt-2 min-h-6" role="status">
+  <p class="mt-1" role="status">
     {said}
     {#if removed}<button class="link" onclick={() => removed && putBack(removed)}>Put it back</button>{/if}
   </p>

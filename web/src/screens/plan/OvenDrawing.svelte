@@ -166,8 +166,8 @@
       <strong>{wordsOf(opened)}</strong>; shelves {opened.shelves.join(', ')}; for {opened.pickUp.day}
       {opened.pickUp.clock}. Ready when: {opened.readyWhen}.
     {:else}
-      Times are the earliest end of each stage; press a load to see its stages and its test. Dots show trays moving from
-      one oven to the other.
+      {wide > width ? 'The drawing goes on to the right. ' : ''}Times are the earliest end of each stage; press a load
+      to see its stages and its test. Dots show trays moving from one oven to the other.
     {/if}
   </p>
 </section>

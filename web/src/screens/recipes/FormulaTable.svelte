@@ -36,8 +36,8 @@
             <th scope="row" class="py-1 text-left font-normal"
               >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
             >
-            <td class="px-3 text-right">{grams(line.writtenGrams)}</td>
-            <td class="px-3 text-right">{line.perPieGrams.toFixed(1)} g</td>
+            <td class="px-3 text-right whitespace-nowrap">{grams(line.writtenGrams)}</td>
+            <td class="px-3 text-right whitespace-nowrap">{line.perPieGrams.toFixed(1)} g</td>
             <td class="weight text-right">{grams(line.totalGrams)}</td>
             <td class="small pl-3">
               {#if line.toBuyGrams !== null}buy {grams(line.toBuyGrams)}: {line.yieldPercent} % is left{/if}
@@ -46,8 +46,8 @@
         {/each}
         <tr class="border-soft border-t">
           <th scope="row" class="py-1 text-left font-normal">In all</th>
-          <td class="px-3 text-right">{grams(tidy(sum((line) => line.writtenGrams)))}</td>
-          <td class="px-3 text-right">{tidy(sum((line) => line.perPieGrams)).toFixed(1)} g</td>
+          <td class="px-3 text-right whitespace-nowrap">{grams(tidy(sum((line) => line.writtenGrams)))}</td>
+          <td class="px-3 text-right whitespace-nowrap">{tidy(sum((line) => line.perPieGrams)).toFixed(1)} g</td>
           <td class="weight text-right">{grams(tidy(sum((line) => line.totalGrams)))}</td>
           <td class="small pl-3">{factor ? `× ${factor.toFixed(4)} a pie` : ''}</td>
         </tr>
