@@ -163,6 +163,29 @@ public sealed class BakePlannerTests
     }
 
     [Fact]
+    public void What_follows_something_left_out_is_left_out_and_says_so()
+    {
+        var plan = BakePlanner.Plan(Problem(
+            [Oven()], Bake("shells", stages: [new BakeStage(300, 10, 10)]), Bake("custard", after: [new BakeAfter("shells", 0, 60, false)])));
+        Assert.Equal(2, plan.Unplaced.Count);
+        Assert.Equal("it follows shells, which is not all baked", plan.Unplaced.Single(tray => tray.BakeId == "custard").Reason);
+        Assert.Equal(0, plan.LowerBound.Total);
+    }
+
+    [Fact]
+    public void What_follows_a_cycle_without_being_in_it_names_what_it_follows()
+    {
+        var plan = BakePlanner.Plan(Problem(
+            [Oven()],
+            Bake("one", after: [new BakeAfter("two", 0, 60, false)]),
+            Bake("two", after: [new BakeAfter("one", 0, 60, false)]),
+            Bake("three", after: [new BakeAfter("two", 0, 60, false)])));
+        Assert.Equal(
+            ["it follows itself, directly or through others", "it follows itself, directly or through others", "it follows two, which is not all baked"],
+            plan.Unplaced.Select(tray => tray.Reason));
+    }
+
+    [Fact]
     public void No_plan_found_undercuts_the_lower_bound_and_the_bound_is_tight_for_one_full_load()
     {
         var plan = BakePlanner.Plan(Problem([Oven()], Bake("pear", trays: 4, due: 51)));

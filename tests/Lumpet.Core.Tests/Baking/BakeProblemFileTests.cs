@@ -43,6 +43,29 @@ public sealed class BakeProblemFileTests
         Assert.NotEmpty(Assert.Throws<BakeFileException>(() => BakeProblemFile.Read(text)).Faults);
 
     [Fact]
+    public void What_is_optional_and_says_nothing_is_left_out()
+    {
+        var written = BakePlanFile.Write(ExampleProblem.Problem with { Bakes = [ExampleProblem.Problem.Bakes[0]] });
+        Assert.DoesNotContain("null", written, StringComparison.Ordinal);
+        Assert.DoesNotContain("earliestOutMin", written, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_whole_number_may_be_written_with_a_point() =>
+        Assert.Equal(160, BakeProblemFile.Read(ExampleProblem.ProblemText.Replace("\"dueMin\": 160", "\"dueMin\": 160.0", StringComparison.Ordinal)).Bakes[1].DueMin);
+
+    [Fact]
+    public void A_plan_reads_back_as_it_was_written()
+    {
+        var plan = Core.Baking.Planning.BakePlanner.Plan(ExampleProblem.Problem);
+        var read = BakePlanFile.Read(BakePlanFile.Write(plan));
+        Assert.Equal(plan.Settings, read.Settings);
+        Assert.Equal(plan.Trays.SelectMany(tray => tray.Stages), read.Trays.SelectMany(tray => tray.Stages));
+        Assert.Equal(plan.Cost.Total, read.Cost["total"]);
+        Assert.Equal(plan.LowerBound.OvenOnMin, read.LowerBound["ovenOnMin"]);
+    }
+
+    [Fact]
     public void Unknown_fields_are_ignored() =>
         Assert.Single(BakeProblemFile.Read(ExampleProblem.ProblemText.Replace("\"toleranceC\"", "\"note\": {}, \"toleranceC\"", StringComparison.Ordinal)).Ovens);
 }

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Serialization;
 
 namespace Lumpet.Core.Baking.Files;
 
@@ -10,6 +11,9 @@ public static class BakePlanFile
 
     private static readonly JsonSerializerOptions Layout =
         new() { WriteIndented = true, PropertyNamingPolicy = JsonNamingPolicy.CamelCase };
+
+    // What is optional in a problem is left out where it says nothing; in a plan null means that an oven is off.
+    private static readonly JsonSerializerOptions WithoutNulls = new(Layout) { DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
 
     /// <summary>Reads a plan from its JSON text. Its cost is read as stated, for the checker to compare.</summary>
     /// <exception cref="BakeFileException">Something is wrong; every fault names its field.</exception>
@@ -74,7 +78,7 @@ public static class BakePlanFile
                 After = bake.After.Select(after => new { Bake = after.BakeId, after.MinLagMin, after.MaxLagMin, after.ByTray }),
             }),
         },
-        Layout);
+        WithoutNulls);
 
     private static BakedTray Tray(JsonNode node) => new(
         node.Text("bake"),

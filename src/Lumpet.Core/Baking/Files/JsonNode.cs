@@ -104,7 +104,8 @@ internal sealed class JsonNode(JsonElement element, string path, List<BakeFileFa
 
     private int WholeOf(JsonElement value, string where, long least, long most)
     {
-        if (value.ValueKind == JsonValueKind.Number && value.TryGetInt64(out var number) && number >= least && number <= most)
+        // 5.0 is a whole number too, however it is written.
+        if (value.ValueKind == JsonValueKind.Number && value.TryGetDecimal(out var number) && decimal.IsInteger(number) && number >= least && number <= most)
             return (int)number;
         var limits = least > -Largest && most < Largest ? $" from {least} to {most}"
             : least > -Largest ? $" of at least {least}" : string.Empty;

@@ -32,6 +32,16 @@ internal sealed class BakeChains
     /// <summary>Whether a bake follows itself round a cycle, or follows one that does.</summary>
     public bool InCycle(Bake bake) => !release.ContainsKey(bake.Id);
 
+    /// <summary>Whether what a bake follows leads back to itself.</summary>
+    public bool FollowsItself(Bake bake)
+    {
+        var (seen, open) = (new HashSet<string>(), new Stack<string>(bake.After.Select(after => after.BakeId)));
+        while (open.TryPop(out var id))
+            if (seen.Add(id))
+                foreach (var after in bakes[id].After) open.Push(after.BakeId);
+        return seen.Contains(bake.Id);
+    }
+
     /// <summary>First minute at which a tray of a bake can enter, what it follows considered.</summary>
     public int Release(Bake bake) => release[bake.Id];
 

@@ -6,7 +6,7 @@ internal static class UnplacedReasons
     /// <summary>The reason for a tray of a bake.</summary>
     public static string For(BakeProblem problem, BakeChains chains, Bake bake, IReadOnlySet<string> incomplete)
     {
-        if (chains.InCycle(bake)) return "it follows itself, directly or through others";
+        if (chains.FollowsItself(bake)) return "it follows itself, directly or through others";
         if (bake.After.FirstOrDefault(after => incomplete.Contains(after.BakeId)) is { } missing)
             return $"it follows {missing.BakeId}, which is not all baked";
         BakeOven[] allowed = [.. problem.Ovens.Where(oven => bake.Ovens is null || bake.Ovens.Contains(oven.Id))];
