@@ -14,9 +14,6 @@ namespace Lumpet.Store.Recipes;
 /// <summary>Reads pans, doughs and products.</summary>
 public static class RecipeStore
 {
-    // A link without a wait between two steps: the second follows within half an hour unless its row says otherwise.
-    private static readonly Span NoLag = new(0, 0, 0);
-
     /// <summary>Every product, in the order in which the bakery lists them.</summary>
     public static IReadOnlyList<Product> Products(SqliteConnection connection)
     {
@@ -111,7 +108,7 @@ public static class RecipeStore
                 "SELECT product_id AS productId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most FROM product_stage ORDER BY number")
             .ToLookup(row => (row.ProductId, row.StepId), row => new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most));
         var links = connection.Query<LinkRow>("SELECT product_id AS productId, before, after, least, most FROM product_link")
-            .ToLookup(row => row.ProductId, row => new Link(row.Before, row.After, row.Most == 0 ? NoLag : Span.Between((int)row.Least, (int)row.Most)));
+            .ToLookup(row => row.ProductId, row => new Link(row.Before, row.After, Span.Between((int)row.Least, (int)row.Most)));
         return connection.Query<StepRow>(
             """
             SELECT product_id AS productId, id, name, station, hands_per_batch AS perBatch, hands_per_pie AS perPie,

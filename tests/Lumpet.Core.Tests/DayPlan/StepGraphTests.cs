@@ -1,0 +1,81 @@
+using Lumpet.Core.DayPlan;
+using Lumpet.Core.Recipes;
+using Xunit;
+
+namespace Lumpet.Core.Tests.DayPlan;
+
+public sealed class StepGraphTests
+{
+    private static readonly ProcessNetwork Custard = TestBakery.Custard.Process;
+
+    private static int Node(StepGraph graph, string id) => Enumerable.Range(0, graph.Nodes.Count).Single(node => graph.Nodes[node].Id == id);
+
+    [Fact]
+    public void Waits_become_the_lags_between_work_and_bakes()
+    {
+        var graph = new StepGraph(Custard);
+        Assert.DoesNotContain(graph.Nodes, node => node.Wait is not null);
+        var chill = graph.Edges.Single(edge => edge.Wait?.Id == "chill");
+        Assert.Equal(("line", "weight"), (graph.Nodes[chill.From].Id, graph.Nodes[chill.To].Id));
+        Assert.Equal(new Span(20, 40, 960), chill.Lag);
+    }
+
+    [Fact]
+    public void Work_belongs_to_the_first_bake_it_leads_to()
+    {
+        var graph = new StepGraph(Custard);
+        Assert.Equal(Node(graph, "blind"), graph.BakeAhead(Node(graph, "line")));
+        Assert.Equal(Node(graph, "bake"), graph.BakeAhead(Node(graph, "whisk")));
+        Assert.Equal(-1, graph.BakeAhead(Node(graph, "box")));
+        Assert.Equal(Node(graph, "bake"), graph.LastBake);
+        Assert.True(graph.IsLast(Node(graph, "box")));
+    }
+
+    [Fact]
+    public void Between_two_bakes_lies_the_longest_of_the_least_and_the_shortest_of_the_most()
+    {
+        var calendar = new ShiftCalendar([new DayShift("Day", 0, 1000)]);
+        var lot = Assert.Single(Lot.From([TestBakery.Order(TestBakery.Custard, 12, 900)]));
+        var work = new LotWork(lot, calendar, mostTrays: 4, spareMin: 30);
+        var lag = OvenQuestion.Between(work, Node(work.Graph, "blind"), Node(work.Graph, "bake"))!;
+        // Shells cool 20 to 600; pouring 12 takes 3 + 6 minutes, one takes 4; the oven follows within 5.
+        Assert.Equal(20 + 9, lag.Least);
+        Assert.Equal(600 + 4 + 5, lag.Most);
+    }
+
+    [Theory]
+    [InlineData("a link to nowhere")]
+    [InlineData("a wait at the end")]
+    [InlineData("a step before what it needs")]
+    [InlineData("no bake")]
+    public void A_network_that_does_not_hold_together_is_refused(string what)
+    {
+        var network = what switch
+        {
+            "a link to nowhere" => Custard with { Links = [.. Custard.Links, new Link("box", "shop", Span.Between(0, 10))] },
+            "a wait at the end" => Custard with { Steps = [.. Custard.Steps, Custard.Steps[1] with { Id = "last" }], Links = [.. Custard.Links, new Link("box", "last", Span.Between(0, 0)), new Link("last", "nothing", Span.Between(0, 0))] },
+            "a step before what it needs" => Custard with { Steps = [.. Custard.Steps.Reverse()] },
+            _ => Custard with { Steps = [.. Custard.Steps.Where(step => !step.IsBake)], Links = [] },
+        };
+        Assert.Throws<ArgumentException>(() => new StepGraph(network));
+    }
+
+    [Theory]
+    [InlineData(8, 3, 12, 44)]
+    [InlineData(3, 0.5, 7, 7)]
+    [InlineData(0, 0, 4, 1)]
+    public void Hands_take_whole_minutes_rounded_up(int perBatch, double perPie, int pies, int minutes) =>
+        Assert.Equal(minutes, new Hands(perBatch, perPie).For(pies));
+
+    [Fact]
+    public void A_lot_fills_its_trays_and_leaves_the_rest_on_the_last()
+    {
+        var lots = Lot.From([
+            TestBakery.Order(TestBakery.Pear, 7, 900), TestBakery.Order(TestBakery.Pear, 3, 900) with { For = "ferry" },
+            TestBakery.Order(TestBakery.Pear, 1, 800), TestBakery.Order(TestBakery.Pear, 5, 900, TestBakery.Pan26)]);
+        Assert.Equal(["pear-23-800", "pear-23-900", "pear-26-900"], lots.Select(lot => lot.Id));
+        Assert.Equal([4, 4, 2], lots[1].Trays);
+        Assert.Equal(["kiosk", "ferry"], lots[1].For);
+        Assert.Equal([2, 2, 1], lots[2].Trays);
+    }
+}
