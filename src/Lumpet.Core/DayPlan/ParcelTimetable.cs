@@ -87,8 +87,8 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
         var name = graph.Nodes[node].Name;
         if (graph.Nodes[node].UsesDough && start[node] < doughReadyMin)
             return new Misfit(bake, node, doughReadyMin - start[node], $"\"{name}\" would begin before any dough can be mixed and rested");
-        if (onward.FirstOrDefault(edge => start[edge.To] - end[node] > edge.Lag.Most) is { } long_)
-            return new Misfit(bake, node, 0, $"\"{name}\" would end more than {long_.Lag.Most} min before \"{graph.Nodes[long_.To].Name}\", because no one is there in between");
+        if (onward.FirstOrDefault(edge => start[edge.To] - end[node] > edge.Lag.Most) is { } tooLong)
+            return new Misfit(bake, node, 0, $"\"{name}\" would end more than {tooLong.Lag.Most} min before \"{graph.Nodes[tooLong.To].Name}\", because no one is there in between");
         return new Misfit(bake, node, 0, $"\"{name}\" takes {end[node] - start[node]} min and fits into no shift before its bake");
     }
 

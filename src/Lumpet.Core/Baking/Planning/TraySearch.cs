@@ -77,9 +77,9 @@ internal sealed class TraySearch
 
     private void EnterAt(int minute, int least)
     {
-        // Longer stages can bring the end nearer to its time, never the lateness below that of the shortest bake.
+        // The best end within reach of this start bounds what any way from here can cost.
         var longest = Longest;
-        var end = minute + longest < window.Due ? minute + longest : Math.Max(minute + least, Math.Min(window.Due, minute + longest));
+        var end = Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), minute + least, minute + longest);
         if (!Promising(window.CostOfEnd(end) + LeastForHeat(minute, longest, least))) return;
         for (var oven = 0; oven < ovens.Count; oven++) Enter(oven, minute, 0, 0, []);
     }
@@ -97,19 +97,19 @@ internal sealed class TraySearch
         if (decided != OvenTimeline.Undecided)
         {
             if (Bears(decided, celsius) && timeline.ChamberAt(minute) == decided)
-                Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, decided, decided);
+                Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, decided, decided);
             return;
         }
 
         var previous = timeline.RegionBefore(minute);
         if (previous is not null && previous.End == minute && Bears(previous.LastSetting, celsius)
             && previous.ChamberAtEnd == previous.LastSetting)
-            Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, previous.LastSetting, previous.LastSetting);
+            Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, previous.LastSetting, previous.LastSetting);
         else if (timeline.Reaches(celsius) && timeline.CanBeAt(celsius, minute))
-            Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, celsius, celsius);
+            Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, celsius, celsius);
     }
 
-    private sealed record Visiting(int Oven, int Start, int FirstStage, long CostSoFar, List<OvenVisit> Before)
+    private sealed record Visiting(int Oven, int Start, long CostSoFar, List<OvenVisit> Before)
     {
         public List<int> StageEnds { get; } = [];
     }
