@@ -137,12 +137,13 @@ public sealed record DoughScaleAnswer(
 /// <param name="DiscDiameterCm">Of the disc rolled to the same thickness: the round and the trim around it.</param>
 /// <param name="StripsCm">Lengths of the strips one way, left to right; empty for a round.</param>
 /// <param name="StripWidthCm">Width of a strip.</param>
+/// <param name="Reckoning">How its size follows from the pan, in words that can be checked by hand.</param>
 /// <param name="AreaCm2">Its area.</param>
 /// <param name="PieceGrams">Its weight.</param>
 /// <param name="DiscGrams">Weight of its disc.</param>
 /// <param name="TrimGrams">What comes back.</param>
 public sealed record PieceAnswer(
-    string Name, double DiameterCm, double DiscDiameterCm, IReadOnlyList<double> StripsCm, double StripWidthCm, double AreaCm2, double PieceGrams, double DiscGrams, double TrimGrams);
+    string Name, double DiameterCm, double DiscDiameterCm, IReadOnlyList<double> StripsCm, double StripWidthCm, string Reckoning, double AreaCm2, double PieceGrams, double DiscGrams, double TrimGrams);
 
 /// <summary>What one pie costs.</summary>
 /// <param name="IsComplete">Whether every price is known.</param>

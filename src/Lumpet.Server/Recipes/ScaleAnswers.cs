@@ -54,7 +54,7 @@ internal static class ScaleAnswers
                 product.Crust.Thickness.Millimetres,
                 Math.Round(product.Crust.TrimShare * 100, 1),
                 Math.Round(dough.BowlLossShare * 100, 1),
-                [.. scaled.Pieces.Select(Piece)],
+                [.. scaled.Pieces.Select(piece => Piece(piece, PieceWords.Of(piece, scaled)))],
                 doughLines),
             Lines(scaled.Finish),
             Math.Round(scaled.FinishFactor, 4),
@@ -85,7 +85,7 @@ internal static class ScaleAnswers
             Percent(line.Line.Yield)))];
     }
 
-    private static PieceAnswer Piece(DoughPiece piece)
+    private static PieceAnswer Piece(DoughPiece piece, string reckoning)
     {
         var grams = SharedRounding.Round([piece.Mass.Grams, piece.Trim.Grams], 0.1);
         return new PieceAnswer(
@@ -95,6 +95,7 @@ internal static class ScaleAnswers
             Math.Round(piece.Diameter.Centimetres * Math.Sqrt(piece.Disc / piece.Mass), 1),
             [.. piece.Strips.Take(piece.Strips.Count / 2).Select(Centimetres)],
             piece.StripWidth.Centimetres,
+            reckoning,
             Math.Round(piece.Area.SquareCentimetres, 1),
             grams[0],
             Math.Round(grams[0] + grams[1], 1),

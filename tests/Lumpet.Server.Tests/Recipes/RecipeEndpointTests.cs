@@ -43,6 +43,19 @@ public sealed class RecipeEndpointTests(TestServer server) : IClassFixture<TestS
         Assert.Equal(Of(pears, "amount") / 0.78 * 23.40 / 12000, Of(pears, "cost"), 0.001);
     }
 
+    [Fact]
+    public async Task The_size_of_a_piece_can_be_reckoned_from_its_pan()
+    {
+        var pieces = (await Scale("pear", new { pan = "26", count = 1 })).GetProperty("dough").GetProperty("pieces");
+        // Wall of a 4 cm deep pan, 26 cm across above and 22 below: sqrt(16 + 4) = 4.47; 22 + 8.94 + 2 + 3.6 = 36.54.
+        Assert.Equal("floor 22 + 2 × wall 4.47 + 2 × rim 1 + 2 × overhang 1.8", pieces[0].GetProperty("reckoning").GetString());
+        Assert.Equal(36.54, pieces[0].GetProperty("diameterCm").GetDouble(), 2);
+        var lattice = (await Scale("damson", new { pan = "23", count = 1 })).GetProperty("dough").GetProperty("pieces")[1];
+        var strips = lattice.GetProperty("stripsCm").EnumerateArray().Sum(strip => strip.GetDouble());
+        Assert.Equal(strips * 2 * 2, lattice.GetProperty("areaCm2").GetDouble(), 0.5);
+        Assert.EndsWith("cm both ways × 2 cm", lattice.GetProperty("reckoning").GetString(), StringComparison.Ordinal);
+    }
+
     [Theory]
     [InlineData("{\"pan\":\"26\",\"count\":0}", "count")]
     [InlineData("{\"pan\":\"26\",\"count\":1000000000}", "count")]

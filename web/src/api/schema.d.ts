@@ -917,6 +917,8 @@ export interface components {
              * @description Width of a strip.
              */
             stripWidthCm: number;
+            /** @description How its size follows from the pan, in words that can be checked by hand. */
+            reckoning: string;
             /**
              * Format: double
              * @description Its area.

@@ -77,6 +77,7 @@
           {centimetres(piece.diameterCm)} round
         {/if}
         <span class="small block">
+          {piece.reckoning}{piece.stripsCm.length === 0 ? ` = ${piece.diameterCm} cm; ` : ' = '}
           {piece.stripsCm.length === 0 ? `π/4 × ${piece.diameterCm}² = ` : ''}{piece.areaCm2} cm² × {dough.thicknessMm /
             10} cm × {dough.density}
           g/ml = {piece.pieceGrams} g; / (1 − {dough.trimPercent} %) = disc {piece.discGrams} g</span
