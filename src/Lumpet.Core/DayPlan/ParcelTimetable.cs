@@ -28,13 +28,21 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
     public int? NextDoor(int bake, int pies, int from, int horizonMin)
     {
         var length = graph.Minutes(bake, pies);
-        for (var minute = Math.Max(0, from); minute <= horizonMin; minute++)
+        var minute = Math.Max(0, from);
+        while (minute <= horizonMin)
         {
-            if (!calendar.Holds(minute, minute + length)) continue;
+            if (!calendar.Holds(minute, minute + length))
+            {
+                minute++;
+                continue;
+            }
+
             var (start, end, misfits) = Fixed(new Dictionary<int, (int, int)> { [bake] = (minute, minute + length) });
             Before(bake, pies, start, end, misfits);
             if (bake == graph.LastBake) After(pies, start, end, misfits);
             if (misfits.Count == 0) return minute;
+            // Work before a bake comes at most as much later as the bake does, so what is short is the least to add.
+            minute += Math.Max(1, misfits.Max(misfit => misfit.Short));
         }
 
         return null;

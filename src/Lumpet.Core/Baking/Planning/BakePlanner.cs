@@ -7,7 +7,7 @@ namespace Lumpet.Core.Baking.Planning;
 public static class BakePlanner
 {
     /// <summary>Plans built where nothing else is asked for.</summary>
-    public const int DefaultEffort = 24;
+    public const int DefaultEffort = 96;
 
     /// <summary>Plans a problem.</summary>
     /// <param name="problem">The problem; ids unique, as the file reader makes sure.</param>

@@ -12,7 +12,7 @@ internal sealed class OvenTimeline
     public const int Undecided = int.MinValue;
 
     // Nobody switches an oven off to switch it on again within a few minutes (our own judgement: a quarter of an hour).
-    private const int LeastOffMin = 15;
+    public const int LeastOffMin = 15;
     private const int RoomC = 25;
 
     private readonly int[] settings;
@@ -20,7 +20,11 @@ internal sealed class OvenTimeline
     private readonly int[] trays;
     private readonly bool[] turns;
     private readonly int[] onBefore;
+    private readonly int[] changesBefore;
+    private readonly List<int> events = [];
     private List<OvenRegion> regions = [];
+    // Cost of all regions before each, gaps included; one more entry than there are regions.
+    private long[] costBefore = [0];
 
     /// <summary>An empty oven over minutes 0 to <paramref name="horizonMin"/>.</summary>
     public OvenTimeline(BakeOven oven, int horizonMin)
@@ -33,6 +37,7 @@ internal sealed class OvenTimeline
         trays = new int[horizonMin + 1];
         turns = new bool[horizonMin + 1];
         onBefore = new int[horizonMin + 2];
+        changesBefore = new int[horizonMin + 1];
         Array.Fill(settings, Undecided);
     }
 
@@ -46,7 +51,10 @@ internal sealed class OvenTimeline
     public int CloseMin { get; }
 
     /// <summary>Cost of oven time and setting changes so far.</summary>
-    public long Cost { get; private set; }
+    public long Cost => costBefore[^1];
+
+    /// <summary>Minutes at which something begins or ends here: a setting, a region, a tray's stay; or is reached by the chamber.</summary>
+    public IReadOnlyList<int> Events => events;
 
     /// <summary>Regions in order of time.</summary>
     public IReadOnlyList<OvenRegion> Regions => regions;
@@ -59,16 +67,6 @@ internal sealed class OvenTimeline
 
     /// <summary>Whether a shelf is free at a minute.</summary>
     public bool HasRoomAt(int minute) => trays[minute] < Oven.Shelves;
-
-    /// <summary>Whether nothing is decided near a stretch of minutes: near enough to share heat with it.</summary>
-    public bool IsClearOf(int from, int to)
-    {
-        var reach = LeastOffMin + ((Oven.MaxC - Oven.MinC) / Math.Min(Oven.HeatCPerMin, Oven.CoolCPerMin));
-        if (from < OpenMin + reach && to > OpenMin) return false;
-        foreach (var region in regions)
-            if (region.End + reach > from && region.Start - reach < to) return false;
-        return true;
-    }
 
     /// <summary>Whether something changes at a minute: a setting begins or ends, or the chamber arrives at it.</summary>
     public bool TurnsAt(int minute) => minute < turns.Length && turns[minute];
@@ -83,6 +81,13 @@ internal sealed class OvenTimeline
     /// <summary>The chamber one minute on, under a setting.</summary>
     public int Step(int now, int setting) =>
         now < setting ? Math.Min(setting, now + Oven.HeatCPerMin) : Math.Max(setting, now - Oven.CoolCPerMin);
+
+    /// <summary>Minutes that the chamber takes from one temperature to another.</summary>
+    public int MinutesBetween(int from, int to)
+    {
+        var (degrees, rate) = from <= to ? (to - from, Oven.HeatCPerMin) : (from - to, Oven.CoolCPerMin);
+        return (degrees + rate - 1) / rate;
+    }
 
     /// <summary>The region that ends at or before a minute and after which nothing is decided up to it, or null.</summary>
     public OvenRegion? RegionBefore(int minute)
@@ -106,25 +111,43 @@ internal sealed class OvenTimeline
     /// <param name="chamberAtEnd">The chamber when the tray leaves.</param>
     public long CostWith(int start, ReadOnlySpan<int> visit, int chamberAtEnd)
     {
-        var end = start + visit.Length;
+        var (first, after) = Touched(start, start + visit.Length);
         // A region that begins as the tray leaves still begins with a tray entering.
-        foreach (var region in regions)
-            if (region.Start == end && region.FirstSetting != chamberAtEnd) return -1;
-        return CostOf(Merge(start, visit, chamberAtEnd));
+        if (after > first && regions[after - 1].Start == start + visit.Length && regions[after - 1].FirstSetting != chamberAtEnd) return -1;
+        OvenRegion? before = first > 0 ? regions[first - 1] : null;
+        var merged = Merge(first, after, start, visit, chamberAtEnd);
+        var ofMerged = CostOf(before, merged);
+        if (ofMerged < 0) return -1;
+        if (after == regions.Count) return costBefore[first] + ofMerged;
+        var ofNext = CostOf(merged, regions[after]);
+        return ofNext < 0 ? -1 : costBefore[first] + ofMerged + ofNext + Cost - costBefore[after + 1];
     }
 
     /// <summary>Puts a visit in.</summary>
     public void Put(int start, ReadOnlySpan<int> visit, int chamberAtEnd)
     {
-        var merged = Merge(start, visit, chamberAtEnd);
+        var (first, after) = Touched(start, start + visit.Length);
+        var merged = Merge(first, after, start, visit, chamberAtEnd);
+        regions = [.. regions[..first], merged, .. regions[after..]];
         for (var offset = 0; offset < visit.Length; offset++)
         {
             settings[start + offset] = visit[offset];
             trays[start + offset]++;
         }
 
-        regions = merged;
-        Cost = CostOf(merged);
+        Reckon();
+    }
+
+    /// <summary>Whether a tray may go exactly where another went: a shelf is free for the whole stay.</summary>
+    public bool HasRoom(int start, int end)
+    {
+        for (var minute = start; minute < end; minute++)
+            if (trays[minute] >= Oven.Shelves) return false;
+        return true;
+    }
+
+    private void Reckon()
+    {
         foreach (var region in regions)
         {
             var now = region.FirstSetting;
@@ -136,9 +159,18 @@ internal sealed class OvenTimeline
         }
 
         CountOn();
+        events.Clear();
         for (var minute = 1; minute < turns.Length; minute++)
+        {
             turns[minute] = settings[minute] != settings[minute - 1]
                 || (settings[minute] != Undecided && chamber[minute] == settings[minute] && chamber[minute - 1] != settings[minute - 1]);
+            changesBefore[minute] = changesBefore[minute - 1] + (settings[minute] != settings[minute - 1] ? 1 : 0);
+            if (turns[minute] || trays[minute] != trays[minute - 1]) events.Add(minute);
+        }
+
+        costBefore = new long[regions.Count + 1];
+        for (var index = 0; index < regions.Count; index++)
+            costBefore[index + 1] = costBefore[index] + CostOf(index > 0 ? regions[index - 1] : null, regions[index]);
     }
 
     private void CountOn()
@@ -173,56 +205,56 @@ internal sealed class OvenTimeline
         foreach (var region in regions)
         {
             var on = GapOnMinutes(before, region.Start, region.FirstSetting);
-            if (before is not null && on < region.Start - before.End) yield return new OvenSetting(Oven.Id, before.End, null);
+            if (before is { } done && on < region.Start - done.End) yield return new OvenSetting(Oven.Id, done.End, null);
             yield return new OvenSetting(Oven.Id, region.Start - on, region.FirstSetting);
             for (var minute = region.Start; minute < region.End; minute++) yield return new OvenSetting(Oven.Id, minute, settings[minute]);
             before = region;
         }
 
-        if (before is not null) yield return new OvenSetting(Oven.Id, before.End, null);
+        if (before is { } last) yield return new OvenSetting(Oven.Id, last.End, null);
     }
 
-    private List<OvenRegion> Merge(int start, ReadOnlySpan<int> visit, int chamberAtEnd)
+    /// <summary>The regions that a stay overlaps or touches: the first of them, and the first after them.</summary>
+    private (int First, int After) Touched(int start, int end)
+    {
+        var first = 0;
+        while (first < regions.Count && regions[first].End < start) first++;
+        var after = first;
+        while (after < regions.Count && regions[after].Start <= end) after++;
+        return (first, after);
+    }
+
+    /// <summary>One region of a visit and all that it overlaps or touches.</summary>
+    private OvenRegion Merge(int first, int after, int start, ReadOnlySpan<int> visit, int chamberAtEnd)
     {
         var end = start + visit.Length;
-        var merged = new List<OvenRegion>(regions.Count + 1);
         var (from, to, leaving) = (start, end, chamberAtEnd);
-        foreach (var region in regions)
+        var (entered, left) = (visit[0], visit[^1]);
+        var changes = 0;
+        for (var minute = 1; minute < visit.Length; minute++)
+            if (visit[minute] != visit[minute - 1]) changes++;
+        if (after > first && regions[first].Start < start)
         {
-            if (region.End < start) merged.Add(region);
-            if (region.End < start || region.Start > end) continue;
-            from = Math.Min(from, region.Start);
-            if (region.End <= end) continue;
-            (to, leaving) = (region.End, region.ChamberAtEnd);
+            (from, entered) = (regions[first].Start, regions[first].FirstSetting);
+            changes += changesBefore[start - 1] - changesBefore[from] + (visit[0] != settings[start - 1] ? 1 : 0);
         }
 
-        var changes = 0;
-        for (var minute = from + 1; minute < to; minute++)
-            if (Planned(minute, start, visit) != Planned(minute - 1, start, visit)) changes++;
-        merged.Add(new OvenRegion(from, to, Planned(from, start, visit), Planned(to - 1, start, visit), changes, leaving));
-        foreach (var region in regions)
-            if (region.Start > end) merged.Add(region);
-        return merged;
+        if (after > first && regions[after - 1].End > end)
+        {
+            (to, left, leaving) = (regions[after - 1].End, regions[after - 1].LastSetting, regions[after - 1].ChamberAtEnd);
+            changes += changesBefore[to - 1] - changesBefore[end] + (visit[^1] != settings[end] ? 1 : 0);
+        }
+
+        return new OvenRegion(from, to, entered, left, changes, leaving);
     }
 
-    private int Planned(int minute, int start, ReadOnlySpan<int> visit) =>
-        minute >= start && minute < start + visit.Length ? visit[minute - start] : settings[minute];
-
-    private long CostOf(List<OvenRegion> sequence)
+    /// <summary>What a region costs after the one before it, or -1 where it cannot be reached in time.</summary>
+    private long CostOf(OvenRegion? before, OvenRegion region)
     {
-        long cost = 0;
-        OvenRegion? before = null;
-        foreach (var region in sequence)
-        {
-            var gap = GapOnMinutes(before, region.Start, region.FirstSetting);
-            if (gap < 0) return -1;
-            cost += (long)BakePlanCost.PerOvenOnMin * (gap + region.End - region.Start);
-            cost += (long)BakePlanCost.PerSettingChange * region.Changes;
-            if (before is not null && before.LastSetting != region.FirstSetting) cost += BakePlanCost.PerSettingChange;
-            before = region;
-        }
-
-        return cost;
+        var gap = GapOnMinutes(before, region.Start, region.FirstSetting);
+        if (gap < 0) return -1;
+        var changes = region.Changes + (before is { } earlier && earlier.LastSetting != region.FirstSetting ? 1 : 0);
+        return ((long)BakePlanCost.PerOvenOnMin * (gap + region.End - region.Start)) + ((long)BakePlanCost.PerSettingChange * changes);
     }
 
     /// <summary>
@@ -236,8 +268,15 @@ internal sealed class OvenTimeline
         var earliestOn = Math.Max(from, OpenMin);
         if (earliestOn > until || !Arrives(temperature, from, earliestOn, until, wanted)) return -1;
 
-        var on = until;
-        while (!Arrives(temperature, from, on, until, wanted)) on--;
+        // The later it is switched on, the colder the chamber arrives: the last minute that does is found by halving.
+        var (on, tooLate) = (earliestOn, until + 1);
+        while (tooLate - on > 1)
+        {
+            var middle = (on + tooLate) / 2;
+            if (Arrives(temperature, from, middle, until, wanted)) on = middle;
+            else tooLate = middle;
+        }
+
         var off = on - from;
         return before is not null && off < LeastOffMin ? until - from : until - on;
     }
@@ -259,4 +298,4 @@ internal sealed class OvenTimeline
 /// <param name="LastSetting">Setting of the last minute.</param>
 /// <param name="Changes">Changes of setting inside.</param>
 /// <param name="ChamberAtEnd">The chamber at its end.</param>
-internal sealed record OvenRegion(int Start, int End, int FirstSetting, int LastSetting, int Changes, int ChamberAtEnd);
+internal readonly record struct OvenRegion(int Start, int End, int FirstSetting, int LastSetting, int Changes, int ChamberAtEnd);

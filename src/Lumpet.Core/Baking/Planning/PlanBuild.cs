@@ -75,7 +75,7 @@ internal sealed class PlanBuild
             for (var tray = 1; tray <= bake.Trays.Count; tray++)
             {
                 if (cancellation.IsCancellationRequested) return null;
-                var path = Window(bake, tray) is { } window ? search.Cheapest(bake, window, placed.TryGetValue((bake.Id, tray - 1), out var before) ? before.Start : null) : null;
+                var path = Window(bake, tray) is { } window ? Way(bake, tray, window) : null;
                 if (path is not null) Put(bake, tray, path);
                 else if (FollowersOf(bake, tray).Any()) return chains.ChainOf(bake);
             }
@@ -84,6 +84,13 @@ internal sealed class PlanBuild
         }
 
         return null;
+    }
+
+    // Trays of one bake go in together while there are shelves: beside the one before costs no heat at all.
+    private TrayPath? Way(Bake bake, int tray, TrayWindow window)
+    {
+        if (!placed.TryGetValue((bake.Id, tray - 1), out var before)) return search.Cheapest(bake, window, null);
+        return search.Beside(before, window) ?? search.Cheapest(bake, window, before.Start);
     }
 
     private void Put(Bake bake, int tray, TrayPath path)

@@ -10,9 +10,8 @@ internal sealed class TraySearch
     private Bake bake;
     private TrayWindow window;
     private TrayPath? best;
-    private bool weighedAny;
-    private bool aloneBefore;
-    private bool aloneAfter;
+    private readonly bool[] isCandidate;
+    private readonly List<int> offsets = [];
 
     /// <summary>A search over the ovens of a build.</summary>
     /// <param name="problem">The problem.</param>
@@ -22,6 +21,7 @@ internal sealed class TraySearch
     {
         (this.problem, this.ovens, this.soonest) = (problem, ovens, soonest);
         settings = new int[ovens.Select(oven => oven.CloseMin).DefaultIfEmpty(0).Max() + 1];
+        isCandidate = new bool[settings.Length];
         bake = null!;
         window = null!;
     }
@@ -33,34 +33,96 @@ internal sealed class TraySearch
     public TrayPath? Cheapest(Bake wanted, TrayWindow when, int? firstLook)
     {
         (bake, window, best) = (wanted, when, null);
-        (aloneBefore, aloneAfter) = (false, false);
         var least = bake.Stages.Sum(stage => stage.MinMin);
         var latest = Math.Min(window.StartTo, settings.Length - 1 - least);
+        if (latest < window.StartFrom) return null;
         if (!soonest && firstLook is { } look && look >= window.StartFrom && look <= latest) EnterAt(look, least);
+        MarkCandidates(latest, least);
         // From the best minute outward, so that a good way is found early and most others need no second look.
-        var middle = soonest ? window.StartFrom : Math.Clamp(Math.Min(window.Due, window.LatestForFollowers) - least, window.StartFrom, Math.Max(window.StartFrom, latest));
+        var middle = soonest ? window.StartFrom : Math.Clamp(Math.Min(window.Due, window.LatestForFollowers) - least, window.StartFrom, latest);
         for (var distance = 0; middle - distance >= window.StartFrom || middle + distance <= latest; distance++)
         {
             if (soonest && best is not null) break;
-            if (middle - distance >= window.StartFrom && middle - distance <= latest) EnterOnce(middle - distance, least, ref aloneBefore);
-            if (distance > 0 && middle + distance <= latest) EnterOnce(middle + distance, least, ref aloneAfter);
+            if (middle - distance >= window.StartFrom && isCandidate[middle - distance]) EnterAt(middle - distance, least);
+            if (distance > 0 && middle + distance <= latest && isCandidate[middle + distance]) EnterAt(middle + distance, least);
         }
 
         return best;
     }
 
     /// <summary>
-    /// Enters at a minute. Far from everything that is decided one minute costs as much as the next, but for being
-    /// early or late; the first such minute on either side is then the best one.
+    /// Marks the minutes worth entering at. Between them cost goes evenly up or down with the minute, so that the best one
+    /// is where the tray's way meets something: a bound of its window, or what ovens are already doing.
     /// </summary>
-    private void EnterOnce(int minute, int least, ref bool aloneSeen)
+    private void MarkCandidates(int latest, int least)
     {
-        var alone = ovens.All(oven => oven.IsClearOf(minute, minute + Longest));
-        if (alone && aloneSeen) return;
-        weighedAny = false;
-        EnterAt(minute, least);
-        aloneSeen |= alone && weighedAny;
+        Array.Clear(isCandidate);
+        Offsets();
+        Mark(window.StartFrom, latest);
+        Mark(latest, latest);
+        foreach (var bound in (ReadOnlySpan<int>)[window.Due, window.LatestForFollowers, window.EndFrom, window.EndTo])
+        {
+            Mark(bound - least, latest);
+            Mark(bound - Longest, latest);
+        }
+
+        foreach (var timeline in ovens)
+        {
+            foreach (var stage in bake.Stages) MarkAround(timeline.OpenMin + HeatUp(timeline, stage.TempC), latest);
+            MarkAround(timeline.CloseMin, latest);
+            foreach (var minute in timeline.Events) MarkAround(minute, latest);
+            foreach (var region in timeline.Regions)
+            {
+                MarkAround(region.End + OvenTimeline.LeastOffMin, latest);
+                MarkAround(region.Start - OvenTimeline.LeastOffMin, latest);
+                foreach (var stage in bake.Stages)
+                {
+                    // As soon after a region as the chamber is there, and as late before one as it still gets there.
+                    MarkAround(region.End + timeline.MinutesBetween(region.ChamberAtEnd, stage.TempC), latest);
+                    MarkAround(region.Start - timeline.MinutesBetween(stage.TempC, region.FirstSetting), latest);
+                }
+            }
+        }
     }
+
+    private static int HeatUp(OvenTimeline timeline, int celsius) => timeline.MinutesBetween(timeline.Oven.StartC, celsius);
+
+    /// <summary>From entering to each stage's end, and to each entry after a move: all stages at their least, or all at their most.</summary>
+    private void Offsets()
+    {
+        offsets.Clear();
+        offsets.Add(0);
+        var (shortest, longest, moved) = (0, 0, 0);
+        foreach (var stage in bake.Stages)
+        {
+            (shortest, longest) = (shortest + stage.MinMin, longest + stage.MaxMin);
+            offsets.Add(shortest);
+            if (longest != shortest) offsets.Add(longest);
+            if (ovens.Count == 1) continue;
+            moved += problem.TransferMin;
+            offsets.Add(shortest + moved);
+            if (longest != shortest) offsets.Add(longest + moved);
+        }
+    }
+
+    private void MarkAround(int minute, int latest)
+    {
+        foreach (var offset in offsets) Mark(minute - offset, latest);
+    }
+
+    private void Mark(int minute, int latest)
+    {
+        if (minute >= window.StartFrom && minute <= latest) isCandidate[minute] = true;
+    }
+
+    /// <summary>The way of the tray before, once more: beside it on a free shelf; null where it does not fit.</summary>
+    /// <param name="path">The way of the tray before.</param>
+    /// <param name="when">When this tray may be baked.</param>
+    public TrayPath? Beside(TrayPath path, TrayWindow when) =>
+        path.Start >= when.StartFrom && path.Start <= when.StartTo && path.End >= when.EndFrom && path.End <= when.EndTo
+        && path.Visits.All(visit => ovens[visit.Oven].HasRoom(visit.Start, visit.End))
+            ? path
+            : null;
 
     /// <summary>At least this must be paid for oven minutes: those of the tray at which no oven is on yet.</summary>
     private long LeastForHeat(int minute, int longest, int least)
@@ -102,9 +164,9 @@ internal sealed class TraySearch
         }
 
         var previous = timeline.RegionBefore(minute);
-        if (previous is not null && previous.End == minute && Bears(previous.LastSetting, celsius)
-            && previous.ChamberAtEnd == previous.LastSetting)
-            Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, previous.LastSetting, previous.LastSetting);
+        if (previous is { } region && region.End == minute && Bears(region.LastSetting, celsius)
+            && region.ChamberAtEnd == region.LastSetting)
+            Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, region.LastSetting, region.LastSetting);
         else if (timeline.Reaches(celsius) && timeline.CanBeAt(celsius, minute))
             Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, celsius, celsius);
     }
@@ -176,12 +238,11 @@ internal sealed class TraySearch
     private void MoveAt(Visiting visiting, int stage, int end, int chamber)
     {
         if (ovens.Count == 1) return;
-        var visit = Visit(visiting, end, chamber);
-        var cost = ovens[visiting.Oven].CostWith(visit.Start, visit.Settings, chamber);
+        var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
         var costSoFar = visiting.CostSoFar + (10 * (cost - ovens[visiting.Oven].Cost));
         if (!Promising(costSoFar)) return;
-        List<OvenVisit> visits = [.. visiting.Before, visit];
+        List<OvenVisit> visits = [.. visiting.Before, Visit(visiting, end, chamber)];
         for (var oven = 0; oven < ovens.Count; oven++)
             if (oven != visiting.Oven) Enter(oven, end + problem.TransferMin, stage, costSoFar, visits);
     }
@@ -198,13 +259,14 @@ internal sealed class TraySearch
     {
         var ofEnd = soonest ? end * 1_000_000L : window.CostOfEnd(end);
         if (!Promising(visiting.CostSoFar + ofEnd)) return;
-        var visit = Visit(visiting, end, chamber);
-        var cost = ovens[visiting.Oven].CostWith(visit.Start, visit.Settings, chamber);
+        var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
-        weighedAny = true;
         var total = visiting.CostSoFar + ofEnd + (10 * (cost - ovens[visiting.Oven].Cost));
-        if (Promising(total)) best = new TrayPath([.. visiting.Before, visit], total);
+        if (Promising(total)) best = new TrayPath([.. visiting.Before, Visit(visiting, end, chamber)], total);
     }
+
+    private long CostWith(Visiting visiting, int end, int chamber) =>
+        ovens[visiting.Oven].CostWith(visiting.Start, settings.AsSpan(visiting.Start, end - visiting.Start), chamber);
 
     private OvenVisit Visit(Visiting visiting, int end, int chamber) =>
         new(visiting.Oven, visiting.Start, settings[visiting.Start..end], [.. visiting.StageEnds], chamber);
