@@ -2,6 +2,7 @@ using System.CommandLine;
 using System.Net;
 using System.Net.Sockets;
 using Lumpet.Server.Baking;
+using Lumpet.Store;
 using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Server;
@@ -20,6 +21,8 @@ internal static class CommandLine
             ServeCommand("serve", "Start with your own bakery.", demo: false),
             BakeCommands.Plan(),
             BakeCommands.Check(),
+            BackupCommands.Backup(),
+            BackupCommands.Restore(),
         };
         return root.Parse(args).InvokeAsync();
     }
@@ -44,6 +47,7 @@ internal static class CommandLine
         var path = data ?? DefaultData(demo);
         try
         {
+            using var held = DataLock.Take(path);
             var url = new UriBuilder("http", address.AddressFamily == AddressFamily.InterNetworkV6 ? $"[{bind}]" : bind, port).Uri;
             await using var app = LumpetApplication.Build(
                 [$"--Data={path}", $"--Demo={demo}", $"--Web={web}", $"--urls={url}", $"--AllowedHosts={(IPAddress.IsLoopback(address) ? "localhost;127.0.0.1;[::1]" : "*")}"]);
@@ -56,14 +60,22 @@ internal static class CommandLine
         {
             return Refuse($"Port {port} is taken. Stop what uses it, or choose another: --port {port + 1}");
         }
+        catch (Exception exception) when (IsReadOnly(exception))
+        {
+            return Refuse($"Lumpet could not start with {path}: the file or its folder cannot be written. Check its permissions and its disk, or choose another place with --data.");
+        }
         catch (Exception exception) when (exception is InvalidOperationException or SqliteException or UnauthorizedAccessException or IOException)
         {
             return Refuse($"Lumpet could not start with {path}: {exception.Message}");
         }
     }
 
+    // What Linux answers on a disk that only reads (EROFS, errno.h), and SQLite on a file (SQLITE_READONLY).
+    private static bool IsReadOnly(Exception exception) =>
+        exception is UnauthorizedAccessException or IOException { HResult: 30 } or SqliteException { SqliteErrorCode: 8 };
+
     /// <summary>A demo's dates are relative to its first start, so that each day has its own file.</summary>
-    private static string DefaultData(bool demo) =>
+    internal static string DefaultData(bool demo) =>
         Path.Combine(
             Environment.GetEnvironmentVariable("LUMPET_HOME") ?? Path.Combine(Environment.CurrentDirectory, ".lumpet"),
             demo ? FormattableString.Invariant($"demo-{DateTime.Now:yyyy-MM-dd}.db") : "bakery.db");

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Lumpet.Server.Bakery;
+using Lumpet.Server.Changes;
 using Lumpet.Server.DayPlan;
 using Lumpet.Server.Dough;
 using Lumpet.Server.Faults;
@@ -27,6 +28,7 @@ internal static class LumpetApplication
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<TimeProvider>()));
         builder.Services.AddSingleton<PlanShelf>();
+        builder.Services.AddSingleton<ChangeFeed>();
         builder.Services.AddSingleton<BakeryClock>();
         if (!IsGeneratingContract) builder.Services.AddHostedService<PlanWarmer>();
         builder.Services.AddProblemDetails();
@@ -59,6 +61,7 @@ internal static class LumpetApplication
         app.MapGet("/healthz", () => TypedResults.Text("ok")).ExcludeFromDescription();
         app.MapOpenApi("/api/openapi.json");
         BakeryEndpoints.Map(app);
+        ChangeEndpoints.Map(app);
         OrderEndpoints.Map(app);
         PlanEndpoints.Map(app);
         DoughEndpoints.Map(app);

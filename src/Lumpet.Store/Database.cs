@@ -71,10 +71,30 @@ public sealed class Database
         return result.Successful ? isNew : throw new InvalidOperationException($"The database {Path} could not be brought up to date: {result.Error.Message}", result.Error);
     }
 
+    /// <summary>Makes sure that the file is a sound database of Lumpet, and not newer than this program. Changes nothing.</summary>
+    /// <exception cref="InvalidOperationException">It is not; the message says why.</exception>
+    public void RefuseForeign()
+    {
+        try
+        {
+            using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = Path, Mode = SqliteOpenMode.ReadWrite, Pooling = false }.ToString());
+            connection.Open();
+            if (!HasJournal(connection)) throw new InvalidOperationException($"{Path} is a database, but none of Lumpet's.");
+            if (connection.ExecuteScalar<string>("PRAGMA integrity_check") != "ok") throw new InvalidOperationException($"{Path} is damaged.");
+            RefuseNewer(connection);
+        }
+        catch (SqliteException exception)
+        {
+            throw new InvalidOperationException($"{Path} cannot be read as a database: {exception.Message}", exception);
+        }
+    }
+
+    private static bool HasJournal(SqliteConnection connection) =>
+        connection.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'SchemaVersions'") > 0;
+
     private void RefuseNewer(SqliteConnection connection)
     {
-        var journal = connection.ExecuteScalar<long>("SELECT count(*) FROM sqlite_master WHERE name = 'SchemaVersions'");
-        if (journal == 0) return;
+        if (!HasJournal(connection)) return;
         var known = Assembly.GetExecutingAssembly().GetManifestResourceNames();
         var unknown = connection.Query<string>("SELECT ScriptName FROM SchemaVersions").Except(known).ToArray();
         if (unknown.Length > 0)

@@ -9,6 +9,9 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
 {
     private const int DiskFull = 13;
     private const int ReadOnly = 8;
+    private const int InputOutput = 10;
+    private const int CannotOpen = 14;
+    private const int Busy = 5;
 
     /// <inheritdoc/>
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
@@ -17,6 +20,8 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
         {
             BadHttpRequestException bad => FieldProblems.Of(Malformed(bad)).ProblemDetails,
             SqliteException { SqliteErrorCode: DiskFull } => Problem(507, "The disk is full. Nothing was changed; free some space and try again."),
+            SqliteException { SqliteErrorCode: Busy } => Problem(503, "The database is busy with other changes. Nothing was changed; try again in a moment."),
+            SqliteException { SqliteErrorCode: InputOutput or CannotOpen } => Problem(503, "The disk does not take or give what is asked. Nothing was changed; look whether it is full or was removed, and try again."),
             SqliteException { SqliteErrorCode: ReadOnly } => Problem(503, "The database file cannot be written. Nothing was changed; check its permissions."),
             _ => Problem(500, "Something went wrong in Lumpet itself. Nothing was changed; try again, and if it stays, look at the server's output."),
         };

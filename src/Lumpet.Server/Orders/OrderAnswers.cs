@@ -61,3 +61,11 @@ public sealed record OrderAnswer(
 /// <param name="PerPickUp">Pies at each pick-up.</param>
 /// <param name="Total">Pies at all pick-ups.</param>
 public sealed record TotalAnswer(string Product, string Pan, IReadOnlyList<int> PerPickUp, int Total);
+
+/// <summary>A change that met another: problem details with the order as it is now, so that both can be shown.</summary>
+/// <param name="present">The order as it is now.</param>
+public sealed class OrderConflict(OrderAnswer present) : Microsoft.AspNetCore.Mvc.ProblemDetails
+{
+    /// <summary>The order as it is now.</summary>
+    public OrderAnswer Present { get; } = present;
+}

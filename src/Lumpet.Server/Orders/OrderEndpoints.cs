@@ -2,6 +2,7 @@ using System.Globalization;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
+using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
@@ -27,8 +28,10 @@ internal static class OrderEndpoints
         orders.MapPost("/read", Read).WithName("ReadOrderLine").WithSummary("What a typed line is understood as. Stores nothing.");
         orders.MapPost("/typed", AddTyped).WithName("AddTypedOrder").WithSummary("Takes a typed line.");
         orders.MapPost("", Add).WithName("AddOrder").WithSummary("Takes an order from the form.");
-        orders.MapPut("/{id:guid}", Change).WithName("ChangeOrder").WithSummary("Changes an order; If-Match carries the version it was read with.");
-        orders.MapDelete("/{id:guid}", Remove).WithName("RemoveOrder").WithSummary("Removes an order; If-Match carries the version it was read with.");
+        orders.MapPut("/{id:guid}", Change).WithName("ChangeOrder").WithSummary("Changes an order; If-Match carries the version it was read with.")
+            .Produces<OrderConflict>(StatusCodes.Status412PreconditionFailed, "application/problem+json");
+        orders.MapDelete("/{id:guid}", Remove).WithName("RemoveOrder").WithSummary("Removes an order; If-Match carries the version it was read with.")
+            .Produces<OrderConflict>(StatusCodes.Status412PreconditionFailed, "application/problem+json");
     }
 
     private static Results<Ok<OrdersAnswer>, ValidationProblem> OnDay(string day, Database database)
@@ -59,46 +62,49 @@ internal static class OrderEndpoints
     }
 
     private static Results<Created<OrderAnswer>, ValidationProblem> AddTyped(
-        TypedLineRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock)
+        TypedLineRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed)
     {
         using var connection = database.Open();
         if (Understand(request, connection, clock) is not { } understood) return NoBakery();
-        return understood.Order is { } order ? Keep(database, connection, order, key) : FieldProblems.Of(understood.Faults);
+        return understood.Order is { } order ? Keep(database, connection, order, key, feed) : FieldProblems.Of(understood.Faults);
     }
 
     private static Results<Created<OrderAnswer>, ValidationProblem> Add(
-        OrderRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock)
+        OrderRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return NoBakery();
         var (order, faults) = Check(request, connection, bakery, clock);
-        return faults.Count == 0 ? Keep(database, connection, order, key) : FieldProblems.Of(faults);
+        return faults.Count == 0 ? Keep(database, connection, order, key, feed) : FieldProblems.Of(faults);
     }
 
-    private static Results<Ok<OrderAnswer>, ValidationProblem, ProblemHttpResult> Change(
-        Guid id, OrderRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, BakeryClock clock)
+    private static Results<Ok<OrderAnswer>, ValidationProblem, ProblemHttpResult, JsonHttpResult<OrderConflict>> Change(
+        Guid id, OrderRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, BakeryClock clock, ChangeFeed feed)
     {
         if (Version(ifMatch) is not { } version) return NoVersion();
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return NoBakery();
         var (order, faults) = Check(request, connection, bakery, clock);
         if (faults.Count > 0) return FieldProblems.Of(faults);
-        return OrderStore.Change(database, id, version, order, bakery.Zone) switch
-        {
-            ChangeOutcome.Done => TypedResults.Ok(Answer(OrderStore.Find(connection, id)!, RecipeStore.Products(connection))),
-            var outcome => NotDone(outcome),
-        };
+        var outcome = OrderStore.Change(database, id, version, order, bakery.Zone);
+        if (outcome == ChangeOutcome.Gone) return Gone();
+        var present = Answer(OrderStore.Find(connection, id)!, RecipeStore.Products(connection));
+        if (outcome == ChangeOutcome.Conflict) return Conflict(present);
+        // An order may have moved to another day, so no day is named.
+        feed.Publish("orders");
+        return TypedResults.Ok(present);
     }
 
-    private static Results<NoContent, ProblemHttpResult> Remove(
-        Guid id, [FromHeader(Name = "If-Match")] string? ifMatch, Database database)
+    private static Results<NoContent, ProblemHttpResult, JsonHttpResult<OrderConflict>> Remove(
+        Guid id, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed)
     {
         if (Version(ifMatch) is not { } version) return NoVersion();
-        return OrderStore.Remove(database, id, version) switch
-        {
-            ChangeOutcome.Done => TypedResults.NoContent(),
-            var outcome => NotDone(outcome),
-        };
+        using var connection = database.Open();
+        var outcome = OrderStore.Remove(database, id, version);
+        if (outcome == ChangeOutcome.Gone) return Gone();
+        if (outcome == ChangeOutcome.Conflict) return Conflict(Answer(OrderStore.Find(connection, id)!, RecipeStore.Products(connection)));
+        feed.Publish("orders");
+        return TypedResults.NoContent();
     }
 
     private static UnderstoodLine? Understand(TypedLineRequest request, SqliteConnection connection, BakeryClock clock)
@@ -121,10 +127,11 @@ internal static class OrderEndpoints
     }
 
     private static Results<Created<OrderAnswer>, ValidationProblem> Keep(
-        Database database, SqliteConnection connection, OrderLine order, string? key)
+        Database database, SqliteConnection connection, OrderLine order, string? key, ChangeFeed feed)
     {
         if (key?.Length > LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {LongestKey} characters."));
         var kept = OrderStore.Add(database, order, BakeryStore.Find(connection)!.Zone, key);
+        feed.Publish("orders", BakeryEndpoints.Iso(DateOnly.FromDateTime(kept.Line.PickUp)));
         return TypedResults.Created($"/api/orders/{kept.Id}", Answer(kept, RecipeStore.Products(connection)));
     }
 
@@ -155,7 +162,7 @@ internal static class OrderEndpoints
 
     /// <summary>The refusal while no bakery is set up.</summary>
     internal static ValidationProblem NoBakery() =>
-        FieldProblems.Of(("bakery", "No bakery is set up in this database yet. Start the demo with ./lumpet demo."));
+        FieldProblems.Of(("bakery", "No bakery is set up in this database yet. Describe it under Bakery first."));
 
     private static long? Version(string? ifMatch) =>
         long.TryParse(ifMatch?.Trim('"'), NumberStyles.None, CultureInfo.InvariantCulture, out var version) ? version : null;
@@ -163,7 +170,15 @@ internal static class OrderEndpoints
     private static ProblemHttpResult NoVersion() => TypedResults.Problem(
         title: "The version the order was read with is needed in If-Match. Nothing was changed; load it again.", statusCode: 428);
 
-    private static ProblemHttpResult NotDone(ChangeOutcome outcome) => outcome == ChangeOutcome.Gone
-        ? TypedResults.Problem(title: "This order is not there any more: someone has removed it.", statusCode: 404)
-        : TypedResults.Problem(title: "Someone else has changed this order since you opened it. Nothing was changed; look at theirs and decide again.", statusCode: 412);
+    private static ProblemHttpResult Gone() =>
+        TypedResults.Problem(title: "This order is not there any more: someone has removed it. Nothing was changed.", statusCode: 404);
+
+    private static JsonHttpResult<OrderConflict> Conflict(OrderAnswer present) => TypedResults.Json(
+        new OrderConflict(present)
+        {
+            Title = "Someone else has changed this order since you opened it. Nothing was changed; look at theirs and decide again.",
+            Status = StatusCodes.Status412PreconditionFailed,
+        },
+        contentType: "application/problem+json",
+        statusCode: StatusCodes.Status412PreconditionFailed);
 }

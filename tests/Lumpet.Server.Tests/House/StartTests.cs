@@ -1,73 +1,49 @@
-using System.Diagnostics;
 using System.Net;
-using System.Net.Sockets;
 using Xunit;
 
 namespace Lumpet.Server.Tests.House;
 
-/// <summary>The program as a person starts it: a process of its own, on a port of its own.</summary>
 public sealed class StartTests : IDisposable
 {
     private readonly string folder = Directory.CreateTempSubdirectory("lumpet-start-").FullName;
 
     public void Dispose() => Directory.Delete(folder, recursive: true);
 
-    private Process Start(params string[] args)
-    {
-        var start = new ProcessStartInfo("dotnet") { RedirectStandardError = true, RedirectStandardOutput = true, WorkingDirectory = folder };
-        start.ArgumentList.Add(typeof(Program).Assembly.Location);
-        foreach (var arg in args) start.ArgumentList.Add(arg);
-        return Process.Start(start)!;
-    }
-
-    private static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
-    }
-
     [Fact]
     public async Task The_demo_prints_its_address_answers_there_and_serves_the_front_end()
     {
-        var (port, web) = (FreePort(), Directory.CreateDirectory(Path.Combine(folder, "web")).FullName);
+        var web = Directory.CreateDirectory(Path.Combine(folder, "web")).FullName;
         await File.WriteAllTextAsync(Path.Combine(web, "index.html"), "<title>Lumpet</title>");
-        using var process = Start("demo", "--port", $"{port}", "--data", "demo.db", "--web", web);
-        try
-        {
-            Assert.Contains($"http://127.0.0.1:{port}/", await process.StandardOutput.ReadLineAsync(), StringComparison.Ordinal);
-            using var client = new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{port}") };
-            Assert.Equal("ok", await client.GetStringAsync(new Uri("/healthz", UriKind.Relative)));
-            Assert.Contains("Tern Quay Bakehouse", await client.GetStringAsync(new Uri("/api/bakery", UriKind.Relative)), StringComparison.Ordinal);
-            Assert.Equal("<title>Lumpet</title>", await client.GetStringAsync(new Uri("/", UriKind.Relative)));
+        await using var server = await LumpetProcess.Serve("demo", folder, "--data", "demo.db", "--web", web);
+        var client = server.Client;
+        Assert.Contains(client.BaseAddress!.ToString(), server.Greeting, StringComparison.Ordinal);
+        Assert.Equal("ok", await client.GetStringAsync(new Uri("/healthz", UriKind.Relative)));
+        Assert.Contains("Tern Quay Bakehouse", await client.GetStringAsync(new Uri("/api/bakery", UriKind.Relative)), StringComparison.Ordinal);
+        Assert.Equal("<title>Lumpet</title>", await client.GetStringAsync(new Uri("/", UriKind.Relative)));
 
-            // A name that is not this machine's is refused: nobody else's page may talk to the bakery.
-            using var foreign = new HttpRequestMessage(HttpMethod.Get, "/api/bakery");
-            foreign.Headers.Host = "elsewhere.example";
-            Assert.Equal(HttpStatusCode.BadRequest, (await client.SendAsync(foreign)).StatusCode);
+        // A name that is not this machine's is refused: nobody else's page may talk to the bakery.
+        using var foreign = new HttpRequestMessage(HttpMethod.Get, "/api/bakery");
+        foreign.Headers.Host = "elsewhere.example";
+        Assert.Equal(HttpStatusCode.BadRequest, (await client.SendAsync(foreign)).StatusCode);
 
-            // The port is taken now, and the second start says the way out.
-            using var second = Start("serve", "--port", $"{port}", "--data", "other.db");
-            Assert.Contains($"Port {port} is taken", await second.StandardError.ReadToEndAsync(), StringComparison.Ordinal);
-            await second.WaitForExitAsync();
-            Assert.Equal(2, second.ExitCode);
-        }
-        finally
-        {
-            process.Kill(entireProcessTree: true);
-            await process.WaitForExitAsync();
-        }
+        // The port is taken now, and the second start says the way out; so does one on the same database.
+        var (code, _, words) = await LumpetProcess.Run(folder, "serve", "--port", $"{client.BaseAddress.Port}", "--data", "other.db");
+        Assert.Equal(2, code);
+        Assert.Contains($"Port {client.BaseAddress.Port} is taken", words, StringComparison.Ordinal);
+        (code, _, words) = await LumpetProcess.Run(folder, "serve", "--port", $"{LumpetProcess.FreePort()}", "--data", "demo.db");
+        Assert.Equal(2, code);
+        Assert.Contains("Another Lumpet is running on this database", words, StringComparison.Ordinal);
     }
 
     [Theory]
     [InlineData("--port", "0", "--port takes")]
     [InlineData("--bind", "everywhere", "--bind an address")]
+    [InlineData("--data", "/proc/nowhere/bakery.db", "could not start with /proc/nowhere/bakery.db")]
     public async Task A_start_that_cannot_work_says_why(string option, string value, string words)
     {
-        using var process = Start("demo", option, value, "--data", "demo.db");
-        Assert.Contains(words, await process.StandardError.ReadToEndAsync(), StringComparison.Ordinal);
-        await process.WaitForExitAsync();
-        Assert.Equal(2, process.ExitCode);
+        var (code, _, error) = await LumpetProcess.Run(folder, "demo", option, value);
+        Assert.Contains(words, error, StringComparison.Ordinal);
+        Assert.Equal(2, code);
     }
 
     [Fact]
@@ -75,10 +51,9 @@ public sealed class StartTests : IDisposable
     {
         var path = Path.Combine(folder, "notes.txt");
         await File.WriteAllTextAsync(path, new string('x', 5000));
-        using var process = Start("serve", "--port", $"{FreePort()}", "--data", path);
-        Assert.Contains("notes.txt", await process.StandardError.ReadToEndAsync(), StringComparison.Ordinal);
-        await process.WaitForExitAsync();
-        Assert.Equal(2, process.ExitCode);
+        var (code, _, error) = await LumpetProcess.Run(folder, "serve", "--port", $"{LumpetProcess.FreePort()}", "--data", path);
+        Assert.Contains("notes.txt", error, StringComparison.Ordinal);
+        Assert.Equal(2, code);
         Assert.Equal(new string('x', 5000), await File.ReadAllTextAsync(path));
     }
 }
