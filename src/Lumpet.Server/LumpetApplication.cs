@@ -5,6 +5,7 @@ using Lumpet.Server.DayPlan;
 using Lumpet.Server.Dough;
 using Lumpet.Server.Faults;
 using Lumpet.Server.Fillings;
+using Lumpet.Server.Ingredients;
 using Lumpet.Server.Orders;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
@@ -61,12 +62,15 @@ internal static class LumpetApplication
         app.MapGet("/healthz", () => TypedResults.Text("ok")).ExcludeFromDescription();
         app.MapOpenApi("/api/openapi.json");
         BakeryEndpoints.Map(app);
+        BakeryDraftEndpoints.Map(app);
         ChangeEndpoints.Map(app);
         OrderEndpoints.Map(app);
         PlanEndpoints.Map(app);
         DoughEndpoints.Map(app);
         FillingEndpoints.Map(app);
         RecipeEndpoints.Map(app);
+        WritingEndpoints.Map(app);
+        IngredientEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }
 

@@ -17,6 +17,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
         var (start, end, misfits) = Fixed(bakes);
         foreach (var bake in graph.Bakes) Before(bake, pies, start, end, misfits);
         After(pies, start, end, misfits);
+        Aside(pies, start, end, misfits);
         return new ParcelTimes(start, end, misfits);
     }
 
@@ -39,7 +40,12 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
 
             var (start, end, misfits) = Fixed(new Dictionary<int, (int, int)> { [bake] = (minute, minute + length) });
             Before(bake, pies, start, end, misfits);
-            if (bake == graph.LastBake) After(pies, start, end, misfits);
+            if (bake == graph.LastBake)
+            {
+                After(pies, start, end, misfits);
+                Aside(pies, start, end, misfits);
+            }
+
             if (misfits.Count == 0) return minute;
             // Work before a bake comes at most as much later as the bake does, so what is short is the least to add.
             minute += Math.Max(1, misfits.Max(misfit => misfit.Short));
@@ -105,9 +111,9 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
         var latest = LatestStarts(pies, aim: false);
         for (var node = 0; node < graph.Nodes.Count; node++)
         {
-            if (graph.BakeAhead(node) >= 0) continue;
+            if (graph.BakeAhead(node) >= 0 || graph.IsAside(node)) continue;
             var length = graph.Minutes(node, pies);
-            StepEdge[] before = [.. graph.Into(node)];
+            StepEdge[] before = [.. graph.Into(node).Where(edge => !graph.IsAside(edge.From))];
             var least = before.Max(edge => end[edge.From] + edge.Lag.Least);
             var wanted = calendar.EarliestStart(length, before.Max(edge => end[edge.From] + edge.Lag.Aim));
             // The aim is given up rather than the pick-up: then as late as the pick-up allows.
@@ -120,6 +126,23 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             if (found is null) misfits.Add(new Misfit(graph.LastBake, node, 0, $"no one is there for \"{name}\""));
             else if (before.FirstOrDefault(edge => start[node] - end[edge.From] > edge.Lag.Most) is { } edge)
                 misfits.Add(new Misfit(graph.LastBake, node, 0, $"\"{name}\" would come more than {edge.Lag.Most} min after \"{graph.Nodes[edge.From].Name}\""));
+        }
+    }
+
+    /// <summary>Work beside the bakes that joins after them, as late as what it joins allows.</summary>
+    private void Aside(int pies, int[] start, int[] end, List<Misfit> misfits)
+    {
+        for (var node = graph.Nodes.Count - 1; node >= 0; node--)
+        {
+            if (!graph.IsAside(node)) continue;
+            var length = graph.Minutes(node, pies);
+            StepEdge[] onward = [.. graph.Out(node)];
+            var found = calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Aim))
+                ?? calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Least));
+            start[node] = found ?? onward.Min(edge => start[edge.To] - edge.Lag.Least) - length;
+            end[node] = start[node] + length;
+            if (found is null || onward.Any(edge => start[edge.To] - end[node] > edge.Lag.Most))
+                misfits.Add(new Misfit(graph.LastBake, node, 0, $"\"{graph.Nodes[node].Name}\" takes {length} min and fits into no shift before \"{graph.Nodes[onward[0].To].Name}\""));
         }
     }
 

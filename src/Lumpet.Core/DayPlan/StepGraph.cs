@@ -8,6 +8,7 @@ namespace Lumpet.Core.DayPlan;
 internal sealed class StepGraph
 {
     private readonly int[] bakeAhead;
+    private readonly bool[] bakeBehind;
 
     /// <summary>Builds the graph of a network.</summary>
     /// <exception cref="ArgumentException">The network does not hold together; the message says where.</exception>
@@ -42,7 +43,15 @@ internal sealed class StepGraph
         for (var node = Nodes.Count - 1; node >= 0; node--)
             bakeAhead[node] = Nodes[node].IsBake ? node
                 : Out(node).Select(edge => bakeAhead[edge.To]).Where(bake => bake >= 0).DefaultIfEmpty(-1).Min();
+        bakeBehind = new bool[Nodes.Count];
+        for (var node = 0; node < Nodes.Count; node++)
+            bakeBehind[node] = Nodes[node].IsBake || Into(node).Any(edge => bakeBehind[edge.From]);
     }
+
+    /// <summary>
+    /// Whether a node comes after all bakes but follows none of them: a filling that is cooked for shells already baked.
+    /// </summary>
+    public bool IsAside(int node) => bakeAhead[node] < 0 && !bakeBehind[node];
 
     /// <summary>Work and bakes, each after all that it needs.</summary>
     public IReadOnlyList<Step> Nodes { get; }

@@ -4,4 +4,5 @@ namespace Lumpet.Core.Ingredients;
 /// <param name="Id">Short name, unique in the bakery.</param>
 /// <param name="Name">The name shown, for example "Pears, firm".</param>
 /// <param name="Allergens">Major allergens it carries, in plain words ("wheat", "milk"); may be empty.</param>
-public sealed record Ingredient(string Id, string Name, IReadOnlyList<string> Allergens);
+/// <param name="AllergensStated">Whether someone has said which it carries; until then an empty list means "not known".</param>
+public sealed record Ingredient(string Id, string Name, IReadOnlyList<string> Allergens, bool AllergensStated = true);

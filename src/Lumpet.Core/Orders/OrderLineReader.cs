@@ -9,7 +9,7 @@ namespace Lumpet.Core.Orders;
 /// <param name="Order">The order, or null while something is missing or wrong.</param>
 /// <param name="Faults">What is missing or wrong; empty when there is an order.</param>
 public sealed record UnderstoodLine(
-    IReadOnlyList<UnderstoodPart> Parts, OrderLine? Order, IReadOnlyList<OrderFault> Faults);
+    IReadOnlyList<UnderstoodPart> Parts, OrderLine? Order, IReadOnlyList<FieldFault> Faults);
 
 /// <summary>A part of a typed line.</summary>
 /// <param name="Field">"count", "product", "pan", "day", "time" or "for".</param>
@@ -36,8 +36,8 @@ public static partial class OrderLineReader
         string line, IReadOnlyList<Product> products, DateOnly defaultDay, DateTime localNow, TimeZoneInfo zone)
     {
         if (line.Length > LongestLine)
-            return new UnderstoodLine([], null, [new OrderFault("line", $"A line takes up to {LongestLine} characters.")]);
-        if (line.Any(char.IsControl)) return new UnderstoodLine([], null, [new OrderFault("line", "A line takes no control characters.")]);
+            return new UnderstoodLine([], null, [new FieldFault("line", $"A line takes up to {LongestLine} characters.")]);
+        if (line.Any(char.IsControl)) return new UnderstoodLine([], null, [new FieldFault("line", "A line takes no control characters.")]);
         return new Reading(products, defaultDay, localNow, zone).Read(line);
     }
 
@@ -50,7 +50,7 @@ public static partial class OrderLineReader
     private sealed class Reading(IReadOnlyList<Product> products, DateOnly defaultDay, DateTime localNow, TimeZoneInfo zone)
     {
         private readonly List<UnderstoodPart> parts = [];
-        private readonly List<OrderFault> faults = [];
+        private readonly List<FieldFault> faults = [];
 
         public UnderstoodLine Read(string line)
         {
@@ -163,7 +163,7 @@ public static partial class OrderLineReader
 
         private T? Missing<T>(string field, string message)
         {
-            faults.Add(new OrderFault(field, message));
+            faults.Add(new FieldFault(field, message));
             return default;
         }
     }

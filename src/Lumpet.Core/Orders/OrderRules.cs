@@ -10,21 +10,21 @@ public static class OrderRules
     /// <param name="products">The bakery's products.</param>
     /// <param name="localNow">The bakery's clock.</param>
     /// <param name="zone">The bakery's time zone, for hours that a change of the clock skips.</param>
-    public static IReadOnlyList<OrderFault> Faults(
+    public static IReadOnlyList<FieldFault> Faults(
         OrderLine order, IReadOnlyList<Product> products, DateTime localNow, TimeZoneInfo zone)
     {
-        var faults = new List<OrderFault>();
+        var faults = new List<FieldFault>();
         if (order.Count is < 1 or > OrderLine.MostPies)
-            faults.Add(new OrderFault("count", $"A line takes 1 to {OrderLine.MostPies} pies."));
+            faults.Add(new FieldFault("count", $"A line takes 1 to {OrderLine.MostPies} pies."));
 
         var product = products.FirstOrDefault(product => product.Id == order.Product);
-        if (product is null) faults.Add(new OrderFault("product", $"There is no product \"{Shorten(order.Product)}\". There are {Names(products)}."));
+        if (product is null) faults.Add(new FieldFault("product", $"There is no product \"{Shorten(order.Product)}\". There are {Names(products)}."));
         else if (product.SizeIn(order.Pan) is null)
-            faults.Add(new OrderFault("pan", $"{product.Name} is not made in \"{Shorten(order.Pan)}\", only in {Sizes(product)}."));
+            faults.Add(new FieldFault("pan", $"{product.Name} is not made in \"{Shorten(order.Pan)}\", only in {Sizes(product)}."));
 
         faults.AddRange(PickUpFaults(order.PickUp, localNow, zone));
         if (order.For.Length > OrderLine.LongestFor || order.For.Any(char.IsControl))
-            faults.Add(new OrderFault("for", $"A name takes up to {OrderLine.LongestFor} characters on one line."));
+            faults.Add(new FieldFault("for", $"A name takes up to {OrderLine.LongestFor} characters on one line."));
         return faults;
     }
 
@@ -38,13 +38,13 @@ public static class OrderRules
     /// <summary>A text cut to a length that a message bears.</summary>
     internal static string Shorten(string text) => text.Length > 40 ? text[..40] + "…" : text;
 
-    private static IEnumerable<OrderFault> PickUpFaults(DateTime pickUp, DateTime localNow, TimeZoneInfo zone)
+    private static IEnumerable<FieldFault> PickUpFaults(DateTime pickUp, DateTime localNow, TimeZoneInfo zone)
     {
         if (pickUp <= localNow)
-            yield return new OrderFault("pickUp", FormattableString.Invariant($"The pick-up at {pickUp:ddd d MMM HH:mm} has passed."));
+            yield return new FieldFault("pickUp", FormattableString.Invariant($"The pick-up at {pickUp:ddd d MMM HH:mm} has passed."));
         else if (pickUp > localNow.AddDays(OrderLine.MostDaysAhead))
-            yield return new OrderFault("pickUp", $"A pick-up lies at most {OrderLine.MostDaysAhead} days ahead.");
+            yield return new FieldFault("pickUp", $"A pick-up lies at most {OrderLine.MostDaysAhead} days ahead.");
         else if (zone.IsInvalidTime(pickUp))
-            yield return new OrderFault("pickUp", FormattableString.Invariant($"The clock skips {pickUp:HH:mm} on {pickUp:ddd d MMM}; choose a time before or after."));
+            yield return new FieldFault("pickUp", FormattableString.Invariant($"The clock skips {pickUp:HH:mm} on {pickUp:ddd d MMM}; choose a time before or after."));
     }
 }

@@ -37,6 +37,11 @@ public sealed record Product(
     /// <summary>The size in this pan, or null where the product is not made in it.</summary>
     public ProductSize? SizeIn(string panId) => Sizes.FirstOrDefault(size => size.Pan.Id == panId);
 
+    /// <summary>Ingredients of which nobody has said yet what allergens they carry; their names, each once.</summary>
+    public IReadOnlyList<string> WithoutStatedAllergens =>
+        [.. Dough.Lines.Concat(Filling.Lines).Concat(Finish)
+            .Where(line => !line.Ingredient.AllergensStated).Select(line => line.Ingredient.Name).Distinct().Order(StringComparer.Ordinal)];
+
     /// <summary>Every allergen of every line, each once, in alphabetical order.</summary>
     public IReadOnlyList<string> Allergens =>
         [.. Dough.Lines.Concat(Filling.Lines).Concat(Finish)

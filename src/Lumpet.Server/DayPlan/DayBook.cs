@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Text.Json;
+using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;

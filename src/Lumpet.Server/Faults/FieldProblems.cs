@@ -1,4 +1,4 @@
-using Lumpet.Core.Orders;
+using Lumpet.Core;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Lumpet.Server.Faults;
@@ -14,5 +14,5 @@ internal static class FieldProblems
     }
 
     /// <summary>A problem with these faults of an order.</summary>
-    public static ValidationProblem Of(IEnumerable<OrderFault> faults) => Of(faults.Select(fault => (fault.Field, fault.Message)));
+    public static ValidationProblem Of(IEnumerable<FieldFault> faults) => Of(faults.Select(fault => (fault.Field, fault.Message)));
 }

@@ -45,7 +45,8 @@ internal static class FillingEndpoints
                 book.Clock.At(one.Lot.PickUpMin),
                 Math.Round(one.Scaled.FillingPerPie.Grams),
                 Math.Round(one.Scaled.FillingScale.Factor, 4)))],
-            product.Allergens);
+            product.Allergens,
+            product.WithoutStatedAllergens);
     }
 }
 
@@ -62,8 +63,9 @@ public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyL
 /// <param name="Lines">By ingredient; they add up to it.</param>
 /// <param name="Lots">Where it goes.</param>
 /// <param name="Allergens">What it carries, crust and finish included.</param>
+/// <param name="NotStated">Ingredients of which nobody has said yet what they carry.</param>
 public sealed record FillingAnswer(
-    string Product, string Name, double Grams, IReadOnlyList<FillingLineAnswer> Lines, IReadOnlyList<FillingLotAnswer> Lots, IReadOnlyList<string> Allergens);
+    string Product, string Name, double Grams, IReadOnlyList<FillingLineAnswer> Lines, IReadOnlyList<FillingLotAnswer> Lots, IReadOnlyList<string> Allergens, IReadOnlyList<string> NotStated);
 
 /// <summary>An ingredient of a filling.</summary>
 /// <param name="Name">Its name.</param>

@@ -1,4 +1,6 @@
 using System.Globalization;
+using Lumpet.Core;
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
@@ -81,7 +83,7 @@ internal static class OrderEndpoints
     private static Results<Ok<OrderAnswer>, ValidationProblem, ProblemHttpResult, JsonHttpResult<OrderConflict>> Change(
         Guid id, OrderRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, BakeryClock clock, ChangeFeed feed)
     {
-        if (Version(ifMatch) is not { } version) return NoVersion();
+        if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("order");
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return NoBakery();
         var (order, faults) = Check(request, connection, bakery, clock);
@@ -98,7 +100,7 @@ internal static class OrderEndpoints
     private static Results<NoContent, ProblemHttpResult, JsonHttpResult<OrderConflict>> Remove(
         Guid id, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed)
     {
-        if (Version(ifMatch) is not { } version) return NoVersion();
+        if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("order");
         using var connection = database.Open();
         var outcome = OrderStore.Remove(database, id, version);
         if (outcome == ChangeOutcome.Gone) return Gone();
@@ -115,7 +117,7 @@ internal static class OrderEndpoints
         return OrderLineReader.Read(request.Line ?? string.Empty, RecipeStore.Products(connection), day, now, bakery.Zone);
     }
 
-    private static (OrderLine Order, IReadOnlyList<OrderFault> Faults) Check(
+    private static (OrderLine Order, IReadOnlyList<FieldFault> Faults) Check(
         OrderRequest request, SqliteConnection connection, BakeryRecord bakery, BakeryClock clock)
     {
         var dated = DateTime.TryParseExact(request.PickUp, LocalFormat, CultureInfo.InvariantCulture, DateTimeStyles.None, out var pickUp);
@@ -123,7 +125,7 @@ internal static class OrderEndpoints
         var faults = OrderRules.Faults(order, RecipeStore.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
         return dated
             ? (order, faults)
-            : (order, [.. faults.Where(fault => fault.Field != "pickUp"), new OrderFault("pickUp", "A pick-up needs a date and a time, such as 2026-05-02T09:00.")]);
+            : (order, [.. faults.Where(fault => fault.Field != "pickUp"), new FieldFault("pickUp", "A pick-up needs a date and a time, such as 2026-05-02T09:00.")]);
     }
 
     private static Results<Created<OrderAnswer>, ValidationProblem> Keep(
@@ -163,12 +165,6 @@ internal static class OrderEndpoints
     /// <summary>The refusal while no bakery is set up.</summary>
     internal static ValidationProblem NoBakery() =>
         FieldProblems.Of(("bakery", "No bakery is set up in this database yet. Describe it under Bakery first."));
-
-    private static long? Version(string? ifMatch) =>
-        long.TryParse(ifMatch?.Trim('"'), NumberStyles.None, CultureInfo.InvariantCulture, out var version) ? version : null;
-
-    private static ProblemHttpResult NoVersion() => TypedResults.Problem(
-        title: "The version the order was read with is needed in If-Match. Nothing was changed; load it again.", statusCode: 428);
 
     private static ProblemHttpResult Gone() =>
         TypedResults.Problem(title: "This order is not there any more: someone has removed it. Nothing was changed.", statusCode: 404);

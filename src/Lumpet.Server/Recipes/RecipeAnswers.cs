@@ -9,8 +9,9 @@ namespace Lumpet.Server.Recipes;
 /// <param name="Bake">Its bakes in words.</param>
 /// <param name="Pans">Names of its pans.</param>
 /// <param name="Allergens">What it carries.</param>
+/// <param name="NotStated">Ingredients of which nobody has said yet what they carry.</param>
 public sealed record RecipeListed(
-    string Id, string Name, int Version, string Dough, string Top, string Bake, IReadOnlyList<string> Pans, IReadOnlyList<string> Allergens);
+    string Id, string Name, int Version, string Dough, string Top, string Bake, IReadOnlyList<string> Pans, IReadOnlyList<string> Allergens, IReadOnlyList<string> NotStated);
 
 /// <summary>A question about a recipe.</summary>
 /// <param name="Pan">Id of the pan; null for the reference pan.</param>
@@ -22,6 +23,7 @@ public sealed record ScaleRequest(string? Pan, int? Count);
 /// <param name="Name">Its name.</param>
 /// <param name="Version">Its version.</param>
 /// <param name="Allergens">What it carries.</param>
+/// <param name="NotStated">Ingredients of which nobody has said yet what they carry.</param>
 /// <param name="Count">Pies.</param>
 /// <param name="Pan">The pan.</param>
 /// <param name="ReferencePan">The pan for which it is written.</param>
@@ -40,6 +42,7 @@ public sealed record ScaleAnswer(
     string Name,
     int Version,
     IReadOnlyList<string> Allergens,
+    IReadOnlyList<string> NotStated,
     int Count,
     PanAnswer Pan,
     PanAnswer ReferencePan,

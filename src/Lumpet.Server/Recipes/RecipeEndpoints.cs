@@ -34,7 +34,8 @@ internal static class RecipeEndpoints
             product.Crust.Top.ToString().ToLowerInvariant(),
             string.Join("; ", product.Process.Steps.Where(step => step.IsBake).Select(StepWords.Bake)),
             [.. product.Sizes.Select(size => size.Pan.Name)],
-            product.Allergens))]);
+            product.Allergens,
+            product.WithoutStatedAllergens))]);
     }
 
     private static Results<Ok<ScaleAnswer>, ValidationProblem, ProblemHttpResult> Scale(

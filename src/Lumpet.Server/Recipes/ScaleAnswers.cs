@@ -23,6 +23,7 @@ internal static class ScaleAnswers
             product.Name,
             product.Version,
             product.Allergens,
+            product.WithoutStatedAllergens,
             scaled.Count,
             Pan(scaled.Pan),
             Pan(product.ReferencePan),
@@ -125,16 +126,9 @@ internal static class ScaleAnswers
                 Math.Round(line.EdiblePortion, 1),
                 line.Part == CostPart.Packaging ? "piece" : "g",
                 Percent(line.Yield),
-                line.Price is { } price ? Words(price) : null,
+                line.Price is { } price ? PriceWords.Of(price) : null,
                 shown.TryGetValue(line, out var part) ? part : null))],
             cost.Missing);
-    }
-
-    private static string Words(Price price)
-    {
-        var pack = price.PackUnit == PackUnit.Piece ? $"{price.PackAmount:0} pieces"
-            : FormattableString.Invariant($"{price.PackAmount / 1000:0.###} kg");
-        return FormattableString.Invariant($"{price.Paid.Amount:0.00} for {pack}, {price.Supplier}, since {price.ValidFrom:d MMM yyyy}");
     }
 
     private static double? Percent(Yield yield) => yield.Share < 1 ? Math.Round(yield.Share * 100, 1) : null;

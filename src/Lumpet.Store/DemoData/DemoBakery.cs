@@ -2,7 +2,6 @@ using System.Data;
 using System.Globalization;
 using System.Reflection;
 using System.Text.Json;
-using Dapper;
 using Lumpet.Core.Orders;
 using Lumpet.Store.Orders;
 using Microsoft.Data.Sqlite;
@@ -231,11 +230,6 @@ public static class DemoBakery
                 Insert("product_link", new { product_id = id, before = Text(link, "from"), after = Text(link, "to"), least = (int)Number(link, "least"), most = (int)Number(link, "most") });
         }
 
-        private void Insert(string table, object row)
-        {
-            var columns = row.GetType().GetProperties().Select(property => property.Name).ToArray();
-            connection.Execute(
-                $"INSERT INTO {table} ({string.Join(", ", columns)}) VALUES ({string.Join(", ", columns.Select(column => "@" + column))})", row, transaction);
-        }
+        private void Insert(string table, object row) => Rows.Insert(connection, transaction, table, row);
     }
 }

@@ -14,8 +14,8 @@ public static class IngredientStore
     {
         var allergens = connection.Query<AllergenRow>("SELECT ingredient_id AS ingredientId, allergen FROM ingredient_allergen ORDER BY allergen")
             .ToLookup(row => row.IngredientId, row => row.Allergen);
-        return connection.Query<IngredientRow>("SELECT id, name FROM ingredient")
-            .ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]]));
+        return connection.Query<IngredientRow>("SELECT id, name, allergens_stated AS allergensStated FROM ingredient ORDER BY name COLLATE NOCASE")
+            .ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]], row.AllergensStated == 1));
     }
 
     /// <summary>Yields by ingredient and preparation; what is not listed loses nothing.</summary>
@@ -37,7 +37,7 @@ public static class IngredientStore
                 new Money(decimal.Parse(row.Paid, CultureInfo.InvariantCulture), row.Currency),
                 DateOnly.ParseExact(row.ValidFrom, "yyyy-MM-dd", CultureInfo.InvariantCulture)))];
 
-    private sealed record IngredientRow(string Id, string Name);
+    private sealed record IngredientRow(string Id, string Name, long AllergensStated);
 
     private sealed record AllergenRow(string IngredientId, string Allergen);
 

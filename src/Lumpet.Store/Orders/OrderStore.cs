@@ -13,19 +13,6 @@ namespace Lumpet.Store.Orders;
 /// <param name="PickUp">The pick-up as an instant.</param>
 public sealed record StoredOrder(Guid Id, long RowVersion, OrderLine Line, DateTimeOffset PickUp);
 
-/// <summary>What came of a change to an order.</summary>
-public enum ChangeOutcome
-{
-    /// <summary>It is done and on disk.</summary>
-    Done,
-
-    /// <summary>There is no such order (any more).</summary>
-    Gone,
-
-    /// <summary>Someone else changed it since it was read.</summary>
-    Conflict,
-}
-
 /// <summary>Keeps orders.</summary>
 public static class OrderStore
 {
@@ -50,10 +37,14 @@ public static class OrderStore
 
     /// <summary>Days with orders from a day on, with the pies of each, earliest first.</summary>
     public static IReadOnlyList<(DateOnly Day, int Pies)> Days(SqliteConnection connection, DateOnly from) =>
-        [.. connection.Query<DayRow>(
-            "SELECT substr(pick_up_local, 1, 10) AS day, sum(count) AS pies FROM order_line WHERE pick_up_local >= @from GROUP BY 1 ORDER BY 1",
-            new { from = Day(from) })
-            .Select(row => (DateOnly.ParseExact(row.Day, "yyyy-MM-dd", CultureInfo.InvariantCulture), (int)row.Pies))];
+        // Added up here: of an empty answer SQLite cannot tell the types of computed columns.
+        [.. connection.Query<DayRow>("SELECT pick_up_local AS pickUpLocal, count FROM order_line WHERE pick_up_local >= @from ORDER BY pick_up_local", new { from = Day(from) })
+            .GroupBy(row => row.PickUpLocal[..10])
+            .Select(day => (DateOnly.ParseExact(day.Key, "yyyy-MM-dd", CultureInfo.InvariantCulture), (int)day.Sum(row => row.Count)))];
+
+    /// <summary>Pans in which a product is ordered, past days included.</summary>
+    public static IReadOnlyList<string> PansOrdered(SqliteConnection connection, string product) =>
+        [.. connection.Query<string>("SELECT DISTINCT pan_id FROM order_line WHERE product_id = @product ORDER BY 1", new { product })];
 
     /// <summary>Adds an order. The same key twice adds one order and answers it both times.</summary>
     public static StoredOrder Add(Database database, OrderLine line, TimeZoneInfo zone, string? idempotencyKey) =>
@@ -137,5 +128,5 @@ public static class OrderStore
     private sealed record Row(
         string Id, string ProductId, string PanId, long Count, string PickUpLocal, long PickUpUnix, string ForWhom, long RowVersion);
 
-    private sealed record DayRow(string Day, long Pies);
+    private sealed record DayRow(string PickUpLocal, long Count);
 }

@@ -79,11 +79,15 @@ public static class RecipeStore
                 Length.FromCentimetres(row.Rim),
                 (int)row.PerTray))];
 
+    /// <summary>Every dough, by name.</summary>
+    public static IReadOnlyList<DoughFormula> Doughs(SqliteConnection connection) =>
+        [.. Doughs(connection, new LineReader(IngredientStore.All(connection), IngredientStore.Yields(connection))).Values.OrderBy(dough => dough.Name, StringComparer.Ordinal)];
+
     private static Dictionary<string, DoughFormula> Doughs(SqliteConnection connection, LineReader lines)
     {
-        var doughLines = connection.Query<LineRow>(
-                "SELECT dough_id AS ownerId, '' AS part, ingredient_id AS ingredientId, preparation, grams FROM dough_line ORDER BY position")
-            .ToLookup(row => row.OwnerId);
+        var doughLines = connection.Query<DoughLineRow>(
+                "SELECT dough_id AS doughId, ingredient_id AS ingredientId, preparation, grams FROM dough_line ORDER BY position")
+            .ToLookup(row => row.DoughId, row => new LineRow(row.DoughId, string.Empty, row.IngredientId, row.Preparation, row.Grams));
         return connection.Query<DoughRow>(
             """
             SELECT id, name, version, density, bowl_loss_share AS bowlLoss, mix_min AS mixMin, rest_least AS restLeast,
@@ -158,6 +162,8 @@ public static class RecipeStore
     private sealed record PanRow(string Id, string Name, double Top, double Bottom, double Depth, double Rim, long PerTray);
 
     private sealed record LineRow(string OwnerId, string Part, string IngredientId, string Preparation, double Grams);
+
+    private sealed record DoughLineRow(string DoughId, string IngredientId, string Preparation, double Grams);
 
     private sealed record AliasRow(string ProductId, string Alias);
 

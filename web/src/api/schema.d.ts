@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is changed, as it happens (server-sent events). */
+        get: operations["GetChanges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dough/{day}": {
         parameters: {
             query?: never;
@@ -48,6 +65,179 @@ export interface paths {
         /** The fillings of a day, ready to be weighed. */
         get: operations["GetFillings"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/writing/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The usual doughs and chains of steps, to begin with. */
+        get: operations["GetUsual"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/writing/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What typed lines are understood as. Stores nothing. */
+        post: operations["ReadRecipeLines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doughs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every dough of the bakery, as written. */
+        get: operations["GetDoughs"];
+        put?: never;
+        /** Writes a new dough. */
+        post: operations["AddDough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doughs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Writes a dough anew; If-Match carries the version it was read with. */
+        put: operations["ChangeDough"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}/written": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A product as written. */
+        get: operations["GetWrittenRecipe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every product of the bakery. */
+        get: operations["GetRecipes"];
+        put?: never;
+        /** Writes a new product. */
+        post: operations["AddRecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Writes a product anew; If-Match carries the version it was read with. */
+        put: operations["ChangeRecipe"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every ingredient, with what is known of it. */
+        get: operations["GetIngredients"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** States name and allergens of an ingredient, and adds a price where one is given. */
+        put: operations["ChangeIngredient"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakery/description": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The bakery as it is described; a suggestion while there is none. */
+        get: operations["GetBakeryDescription"];
+        /** Describes the bakery; If-Match carries the version it was read with, 0 for a new one. */
+        put: operations["DescribeBakery"];
         post?: never;
         delete?: never;
         options?: never;
@@ -192,23 +382,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/recipes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Every product of the bakery. */
-        get: operations["GetRecipes"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/recipes/{id}/scale": {
         parameters: {
             query?: never;
@@ -244,6 +417,60 @@ export interface components {
             days: components["schemas"]["DayAnswer"][];
             /** @description What is made, in which pans. */
             products: components["schemas"]["ProductChoice"][];
+        };
+        /** @description The bakery's description. */
+        BakeryDescription: {
+            /**
+             * Format: int64
+             * @description Goes back in If-Match; 0 while no bakery is set up, and the draft is a suggestion.
+             */
+            version: number;
+            /** @description The description. */
+            draft: components["schemas"]["BakeryDraft"];
+            /** @description Time zones to choose from. */
+            zones: string[];
+        };
+        /** @description A bakery as a person describes it; anything may be missing or wrong until BakeryReader has read it. */
+        BakeryDraft: {
+            /** @description Its name. */
+            name: null | string;
+            /** @description Its time zone (IANA). */
+            zone: null | string;
+            /** @description Its currency (ISO 4217). */
+            currency: null | string;
+            /**
+             * Format: int32
+             * @description By how many degrees an oven may differ from what a bake asks for.
+             */
+            toleranceC: null | number;
+            /**
+             * Format: int32
+             * @description Minutes a tray takes from one oven to another.
+             */
+            transferMin: null | number;
+            /**
+             * Format: int32
+             * @description By how many minutes boxes should be ready before their pick-up.
+             */
+            spareMin: null | number;
+            /** @description The mixer's name. */
+            mixerName: null | string;
+            /**
+             * Format: double
+             * @description Below this the dough does not mix well.
+             */
+            smallestBatchKg: null | number;
+            /**
+             * Format: double
+             * @description Above this the bowl runs over.
+             */
+            largestBatchKg: null | number;
+            /** @description When people are there. */
+            shifts: null | components["schemas"]["ShiftDraft"][];
+            /** @description The ovens. */
+            ovens: null | components["schemas"]["OvenDraft"][];
+            /** @description The pans. */
+            pans: null | components["schemas"]["PanDraft"][];
         };
         /** @description A batch. */
         BatchAnswer: {
@@ -346,6 +573,18 @@ export interface components {
             to: components["schemas"]["Moment"];
             /** @description The full hours in it. */
             hours: components["schemas"]["Moment"][];
+        };
+        /** @description Something was changed. */
+        Change: {
+            /**
+             * Format: int64
+             * @description Counts up while the server runs; 0 for the greeting.
+             */
+            number: number;
+            /** @description The area: "orders", "bakery", "recipes", "ingredients"; "hello" for the greeting. */
+            what: string;
+            /** @description The day concerned (ISO date); null where it is not of one day. */
+            day: null | string;
         };
         /** @description What one pie costs. */
         CostAnswer: {
@@ -455,6 +694,47 @@ export interface components {
             /** @description In order of mixing. */
             batches: components["schemas"]["BatchAnswer"][];
         };
+        /** @description A dough as a person writes it; anything may be missing or wrong until DoughReader has read it. */
+        DoughDraft: {
+            /** @description Its name. */
+            name: null | string;
+            /** @description One ingredient a line, amounts by weight; they give the proportions. */
+            lines: null | string;
+            /**
+             * Format: double
+             * @description Grams per millilitre when rolled.
+             */
+            density: null | number;
+            /**
+             * Format: double
+             * @description Share of a batch that stays in the bowl.
+             */
+            bowlLossPercent: null | number;
+            /**
+             * Format: int32
+             * @description Minutes to scale, mix and divide a batch.
+             */
+            mixMin: null | number;
+            /**
+             * Format: int32
+             * @description Least minutes of rest, cold.
+             */
+            restLeast: null | number;
+            /**
+             * Format: int32
+             * @description Minutes of rest that are aimed for.
+             */
+            restAim: null | number;
+            /**
+             * Format: int32
+             * @description Most minutes of rest.
+             */
+            restMost: null | number;
+            /** @description The sign that mixing is done. */
+            readyWhen: null | string;
+            /** @description What can hurt. */
+            caution: null | string;
+        };
         /** @description The dough of a scaled product. */
         DoughScaleAnswer: {
             /** @description Its name. */
@@ -518,6 +798,8 @@ export interface components {
             lots: components["schemas"]["FillingLotAnswer"][];
             /** @description What it carries, crust and finish included. */
             allergens: string[];
+            /** @description Ingredients of which nobody has said yet what they carry. */
+            notStated: string[];
         };
         /** @description An ingredient of a filling. */
         FillingLineAnswer: {
@@ -679,6 +961,32 @@ export interface components {
                 [key: string]: string[];
             };
         };
+        /** @description An ingredient. */
+        IngredientAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What it carries; null while nobody has said. */
+            allergens: null | string[];
+            /** @description The price in force, in words; null where none is known. */
+            price: null | string;
+        };
+        /** @description What is stated of an ingredient; anything may be missing or wrong until IngredientReader has read it. */
+        IngredientDraft: {
+            /** @description Its name. */
+            name: null | string;
+            /** @description Allergens it carries; an empty list states that it carries none, null that nobody has said yet. */
+            allergens: null | string[];
+            price: null | components["schemas"]["PriceDraft"];
+        };
+        /** @description The ingredients of the bakery. */
+        IngredientsAnswer: {
+            /** @description By name. */
+            ingredients: components["schemas"]["IngredientAnswer"][];
+            /** @description What can be stated. */
+            allergens: string[];
+        };
         /** @description Trays of one bake that lie in an oven together. */
         LayerAnswer: {
             /**
@@ -740,6 +1048,23 @@ export interface components {
              */
             yieldPercent: null | number;
         };
+        /** @description A link as written. */
+        LinkDraft: {
+            /** @description Id of the earlier step. */
+            from: null | string;
+            /** @description Id of the later step. */
+            to: null | string;
+            /**
+             * Format: int32
+             * @description Least minutes between; 0 where a wait stands between.
+             */
+            least: null | number;
+            /**
+             * Format: int32
+             * @description Most minutes between; 0 where a wait stands between.
+             */
+            most: null | number;
+        };
         /** @description A minute of a plan, and what the bakery's clock shows then. */
         Moment: {
             /**
@@ -783,6 +1108,17 @@ export interface components {
             clock: string;
             /** @description Who it is for. */
             for: string;
+        };
+        /** @description A change that met another: problem details with the order as it is now, so that both can be shown. */
+        OrderConflict: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            /** @description The order as it is now. */
+            present: components["schemas"]["OrderAnswer"];
         };
         /** @description An order from the form. */
         OrderRequest: {
@@ -841,6 +1177,41 @@ export interface components {
             /** @description What lies in it. */
             layers: components["schemas"]["LayerAnswer"][];
         };
+        /** @description An oven as described. */
+        OvenDraft: {
+            /** @description The name shown. */
+            name: null | string;
+            /**
+             * Format: int32
+             * @description Trays it holds.
+             */
+            shelves: null | number;
+            /**
+             * Format: int32
+             * @description Lowest setting.
+             */
+            minC: null | number;
+            /**
+             * Format: int32
+             * @description Highest setting.
+             */
+            maxC: null | number;
+            /**
+             * Format: int32
+             * @description Degrees it gains in a minute.
+             */
+            heatCPerMin: null | number;
+            /**
+             * Format: int32
+             * @description Degrees it loses in a minute.
+             */
+            coolCPerMin: null | number;
+            /**
+             * Format: int32
+             * @description What the dial shows beyond the conventional temperature: about -20 for a fan oven.
+             */
+            dialOffsetC: null | number;
+        };
         /** @description The ovens over time. */
         OvensAnswer: {
             /** @description Where the drawing begins. */
@@ -895,6 +1266,38 @@ export interface components {
             id: string;
             /** @description Its name. */
             name: string;
+        };
+        /** @description A pan as described. */
+        PanDraft: {
+            /** @description Short name for order lines, "23". */
+            id: null | string;
+            /** @description The name shown. */
+            name: null | string;
+            /**
+             * Format: double
+             * @description Inner diameter at the rim.
+             */
+            topCm: null | number;
+            /**
+             * Format: double
+             * @description Inner diameter of the floor.
+             */
+            bottomCm: null | number;
+            /**
+             * Format: double
+             * @description Inner height.
+             */
+            depthCm: null | number;
+            /**
+             * Format: double
+             * @description Width of the rim.
+             */
+            rimCm: null | number;
+            /**
+             * Format: int32
+             * @description Pans on a tray.
+             */
+            perTray: null | number;
         };
         /** @description A piece of dough. */
         PieceAnswer: {
@@ -971,6 +1374,23 @@ export interface components {
             tasks: components["schemas"]["TaskAnswer"][];
             hands: null | components["schemas"]["HandsAnswer"];
         };
+        /** @description A price as stated. */
+        PriceDraft: {
+            /** @description From whom. */
+            supplier: null | string;
+            /**
+             * Format: double
+             * @description What a pack holds, in kilograms or pieces.
+             */
+            packAmount: null | number;
+            /** @description "kg" or "piece". */
+            packUnit: null | string;
+            /**
+             * Format: double
+             * @description What a pack costs.
+             */
+            paid: null | number;
+        };
         /** @description A product that can be ordered. */
         ProductChoice: {
             /** @description Its id. */
@@ -981,6 +1401,92 @@ export interface components {
             referencePan: string;
             /** @description Its pans. */
             pans: components["schemas"]["PanChoice"][];
+        };
+        /** @description A product as a person writes it; anything may be missing or wrong until ProductReader has read it. */
+        ProductDraft: {
+            /** @description Its name. */
+            name: null | string;
+            /** @description Other words for it, separated by commas. */
+            aliases: null | string;
+            /** @description Id of its dough. */
+            dough: null | string;
+            /** @description "open", "lid" or "lattice". */
+            top: null | string;
+            /**
+             * Format: double
+             * @description To which the dough is rolled.
+             */
+            thicknessMm: null | number;
+            /**
+             * Format: double
+             * @description Overhang of the base beyond the rim, on one side.
+             */
+            baseOverhangCm: null | number;
+            /**
+             * Format: double
+             * @description Overhang of lid or strips, on one side.
+             */
+            topOverhangCm: null | number;
+            /**
+             * Format: double
+             * @description Share of a disc that is trimmed off.
+             */
+            trimPercent: null | number;
+            /**
+             * Format: double
+             * @description Width of a lattice strip.
+             */
+            stripWidthCm: null | number;
+            /**
+             * Format: double
+             * @description Gap between strips.
+             */
+            stripGapCm: null | number;
+            /**
+             * Format: double
+             * @description Grams per millilitre of the filling as packed.
+             */
+            packedDensity: null | number;
+            /**
+             * Format: double
+             * @description How far its middle moves in the bake; below 0 sinks.
+             */
+            bakeChangeCm: null | number;
+            /** @description Id of the pan for which it is written. */
+            referencePan: null | string;
+            /**
+             * Format: int32
+             * @description Minutes from the last bake to the pick-up, at most.
+             */
+            oldestMin: null | number;
+            /** @description One ingredient a line, for one pie in the reference pan. */
+            filling: null | string;
+            /** @description One ingredient a line, for one pie in the reference pan. */
+            finish: null | string;
+            /** @description What is counted by the pie, one thing a line: box, label. */
+            packaging: null | string;
+            /** @description The pans it is made in, and its price in each. */
+            sizes: null | components["schemas"]["SizeDraft"][];
+            /** @description How it is made. */
+            steps: null | components["schemas"]["StepDraft"][];
+            /** @description Which step follows which. */
+            links: null | components["schemas"]["LinkDraft"][];
+        };
+        /** @description What a typed line was understood as; all null for an empty line. */
+        ReadLineAnswer: {
+            /** @description The ingredient. */
+            name: null | string;
+            /** @description How it is prepared. */
+            preparation: null | string;
+            /**
+             * Format: double
+             * @description How much.
+             */
+            grams: null | number;
+            /** @description Whether the ingredient is new to the bakery. */
+            isNew: boolean;
+            /** @description What is wrong; null where it was understood. */
+            fault: null | string;
         };
         /** @description A product in the list. */
         RecipeListed: {
@@ -1003,6 +1509,8 @@ export interface components {
             pans: string[];
             /** @description What it carries. */
             allergens: string[];
+            /** @description Ingredients of which nobody has said yet what they carry. */
+            notStated: string[];
         };
         /** @description A stretch of the ribbon. */
         RibbonAnswer: {
@@ -1031,6 +1539,8 @@ export interface components {
             version: number;
             /** @description What it carries. */
             allergens: string[];
+            /** @description Ingredients of which nobody has said yet what they carry. */
+            notStated: string[];
             /**
              * Format: int32
              * @description Pies.
@@ -1113,6 +1623,39 @@ export interface components {
             /** @description When it ends. */
             end: components["schemas"]["Moment"];
         };
+        /** @description A shift as described. */
+        ShiftDraft: {
+            /** @description The name shown. */
+            name: null | string;
+            /**
+             * Format: int32
+             * @description 0 for the day of the pick-ups, -1 for the day before, -2 for the one before that.
+             */
+            dayOffset: null | number;
+            /** @description Local clock time, "12:00". */
+            start: null | string;
+            /**
+             * Format: int32
+             * @description How long it lasts.
+             */
+            lengthMin: null | number;
+        };
+        /** @description A size as written. */
+        SizeDraft: {
+            /** @description Id of the pan. */
+            pan: null | string;
+            /**
+             * Format: double
+             * @description Selling price; null where none is set.
+             */
+            price: null | number;
+        };
+        SseItemOfChange: {
+            data?: components["schemas"]["Change"];
+            eventType?: null | string;
+            eventId?: null | string;
+            reconnectionInterval?: null | string;
+        };
         /** @description A stage in an oven. */
         StageAnswer: {
             /**
@@ -1129,6 +1672,24 @@ export interface components {
             start: components["schemas"]["Moment"];
             /** @description When it ends. */
             end: components["schemas"]["Moment"];
+        };
+        /** @description A stage as written. */
+        StageDraft: {
+            /**
+             * Format: int32
+             * @description Its temperature.
+             */
+            tempC: null | number;
+            /**
+             * Format: int32
+             * @description Least minutes.
+             */
+            least: null | number;
+            /**
+             * Format: int32
+             * @description Most minutes.
+             */
+            most: null | number;
         };
         /** @description A step in words. */
         StepAnswer: {
@@ -1147,6 +1708,53 @@ export interface components {
             readyWhen: string;
             /** @description What can hurt. */
             caution: string;
+        };
+        /** @description A step as written: hands, stages or a wait. */
+        StepDraft: {
+            /** @description Short name, unique in the product. */
+            id: null | string;
+            /** @description What is done. */
+            name: null | string;
+            /** @description "dough", "pot", "bench", "cold", "oven", "rack", "finish" or "box". */
+            station: null | string;
+            /**
+             * Format: int32
+             * @description Minutes of hands whatever the count.
+             */
+            perBatch: null | number;
+            /**
+             * Format: double
+             * @description Minutes of hands a pie.
+             */
+            perPie: null | number;
+            /**
+             * Format: int32
+             * @description Least minutes of a wait.
+             */
+            waitLeast: null | number;
+            /**
+             * Format: int32
+             * @description Minutes of a wait that are aimed for.
+             */
+            waitAim: null | number;
+            /**
+             * Format: int32
+             * @description Most minutes of a wait.
+             */
+            waitMost: null | number;
+            /**
+             * Format: int32
+             * @description Temperature of the place; null for a bake.
+             */
+            celsius: null | number;
+            /** @description Stages of a bake. */
+            stages: null | components["schemas"]["StageDraft"][];
+            /** @description Whether it takes the rested discs. */
+            usesDough: boolean;
+            /** @description The sensory test. */
+            readyWhen: null | string;
+            /** @description What can hurt. */
+            caution: null | string;
         };
         /** @description A task. */
         TaskAnswer: {
@@ -1212,6 +1820,11 @@ export interface components {
             /** @description The day meant where the line names none (ISO date). */
             day: null | string;
         };
+        /** @description Typed lines of a formula. */
+        TypedLinesRequest: {
+            /** @description One ingredient a line. */
+            text: null | string;
+        };
         /** @description What was understood of a typed line. */
         UnderstoodAnswer: {
             /** @description The parts found. */
@@ -1230,6 +1843,24 @@ export interface components {
             /** @description What it was taken for. */
             meaning: string;
         };
+        /** @description What to begin with. */
+        UsualAnswer: {
+            /** @description Usual doughs. */
+            doughs: components["schemas"]["DoughDraft"][];
+            /** @description Usual chains of steps. */
+            products: components["schemas"]["UsualProduct"][];
+        };
+        /** @description A usual way to make a product, as a start for one's own. */
+        UsualProduct: {
+            /** @description Short name. */
+            id: string;
+            /** @description The name shown. */
+            name: string;
+            /** @description What it is good for, and which school it follows. */
+            why: string;
+            /** @description Steps, times and crust; name, dough, filling and sizes are left open. */
+            draft: components["schemas"]["ProductDraft"];
+        };
         /** @description A pick-up. */
         WaveAnswer: {
             /** @description When. */
@@ -1247,6 +1878,30 @@ export interface components {
              * @description Minutes to spare; below 0 when late.
              */
             spareMin: null | number;
+        };
+        /** @description A dough as written. */
+        WrittenDough: {
+            /** @description Its id. */
+            id: string;
+            /**
+             * Format: int32
+             * @description Goes back in If-Match.
+             */
+            version: number;
+            /** @description As written. */
+            draft: components["schemas"]["DoughDraft"];
+        };
+        /** @description A product as written. */
+        WrittenRecipe: {
+            /** @description Its id. */
+            id: string;
+            /**
+             * Format: int32
+             * @description Goes back in If-Match.
+             */
+            version: number;
+            /** @description As written. */
+            draft: components["schemas"]["ProductDraft"];
         };
     };
     responses: never;
@@ -1273,6 +1928,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BakeryAnswer"];
+                };
+            };
+        };
+    };
+    GetChanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseItemOfChange"];
                 };
             };
         };
@@ -1326,6 +2001,369 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FillingsAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetUsual: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualAnswer"];
+                };
+            };
+        };
+    };
+    ReadRecipeLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedLinesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadLineAnswer"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetDoughs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenDough"][];
+                };
+            };
+        };
+    };
+    AddDough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoughDraft"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenDough"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ChangeDough: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoughDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenDough"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetWrittenRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+        };
+    };
+    GetRecipes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeListed"][];
+                };
+            };
+        };
+    };
+    AddRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductDraft"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ChangeRecipe: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetIngredients: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IngredientsAnswer"];
+                };
+            };
+        };
+    };
+    ChangeIngredient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IngredientDraft"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetBakeryDescription: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeryDescription"];
+                };
+            };
+        };
+    };
+    DescribeBakery: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BakeryDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeryDescription"];
                 };
             };
             /** @description Bad Request */
@@ -1508,6 +2546,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["OrderConflict"];
+                };
+            };
         };
     };
     RemoveOrder: {
@@ -1529,6 +2576,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["OrderConflict"];
+                };
             };
         };
     };
@@ -1621,26 +2677,6 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
-                };
-            };
-        };
-    };
-    GetRecipes: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RecipeListed"][];
                 };
             };
         };

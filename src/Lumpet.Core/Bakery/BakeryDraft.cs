@@ -1,0 +1,55 @@
+namespace Lumpet.Core.Bakery;
+
+/// <summary>A bakery as a person describes it; anything may be missing or wrong until <see cref="BakeryReader"/> has read it.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Zone">Its time zone (IANA).</param>
+/// <param name="Currency">Its currency (ISO 4217).</param>
+/// <param name="ToleranceC">By how many degrees an oven may differ from what a bake asks for.</param>
+/// <param name="TransferMin">Minutes a tray takes from one oven to another.</param>
+/// <param name="SpareMin">By how many minutes boxes should be ready before their pick-up.</param>
+/// <param name="MixerName">The mixer's name.</param>
+/// <param name="SmallestBatchKg">Below this the dough does not mix well.</param>
+/// <param name="LargestBatchKg">Above this the bowl runs over.</param>
+/// <param name="Shifts">When people are there.</param>
+/// <param name="Ovens">The ovens.</param>
+/// <param name="Pans">The pans.</param>
+public sealed record BakeryDraft(
+    string? Name,
+    string? Zone,
+    string? Currency,
+    int? ToleranceC,
+    int? TransferMin,
+    int? SpareMin,
+    string? MixerName,
+    double? SmallestBatchKg,
+    double? LargestBatchKg,
+    IReadOnlyList<ShiftDraft?>? Shifts,
+    IReadOnlyList<OvenDraft?>? Ovens,
+    IReadOnlyList<PanDraft?>? Pans);
+
+/// <summary>A shift as described.</summary>
+/// <param name="Name">The name shown.</param>
+/// <param name="DayOffset">0 for the day of the pick-ups, -1 for the day before, -2 for the one before that.</param>
+/// <param name="Start">Local clock time, "12:00".</param>
+/// <param name="LengthMin">How long it lasts.</param>
+public sealed record ShiftDraft(string? Name, int? DayOffset, string? Start, int? LengthMin);
+
+/// <summary>An oven as described.</summary>
+/// <param name="Name">The name shown.</param>
+/// <param name="Shelves">Trays it holds.</param>
+/// <param name="MinC">Lowest setting.</param>
+/// <param name="MaxC">Highest setting.</param>
+/// <param name="HeatCPerMin">Degrees it gains in a minute.</param>
+/// <param name="CoolCPerMin">Degrees it loses in a minute.</param>
+/// <param name="DialOffsetC">What the dial shows beyond the conventional temperature: about -20 for a fan oven.</param>
+public sealed record OvenDraft(string? Name, int? Shelves, int? MinC, int? MaxC, int? HeatCPerMin, int? CoolCPerMin, int? DialOffsetC);
+
+/// <summary>A pan as described.</summary>
+/// <param name="Id">Short name for order lines, "23".</param>
+/// <param name="Name">The name shown.</param>
+/// <param name="TopCm">Inner diameter at the rim.</param>
+/// <param name="BottomCm">Inner diameter of the floor.</param>
+/// <param name="DepthCm">Inner height.</param>
+/// <param name="RimCm">Width of the rim.</param>
+/// <param name="PerTray">Pans on a tray.</param>
+public sealed record PanDraft(string? Id, string? Name, double? TopCm, double? BottomCm, double? DepthCm, double? RimCm, int? PerTray);

@@ -1,0 +1,162 @@
+using System.Globalization;
+using Lumpet.Core.DayPlan;
+using Lumpet.Core.Dough;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
+
+namespace Lumpet.Core.Bakery;
+
+/// <summary>Reads a described bakery: everything wrong is named, or the whole of it can be taken.</summary>
+public static class BakeryReader
+{
+    private const int MinutesOfADay = 1440;
+
+    /// <summary>Reads a draft.</summary>
+    /// <returns>The bakery and its pans; both null where there are faults.</returns>
+    public static (BakeryRecord? Bakery, IReadOnlyList<Pan> Pans, IReadOnlyList<FieldFault> Faults) Read(BakeryDraft draft)
+    {
+        var checks = new FieldChecks();
+        var name = checks.Name("name", draft.Name, "A bakery");
+        var zone = Zone(checks, draft.Zone);
+        var currency = (draft.Currency ?? string.Empty).Trim().ToUpperInvariant();
+        if (currency.Length != 3 || !currency.All(char.IsAsciiLetterUpper)) checks.Add("currency", "A currency is written with its three letters, such as EUR.");
+        var tolerance = checks.Whole("toleranceC", draft.ToleranceC, 0, 15, "°C");
+        var transfer = checks.Whole("transferMin", draft.TransferMin, 0, 15, "min");
+        var spare = checks.Whole("spareMin", draft.SpareMin, 0, 240, "min");
+        var mixer = Mixer(checks, draft);
+        ShiftRecord[] shifts = [.. checks.List("shifts", draft.Shifts, 1, 6, "shift").Select((shift, at) => Shift(checks, shift, $"shifts[{at}]"))];
+        Overlaps(checks, shifts);
+        var ovens = Ovens(checks, draft);
+        var pans = Pans(checks, draft);
+        return checks.Faults.Count > 0 || zone is null
+            ? (null, [], checks.Faults)
+            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens), pans, []);
+    }
+
+    /// <summary>A bakery as it would be described.</summary>
+    public static BakeryDraft Write(BakeryRecord bakery, IReadOnlyList<Pan> pans) => new(
+        bakery.Name,
+        bakery.Zone.Id,
+        bakery.Currency,
+        bakery.ToleranceC,
+        bakery.TransferMin,
+        bakery.SpareMin,
+        bakery.Mixer.Name,
+        bakery.Mixer.SmallestBatch.Kilograms,
+        bakery.Mixer.LargestBatch.Kilograms,
+        [.. bakery.Shifts.Select(shift => new ShiftDraft(
+            shift.Name, shift.DayOffset, TimeOnly.MinValue.AddMinutes(shift.StartMinute).ToString("HH:mm", CultureInfo.InvariantCulture), shift.LengthMin))],
+        [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC))],
+        [.. pans.Select(pan => new PanDraft(
+            pan.Id,
+            pan.Name,
+            pan.TopDiameter.Centimetres,
+            pan.BottomDiameter.Centimetres,
+            pan.Depth.Centimetres,
+            pan.RimWidth.Centimetres,
+            pan.PerTray))]);
+
+    /// <summary>A bakery to begin with: one oven, two shifts, one common pan. Its figures are common practice, no source.</summary>
+    /// <param name="zone">Id of the time zone to suggest.</param>
+    public static BakeryDraft Suggestion(string zone) => new(
+        string.Empty,
+        zone,
+        "EUR",
+        5,
+        2,
+        30,
+        "Mixer",
+        1,
+        10,
+        [new ShiftDraft("Afternoon", -1, "12:00", 480), new ShiftDraft("Night", 0, "00:00", 600)],
+        [new OvenDraft("Oven", 4, 60, 280, 8, 4, 0)],
+        [new PanDraft("23", "23 cm", 23, 19.5, 3.5, 1, 4)]);
+
+    private static TimeZoneInfo? Zone(FieldChecks checks, string? id)
+    {
+        if (id is { Length: > 0 and < 60 } && TimeZoneInfo.TryFindSystemTimeZoneById(id, out var zone)) return zone;
+        checks.Add("zone", "A time zone is written like Europe/Lisbon.");
+        return null;
+    }
+
+    private static Mixer Mixer(FieldChecks checks, BakeryDraft draft)
+    {
+        var name = checks.Name("mixerName", draft.MixerName, "The mixer");
+        var smallest = checks.Number("smallestBatchKg", draft.SmallestBatchKg, 0, 500, "kg");
+        var largest = checks.Number("largestBatchKg", draft.LargestBatchKg, 0.5, 500, "kg");
+        if (smallest > largest) checks.Add("smallestBatchKg", "The smallest batch is more than the largest.");
+        return new Mixer(name, Mass.FromKilograms(smallest), Mass.FromKilograms(Math.Max(smallest, largest)));
+    }
+
+    private static ShiftRecord Shift(FieldChecks checks, ShiftDraft shift, string path)
+    {
+        var timed = TimeOnly.TryParseExact(shift.Start, "HH:mm", CultureInfo.InvariantCulture, DateTimeStyles.None, out var start);
+        if (!timed) checks.Add($"{path}.start", "A clock time is written 04:30.");
+        return new ShiftRecord(
+            checks.Name($"{path}.name", shift.Name, "A shift", 40),
+            checks.Whole($"{path}.dayOffset", shift.DayOffset, -2, 0, "days from the pick-ups"),
+            (start.Hour * 60) + start.Minute,
+            checks.Whole($"{path}.lengthMin", shift.LengthMin, 15, MinutesOfADay, "min"));
+    }
+
+    private static void Overlaps(FieldChecks checks, ShiftRecord[] shifts)
+    {
+        var inOrder = shifts.OrderBy(Start).ToArray();
+        foreach (var (one, next) in inOrder.Zip(inOrder.Skip(1)))
+            if (Start(one) + one.LengthMin > Start(next))
+                checks.Add("shifts", $"\"{one.Name}\" and \"{next.Name}\" overlap; let one end when the other begins.");
+    }
+
+    private static int Start(ShiftRecord shift) => (shift.DayOffset * MinutesOfADay) + shift.StartMinute;
+
+    private static DayOven[] Ovens(FieldChecks checks, BakeryDraft draft)
+    {
+        var ovens = new List<DayOven>();
+        foreach (var (oven, at) in checks.List("ovens", draft.Ovens, 1, 8, "oven").Select((oven, at) => (oven, at)))
+        {
+            var path = $"ovens[{at}]";
+            var name = checks.Name($"{path}.name", oven.Name, "An oven", 40);
+            var (min, max) = (checks.Whole($"{path}.minC", oven.MinC, 30, 250, "°C"), checks.Whole($"{path}.maxC", oven.MaxC, 100, 400, "°C"));
+            if (min > max) checks.Add($"{path}.minC", "The lowest setting is above the highest.");
+            if (ovens.Any(other => other.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.name", "Two ovens have this name.");
+            ovens.Add(new DayOven(
+                ShortName.For(name, [.. ovens.Select(other => other.Id)]),
+                name,
+                checks.Whole($"{path}.shelves", oven.Shelves, 1, 60, "shelves"),
+                min,
+                max,
+                checks.Whole($"{path}.heatCPerMin", oven.HeatCPerMin, 1, 60, "°C a minute"),
+                checks.Whole($"{path}.coolCPerMin", oven.CoolCPerMin, 1, 60, "°C a minute"),
+                checks.Whole($"{path}.dialOffsetC", oven.DialOffsetC, -50, 50, "°C")));
+        }
+
+        return [.. ovens];
+    }
+
+    private static Pan[] Pans(FieldChecks checks, BakeryDraft draft)
+    {
+        var pans = new List<Pan>();
+        foreach (var (pan, at) in checks.List("pans", draft.Pans, 1, 60, "pan").Select((pan, at) => (pan, at)))
+        {
+            var path = $"pans[{at}]";
+            var id = (pan.Id ?? string.Empty).Trim();
+            // An order line ends the pan's name at the next blank.
+            if (id.Length is 0 or > 20 || !id.All(letter => char.IsAsciiLetterOrDigit(letter) || letter is '-' or '.')) checks.Add($"{path}.id", "A pan's short name takes up to 20 letters, digits, hyphens or points: 23, 26-deep.");
+            if (pans.Any(other => other.Id.Equals(id, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.id", $"Two pans are called {id}.");
+            var (top, bottom) = (checks.Number($"{path}.topCm", pan.TopCm, 3, 60, "cm"), checks.Number($"{path}.bottomCm", pan.BottomCm, 3, 60, "cm"));
+            var depth = checks.Number($"{path}.depthCm", pan.DepthCm, 1, 20, "cm");
+            if (bottom > top) checks.Add($"{path}.bottomCm", "The floor is wider than the top.");
+            if (depth > top) checks.Add($"{path}.depthCm", "A pan is not deeper than it is wide.");
+            pans.Add(new Pan(
+                id,
+                checks.Name($"{path}.name", pan.Name, "A pan", 40),
+                Length.FromCentimetres(top),
+                Length.FromCentimetres(bottom),
+                Length.FromCentimetres(depth),
+                Length.FromCentimetres(checks.Number($"{path}.rimCm", pan.RimCm, 0, 5, "cm")),
+                checks.Whole($"{path}.perTray", pan.PerTray, 1, 100, "pans")));
+        }
+
+        return [.. pans];
+    }
+}

@@ -1,0 +1,32 @@
+using Lumpet.Core.DayPlan;
+using Lumpet.Core.Dough;
+
+namespace Lumpet.Core.Bakery;
+
+/// <summary>The bakery itself: its zone, currency, shifts, ovens and mixer.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Zone">Its time zone (IANA).</param>
+/// <param name="Currency">Its currency (ISO 4217).</param>
+/// <param name="ToleranceC">By how much an oven's setting may differ from what a bake asks for.</param>
+/// <param name="TransferMin">Minutes a tray takes from one oven to another.</param>
+/// <param name="SpareMin">By how many minutes boxes should be ready before their pick-up.</param>
+/// <param name="Mixer">Its mixer.</param>
+/// <param name="Shifts">Its shifts.</param>
+/// <param name="Ovens">Its ovens.</param>
+public sealed record BakeryRecord(
+    string Name,
+    TimeZoneInfo Zone,
+    string Currency,
+    int ToleranceC,
+    int TransferMin,
+    int SpareMin,
+    Mixer Mixer,
+    IReadOnlyList<ShiftRecord> Shifts,
+    IReadOnlyList<DayOven> Ovens);
+
+/// <summary>A shift, relative to the day of the pick-ups it works for.</summary>
+/// <param name="Name">The name shown.</param>
+/// <param name="DayOffset">0 for that day, -1 for the day before.</param>
+/// <param name="StartMinute">Minute of the day at which it begins.</param>
+/// <param name="LengthMin">How long it lasts.</param>
+public sealed record ShiftRecord(string Name, int DayOffset, int StartMinute, int LengthMin);

@@ -1,0 +1,124 @@
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
+
+namespace Lumpet.Core.Recipes.Writing;
+
+/// <summary>Reads a written product: everything wrong is named, or the whole of it can be taken.</summary>
+public static class ProductReader
+{
+    /// <summary>Reads a draft.</summary>
+    /// <param name="draft">What was written.</param>
+    /// <param name="id">Id of the product.</param>
+    /// <param name="version">Number of the version.</param>
+    /// <param name="currency">Currency of its prices.</param>
+    /// <param name="pans">The bakery's pans.</param>
+    /// <param name="doughs">The bakery's doughs.</param>
+    /// <param name="known">The bakery's ingredients.</param>
+    /// <param name="others">The bakery's other products, whose names are taken.</param>
+    /// <returns>The product and the ingredients that are new with it; null where there are faults.</returns>
+    public static (Product? Product, IReadOnlyList<Ingredient> Fresh, IReadOnlyList<FieldFault> Faults) Read(
+        ProductDraft draft,
+        string id,
+        int version,
+        string currency,
+        IReadOnlyList<Pan> pans,
+        IReadOnlyList<DoughFormula> doughs,
+        IEnumerable<Ingredient> known,
+        IReadOnlyList<Product> others)
+    {
+        var (checks, names) = (new FieldChecks(), new IngredientNames(known));
+        var name = checks.Name("name", draft.Name, "A product");
+        if (others.Any(other => other.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) checks.Add("name", $"There is a product \"{name}\" already.");
+        var dough = doughs.FirstOrDefault(dough => dough.Id == draft.Dough);
+        if (dough is null) checks.Add("dough", doughs.Count == 0 ? "Write a dough first." : $"Choose one of {string.Join(", ", doughs.Select(one => one.Name))}.");
+        var crust = Crust(checks, draft);
+        var filling = new Filling(
+            names.Lines(checks, "filling", draft.Filling, least: 1),
+            Density.FromGramsPerMillilitre(checks.Number("packedDensity", draft.PackedDensity, 0.2, 1.6, "g/ml")),
+            Length.FromCentimetres(checks.Number("bakeChangeCm", draft.BakeChangeCm, -6, 4, "cm")));
+        var finish = names.Lines(checks, "finish", draft.Finish, least: 0);
+        var packaging = names.Counted(checks, "packaging", draft.Packaging);
+        var sizes = Sizes(checks, draft, pans, currency);
+        var reference = sizes.FirstOrDefault(size => size.Pan.Id == draft.ReferencePan)?.Pan;
+        if (reference is null) checks.Add("referencePan", "The pan for which it is written must be one of its sizes.");
+        var oldest = checks.Whole("oldestMin", draft.OldestMin, 30, 5760, "min");
+        var process = StepReader.Read(checks, draft);
+        if (checks.Faults.Count > 0) return (null, [], checks.Faults);
+
+        var product = new Product(id, name, version, Aliases(checks, draft), dough!, crust, filling, finish, packaging, reference!, sizes, process, oldest);
+        foreach (var size in sizes) CanBeMade(checks, product, size.Pan);
+        return checks.Faults.Count > 0 ? (null, [], checks.Faults) : (product, names.Fresh, []);
+    }
+
+    /// <summary>A product as it would be written.</summary>
+    public static ProductDraft Write(Product product) => new(
+        product.Name,
+        string.Join(", ", product.Aliases),
+        product.Dough.Id,
+        product.Crust.Top.ToString().ToLowerInvariant(),
+        Tidy(product.Crust.Thickness.Millimetres),
+        Tidy(product.Crust.BaseOverhang.Centimetres),
+        Tidy(product.Crust.TopOverhang.Centimetres),
+        Tidy(product.Crust.TrimShare * 100),
+        Tidy(product.Crust.StripWidth.Centimetres),
+        Tidy(product.Crust.StripGap.Centimetres),
+        product.Filling.PackedDensity.GramsPerMillilitre,
+        Tidy(product.Filling.BakeChange.Centimetres),
+        product.ReferencePan.Id,
+        product.OldestAtPickUp,
+        string.Join('\n', product.Filling.Lines.Select(RecipeLineReader.Write)),
+        string.Join('\n', product.Finish.Select(RecipeLineReader.Write)),
+        string.Join('\n', product.Packaging.Select(one => one.Name)),
+        [.. product.Sizes.Select(size => new SizeDraft(size.Pan.Id, size.SellingPrice?.Amount))],
+        StepReader.Write(product.Process),
+        [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))]);
+
+    private static double Tidy(double value) => Math.Round(value, 6);
+
+    private static Crust Crust(FieldChecks checks, ProductDraft draft)
+    {
+        var isTop = Enum.TryParse<Top>(draft.Top, ignoreCase: true, out var top) && draft.Top!.All(char.IsAsciiLetter);
+        if (!isTop) checks.Add("top", "A top is open, lid or lattice.");
+        var isLattice = isTop && top == Top.Lattice;
+        return new Crust(
+            top,
+            Length.FromMillimetres(checks.Number("thicknessMm", draft.ThicknessMm, 1, 15, "mm")),
+            Length.FromCentimetres(checks.Number("baseOverhangCm", draft.BaseOverhangCm, 0, 8, "cm")),
+            Length.FromCentimetres(checks.Number("topOverhangCm", draft.TopOverhangCm ?? 0, 0, 8, "cm")),
+            checks.Number("trimPercent", draft.TrimPercent, 0, 60, "%") / 100,
+            Length.FromCentimetres(isLattice ? checks.Number("stripWidthCm", draft.StripWidthCm, 0.3, 10, "cm") : draft.StripWidthCm is >= 0 and <= 10 and var width ? width : 0),
+            Length.FromCentimetres(isLattice ? checks.Number("stripGapCm", draft.StripGapCm, 0, 10, "cm") : draft.StripGapCm is >= 0 and <= 10 and var gap ? gap : 0));
+    }
+
+    private static IReadOnlyList<string> Aliases(FieldChecks checks, ProductDraft draft) =>
+        [.. checks.Words("aliases", draft.Aliases).Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Distinct(StringComparer.OrdinalIgnoreCase).Take(12)];
+
+    private static List<ProductSize> Sizes(FieldChecks checks, ProductDraft draft, IReadOnlyList<Pan> pans, string currency)
+    {
+        var sizes = new List<ProductSize>();
+        foreach (var (size, at) in checks.List("sizes", draft.Sizes, 1, 30, "size").Select((size, at) => (size, at)))
+        {
+            var pan = pans.FirstOrDefault(pan => pan.Id == size.Pan);
+            if (pan is null) checks.Add($"sizes[{at}].pan", $"Choose one of the pans {string.Join(", ", pans.Select(one => one.Id))}.");
+            else if (sizes.Any(other => other.Pan.Id == pan.Id)) checks.Add($"sizes[{at}].pan", $"{pan.Name} is named twice.");
+            if (size.Price is < 0 or > 10_000) checks.Add($"sizes[{at}].price", "A price lies between 0 and 10000.");
+            if (pan is not null) sizes.Add(new ProductSize(pan, size.Price is { } price ? new Money(price, currency) : null));
+        }
+
+        return sizes;
+    }
+
+    // What the arithmetic refuses is found here, and not in the middle of a day's plan.
+    private static void CanBeMade(FieldChecks checks, Product product, Pan pan)
+    {
+        try
+        {
+            _ = Scaling.Scale(product, pan, 1);
+        }
+        catch (ArgumentException exception)
+        {
+            checks.Add("sizes", $"It cannot be made in {pan.Name}: {exception.Message.Split(" (Parameter", StringSplitOptions.None)[0]}");
+        }
+    }
+}

@@ -1,0 +1,101 @@
+using Lumpet.Core.Baking;
+using Lumpet.Core.DayPlan;
+
+namespace Lumpet.Core.Recipes.Writing;
+
+/// <summary>Reads the steps of a written product, and how they follow one another.</summary>
+internal static class StepReader
+{
+    private const int MostMinutes = 4320;
+
+    /// <summary>Reads steps and links; what does not hold together is a fault at "steps".</summary>
+    public static ProcessNetwork Read(FieldChecks checks, ProductDraft draft)
+    {
+        Step[] steps = [.. checks.List("steps", draft.Steps, 2, 40, "steps").Select((step, at) => Read(checks, step, $"steps[{at}]"))];
+        foreach (var twice in steps.GroupBy(step => step.Id).Where(group => group.Count() > 1)) checks.Add("steps", $"Two steps have the id \"{twice.Key}\".");
+        Link[] links = [.. checks.List("links", draft.Links, 1, 80, "links").Select((link, at) => Read(checks, link, $"links[{at}]"))];
+        var network = new ProcessNetwork(steps, links);
+        if (checks.Faults.Count == 0) Together(checks, network);
+        return network;
+    }
+
+    /// <summary>Steps as they would be written.</summary>
+    public static IReadOnlyList<StepDraft> Write(ProcessNetwork network) =>
+        [.. network.Steps.Select(step => new StepDraft(
+            step.Id,
+            step.Name,
+            step.Station.ToString().ToLowerInvariant(),
+            step.Hands?.PerBatch,
+            step.Hands?.PerPie,
+            step.Wait?.Least,
+            step.Wait?.Aim,
+            step.Wait?.Most,
+            step.Celsius,
+            [.. step.Stages.Select(stage => new StageDraft(stage.TempC, stage.MinMin, stage.MaxMin))],
+            step.UsesDough,
+            step.ReadyWhen,
+            step.Caution))];
+
+    private static void Together(FieldChecks checks, ProcessNetwork network)
+    {
+        var ids = network.Steps.Select(step => step.Id).ToHashSet();
+        foreach (var link in network.Links.Where(link => !ids.Contains(link.Before) || !ids.Contains(link.After)))
+            checks.Add("links", $"There is no step for the link from \"{link.Before}\" to \"{link.After}\".");
+        if (!network.Steps.Any(step => step.UsesDough)) checks.Add("steps", "One step must take the dough.");
+        if (checks.Faults.Count > 0) return;
+        try
+        {
+            var graph = new StepGraph(network);
+            var ends = Enumerable.Range(0, graph.Nodes.Count).Count(graph.IsLast);
+            if (ends != 1) checks.Add("steps", $"The steps must run together into one last step; here are {ends}.");
+        }
+        catch (ArgumentException exception)
+        {
+            checks.Add("steps", exception.Message);
+        }
+    }
+
+    private static Step Read(FieldChecks checks, StepDraft step, string path)
+    {
+        var name = checks.Name($"{path}.name", step.Name, "A step");
+        var id = (step.Id ?? string.Empty).Trim();
+        if (id.Length is 0 or > 40 || !id.All(letter => char.IsAsciiLetterLower(letter) || char.IsAsciiDigit(letter) || letter == '-'))
+            checks.Add($"{path}.id", "A step's id takes up to 40 small letters, digits and hyphens.");
+        // Only the words: a number would name a station that is none.
+        var isStation = Enum.TryParse<Station>(step.Station, ignoreCase: true, out var station) && step.Station!.All(char.IsAsciiLetter);
+        if (!isStation) checks.Add($"{path}.station", $"A station is one of {string.Join(", ", Enum.GetNames<Station>()).ToLowerInvariant()}.");
+        BakeStage[] stages = [.. checks.List($"{path}.stages", step.Stages, 0, 4, "stages").Select((stage, at) => Stage(checks, stage, $"{path}.stages[{at}]"))];
+        var hands = step.PerBatch is null && step.PerPie is null ? null
+            : new Hands(checks.Whole($"{path}.perBatch", step.PerBatch ?? 0, 0, 480, "min"), checks.Number($"{path}.perPie", step.PerPie ?? 0, 0, 60, "min"));
+        var wait = step.WaitLeast is null && step.WaitAim is null && step.WaitMost is null ? null : Wait(checks, step, path);
+        var kinds = (hands is null ? 0 : 1) + (wait is null ? 0 : 1) + (stages.Length == 0 ? 0 : 1);
+        if (kinds != 1) checks.Add(path, "A step has hands, or stages of a bake, or a wait: one of the three.");
+        if (stages.Length > 0 && isStation && station != Station.Oven) checks.Add($"{path}.station", "A bake is in the oven.");
+        var celsius = stages.Length > 0 ? (int?)null : checks.Whole($"{path}.celsius", step.Celsius, -40, 250, "°C");
+        return new Step(id, name, station, hands, stages, wait, celsius, step.UsesDough, checks.Words($"{path}.readyWhen", step.ReadyWhen), checks.Words($"{path}.caution", step.Caution));
+    }
+
+    private static Span Wait(FieldChecks checks, StepDraft step, string path)
+    {
+        var least = checks.Whole($"{path}.waitLeast", step.WaitLeast, 0, MostMinutes, "min");
+        var aim = checks.Whole($"{path}.waitAim", step.WaitAim ?? step.WaitLeast, 0, MostMinutes, "min");
+        var most = checks.Whole($"{path}.waitMost", step.WaitMost, 0, MostMinutes, "min");
+        if (least > aim || aim > most) checks.Add($"{path}.waitAim", "The aim of a wait lies between its least and its most.");
+        return new Span(least, aim, most);
+    }
+
+    private static BakeStage Stage(FieldChecks checks, StageDraft stage, string path)
+    {
+        var least = checks.Whole($"{path}.least", stage.Least, 1, 360, "min");
+        var most = checks.Whole($"{path}.most", stage.Most, 1, 360, "min");
+        if (least > most) checks.Add($"{path}.most", "The most of a stage is under its least.");
+        return new BakeStage(checks.Whole($"{path}.tempC", stage.TempC, 50, 320, "°C"), least, Math.Max(least, most));
+    }
+
+    private static Link Read(FieldChecks checks, LinkDraft link, string path)
+    {
+        var (least, most) = (checks.Whole($"{path}.least", link.Least ?? 0, 0, MostMinutes, "min"), checks.Whole($"{path}.most", link.Most ?? 0, 0, MostMinutes, "min"));
+        if (least > most) checks.Add($"{path}.most", "The most is under the least.");
+        return new Link(link.From ?? string.Empty, link.To ?? string.Empty, Span.Between(least, Math.Max(least, most)));
+    }
+}

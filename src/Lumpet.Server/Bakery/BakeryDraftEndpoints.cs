@@ -1,0 +1,52 @@
+using Lumpet.Core.Bakery;
+using Lumpet.Server.Changes;
+using Lumpet.Server.Faults;
+using Lumpet.Store;
+using Lumpet.Store.Bakery;
+using Lumpet.Store.Recipes;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Lumpet.Server.Bakery;
+
+/// <summary>The bakery's description: read, and written whole.</summary>
+internal static class BakeryDraftEndpoints
+{
+    /// <summary>Adds the endpoints.</summary>
+    public static void Map(IEndpointRouteBuilder routes)
+    {
+        var draft = routes.MapGroup("/api/bakery/description");
+        draft.MapGet("", Get).WithName("GetBakeryDescription").WithSummary("The bakery as it is described; a suggestion while there is none.");
+        draft.MapPut("", Put).WithName("DescribeBakery").WithSummary("Describes the bakery; If-Match carries the version it was read with, 0 for a new one.");
+    }
+
+    private static Ok<BakeryDescription> Get(Database database, TimeProvider time)
+    {
+        using var connection = database.Open();
+        var draft = BakeryStore.Find(connection) is { } bakery ? BakeryReader.Write(bakery, RecipeStore.Pans(connection)) : BakeryReader.Suggestion(time.LocalTimeZone.Id);
+        return TypedResults.Ok(new BakeryDescription(BakeryWriter.Version(connection), draft, Zones));
+    }
+
+    // Names of places only: the rest of the list are abbreviations that nobody should choose.
+    private static IReadOnlyList<string> Zones { get; } =
+        [.. TimeZoneInfo.GetSystemTimeZones().Select(zone => zone.Id).Where(id => id.Contains('/', StringComparison.Ordinal) && !id.StartsWith("Etc/", StringComparison.Ordinal)).Order(StringComparer.Ordinal)];
+
+    private static Results<Ok<BakeryDescription>, ValidationProblem, ProblemHttpResult> Put(
+        BakeryDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed)
+    {
+        if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("bakery");
+        var (bakery, pans, faults) = BakeryReader.Read(draft);
+        if (bakery is null) return FieldProblems.Of(faults);
+        var (outcome, inUse) = BakeryWriter.Save(database, bakery, pans, version);
+        if (inUse.Count > 0) return FieldProblems.Of(("pans", $"{string.Join(", ", inUse)} cannot go: recipes or orders use {(inUse.Count == 1 ? "it" : "them")}."));
+        if (outcome == ChangeOutcome.Conflict) return RowVersion.Conflict("the bakery's description");
+        feed.Publish("bakery");
+        return TypedResults.Ok(new BakeryDescription(version + 1, BakeryReader.Write(bakery, pans), Zones));
+    }
+}
+
+/// <summary>The bakery's description.</summary>
+/// <param name="Version">Goes back in If-Match; 0 while no bakery is set up, and the draft is a suggestion.</param>
+/// <param name="Draft">The description.</param>
+/// <param name="Zones">Time zones to choose from.</param>
+public sealed record BakeryDescription(long Version, BakeryDraft Draft, IReadOnlyList<string> Zones);

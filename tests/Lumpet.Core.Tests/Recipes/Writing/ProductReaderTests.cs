@@ -1,0 +1,90 @@
+using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
+using Lumpet.Core.Recipes.Writing;
+using Xunit;
+
+namespace Lumpet.Core.Tests.Recipes.Writing;
+
+public sealed class ProductReaderTests
+{
+    private static readonly Pan Pan = new("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4);
+    private static readonly Pan Tiny = new("mini", "Mini", Length.FromCentimetres(3), Length.FromCentimetres(3), Length.FromCentimetres(1), Length.Zero, 24);
+
+    private static ProductDraft Good => UsualProducts.All[0].Draft with
+    {
+        Name = "Quince",
+        Dough = "dough",
+        Filling = "800 g quince",
+        ReferencePan = "23",
+        Sizes = [new SizeDraft("23", 18m)],
+    };
+
+    private static StepDraft Step(int at) => Good.Steps![at]!;
+
+    private static IReadOnlyList<string> Fields(ProductDraft draft)
+    {
+        var dough = DoughReader.Read(UsualDoughs.All[0], "dough", 1, []).Dough!;
+        var (product, _, faults) = ProductReader.Read(draft, "quince", 1, "EUR", [Pan, Tiny], [dough], [], []);
+        Assert.Equal(product is null, faults.Count > 0);
+        Assert.All(faults, fault => Assert.False(string.IsNullOrWhiteSpace(fault.Message)));
+        return [.. faults.Select(fault => fault.Field)];
+    }
+
+    private static ProductDraft With(int at, StepDraft step) => Good with { Steps = [.. Good.Steps!.Select((one, index) => index == at ? step : one)] };
+
+    public static TheoryData<string, string, ProductDraft> Wrong => new()
+    {
+        { "no name", "name", Good with { Name = " " } },
+        { "a name with a line break", "name", Good with { Name = "a\nb" } },
+        { "a name without end", "name", Good with { Name = new string('x', 81) } },
+        { "no dough", "dough", Good with { Dough = null } },
+        { "no such dough", "dough", Good with { Dough = "puff" } },
+        { "no such top", "top", Good with { Top = "roof" } },
+        { "a number for a top", "top", Good with { Top = "1" } },
+        { "paper-thin", "thicknessMm", Good with { ThicknessMm = 0.1 } },
+        { "no number at all", "thicknessMm", Good with { ThicknessMm = double.NaN } },
+        { "without bounds", "packedDensity", Good with { PackedDensity = double.PositiveInfinity } },
+        { "all trim", "trimPercent", Good with { TrimPercent = 100 } },
+        { "a lattice without strips", "stripWidthCm", Good with { Top = "lattice" } },
+        { "no filling", "filling", Good with { Filling = "" } },
+        { "a filling without weights", "filling", Good with { Filling = "some quinces" } },
+        { "a filling without end", "filling", Good with { Filling = string.Join('\n', Enumerable.Repeat("1 g quince", 61)) } },
+        { "no sizes", "sizes", Good with { Sizes = [] } },
+        { "a size of null", "sizes", Good with { Sizes = [null, new SizeDraft("23", 1m)] } },
+        { "no such pan", "sizes[0].pan", Good with { Sizes = [new SizeDraft("99", null)] } },
+        { "the same pan twice", "sizes[1].pan", Good with { Sizes = [new SizeDraft("23", null), new SizeDraft("23", null)] } },
+        { "a price below nothing", "sizes[0].price", Good with { Sizes = [new SizeDraft("23", -1m)] } },
+        { "written for a pan it is not made in", "referencePan", Good with { ReferencePan = "mini" } },
+        { "a pan that its dough would fill", "sizes", Good with { ThicknessMm = 14, Sizes = [new SizeDraft("23", null), new SizeDraft("mini", null)] } },
+        { "older than any pie", "oldestMin", Good with { OldestMin = 100_000 } },
+        { "no steps", "steps", Good with { Steps = null } },
+        { "a step twice", "steps", Good with { Steps = [.. Good.Steps!, Step(0)] } },
+        { "a step without a name", "steps[0].name", With(0, Step(0) with { Name = "" }) },
+        { "a step at no station", "steps[0].station", With(0, Step(0) with { Station = "roof" }) },
+        { "a step at station number three", "steps[0].station", With(0, Step(0) with { Station = "3" }) },
+        { "a step that works and waits", "steps[0]", With(0, Step(0) with { WaitLeast = 5, WaitMost = 9 }) },
+        { "a step that does nothing", "steps[0]", With(0, Step(0) with { PerBatch = null, PerPie = null }) },
+        { "a wait that ends before it begins", "steps[1].waitAim", With(1, Step(1) with { WaitLeast = 90, WaitMost = 60 }) },
+        { "an oven too hot", "steps[5].stages[0].tempC", With(5, Step(5) with { Stages = [new StageDraft(900, 10, 20)] }) },
+        { "a stage that ends before it begins", "steps[5].stages[0].most", With(5, Step(5) with { Stages = [new StageDraft(190, 20, 10)] }) },
+        { "no bake", "steps", Good with { Steps = [.. Good.Steps!.Where(step => step!.Id != "bake")], Links = [.. Good.Links!.Where(link => link!.From != "bake" && link.To != "bake"), new LinkDraft("firm", "box", 0, 0)] } },
+        { "no dough taken", "steps", With(0, Step(0) with { UsesDough = false }) },
+        { "a link to nowhere", "links", Good with { Links = [.. Good.Links!, new LinkDraft("box", "moon", 0, 0)] } },
+        { "a circle", "steps", Good with { Links = [.. Good.Links!, new LinkDraft("box", "line", 0, 0)] } },
+        { "two ends", "steps", Good with { Links = [.. Good.Links!.Where(link => link!.From != "prepare")] } },
+    };
+
+    [Theory]
+    [MemberData(nameof(Wrong))]
+    public void What_is_wrong_is_named_by_its_field(string what, string field, ProductDraft draft)
+    {
+        Assert.Empty(Fields(Good));
+        Assert.True(Fields(draft).Contains(field), $"{what}: {string.Join(", ", Fields(draft))}");
+    }
+
+    [Fact]
+    public void Everything_wrong_is_said_at_once() =>
+        Assert.Equal(
+            ["name", "dough", "trimPercent", "filling", "sizes", "referencePan"],
+            Fields(Good with { Name = null, Dough = null, TrimPercent = 99, Filling = null, Sizes = null }).Take(6));
+}
