@@ -65,6 +65,7 @@ internal static class LumpetApplication
         BakeryDraftEndpoints.Map(app);
         ChangeEndpoints.Map(app);
         OrderEndpoints.Map(app);
+        OrderFileEndpoints.Map(app);
         PlanEndpoints.Map(app);
         DoughEndpoints.Map(app);
         FillingEndpoints.Map(app);

@@ -47,7 +47,7 @@ public static class DayPlanner
         }
 
         var thorough = Attempt(snapshot, calendar, question, works, effort);
-        return PlannedDays.From(works, question.Stretches, thorough.IsBetterThan(best!) ? thorough : best!);
+        return PlannedDays.From(works, question.Stretches, calendar.Stretches, thorough.IsBetterThan(best!) ? thorough : best!);
     }
 
     private static DayAttempt Attempt(

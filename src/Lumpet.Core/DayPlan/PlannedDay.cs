@@ -13,6 +13,7 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Batches">Dough batches, in order of mixing.</param>
 /// <param name="Waves">Pick-ups in order of time.</param>
 /// <param name="Troubles">What does not work out; empty when all is well.</param>
+/// <param name="Reasons">Why each task is when it is, by the task's id.</param>
 public sealed record PlannedDay(
     IReadOnlyList<Lot> Lots,
     BakeProblem Problem,
@@ -22,7 +23,8 @@ public sealed record PlannedDay(
     IReadOnlyList<DayTask> Tasks,
     IReadOnlyList<DoughBatch> Batches,
     IReadOnlyList<Wave> Waves,
-    IReadOnlyList<Trouble> Troubles)
+    IReadOnlyList<Trouble> Troubles,
+    IReadOnlyDictionary<string, TaskReason> Reasons)
 {
     /// <summary>Pies of all lots.</summary>
     public int Pies => Lots.Sum(lot => lot.Count);

@@ -6,7 +6,8 @@ namespace Lumpet.Core.DayPlan;
 internal static class PlannedDays
 {
     /// <summary>The plan of a round.</summary>
-    public static PlannedDay From(IReadOnlyList<LotWork> works, IReadOnlyDictionary<string, DayOven> stretches, DayAttempt attempt)
+    public static PlannedDay From(
+        IReadOnlyList<LotWork> works, IReadOnlyDictionary<string, DayOven> ovens, IReadOnlyList<DayShift> stretches, DayAttempt attempt)
     {
         DoughBatch[] batches = [.. attempt.Mixed.Select(mixed => mixed.Batch)];
         DayTask[] tasks =
@@ -19,12 +20,13 @@ internal static class PlannedDays
             [.. works.Select(work => work.Lot)],
             attempt.Problem,
             attempt.Plan,
-            stretches,
-            Loads.From(works, attempt.Plan, stretches),
+            ovens,
+            Loads.From(works, attempt.Plan, ovens),
             tasks,
             batches,
             Waves(works, attempt.Parcels),
-            Troubles.In(works, attempt));
+            Troubles.In(works, attempt),
+            TaskReasons.Of(attempt.Parcels, batches, stretches));
     }
 
     private static Wave[] Waves(IReadOnlyList<LotWork> works, IReadOnlyList<Parcel> parcels) =>

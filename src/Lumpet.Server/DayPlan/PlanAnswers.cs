@@ -35,8 +35,9 @@ public sealed record PlanAnswer(
 
 /// <summary>A part of a sentence.</summary>
 /// <param name="Text">The words.</param>
-/// <param name="Control">What the words change when they are pressed: "day", "orders"; null for plain words.</param>
-public sealed record SentencePart(string Text, string? Control);
+/// <param name="Control">What the words change when they are pressed: "day", "orders", "pickUp"; null for plain words.</param>
+/// <param name="Value">What they stand at: an ISO date, a clock time; null where there is nothing to set.</param>
+public sealed record SentencePart(string Text, string? Control, string? Value);
 
 /// <summary>Something that does not work out.</summary>
 /// <param name="Text">What, by how much, and what binds.</param>
@@ -148,3 +149,45 @@ public sealed record TaskAnswer(
 /// <param name="At">The first minute at which that many are.</param>
 /// <param name="WorkMin">Minutes of work in all.</param>
 public sealed record HandsAnswer(int AtOnce, Moment At, int WorkMin);
+
+/// <summary>A question to the planner.</summary>
+/// <param name="Moves">Pick-ups as they might be.</param>
+public sealed record WhatIfRequest(IReadOnlyList<PickUpMove?>? Moves);
+
+/// <summary>A pick-up moved to another time of the same day.</summary>
+/// <param name="From">Its clock time, "07:30".</param>
+/// <param name="To">The clock time it moves to.</param>
+public sealed record PickUpMove(string? From, string? To);
+
+/// <summary>Why a task is when it is.</summary>
+/// <param name="Id">The task.</param>
+/// <param name="Why">In words.</param>
+/// <param name="WaitsFor">What comes right before it.</param>
+/// <param name="WaitedBy">What comes right after it.</param>
+/// <param name="SlipMin">By how many minutes it can end later while nothing else moves; below 0 where it is late already.</param>
+/// <param name="SlipEnds">What then would be touched.</param>
+public sealed record ReasonAnswer(
+    string Id, string Why, IReadOnlyList<NeighbourAnswer> WaitsFor, IReadOnlyList<NeighbourAnswer> WaitedBy, int SlipMin, string SlipEnds);
+
+/// <summary>A task next to another.</summary>
+/// <param name="Id">The task.</param>
+/// <param name="Name">What is done.</param>
+/// <param name="About">Of what.</param>
+/// <param name="Start">When it begins.</param>
+/// <param name="End">When it ends.</param>
+/// <param name="GapMin">Minutes between.</param>
+/// <param name="LeastMin">Minutes that must lie between.</param>
+public sealed record NeighbourAnswer(string Id, string Name, string About, Moment Start, Moment End, int GapMin, int LeastMin);
+
+/// <summary>One step at an oven.</summary>
+/// <param name="At">When.</param>
+/// <param name="Act">"set", "drop", "off", "in", "move" or "out".</param>
+/// <param name="Oven">Name of the oven.</param>
+/// <param name="Words">The step in words.</param>
+/// <param name="DialC">What the dial is set to; null where nothing is set.</param>
+/// <param name="TempC">Temperature that it is drawn in.</param>
+/// <param name="Shelves">Shelves concerned.</param>
+/// <param name="ReadyWhen">How one sees that what comes out is done.</param>
+/// <param name="Caution">What can hurt.</param>
+public sealed record OvenStepAnswer(
+    Moment At, string Act, string Oven, string Words, int? DialC, int? TempC, IReadOnlyList<int> Shelves, string ReadyWhen, string Caution);

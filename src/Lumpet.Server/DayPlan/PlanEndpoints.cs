@@ -1,7 +1,7 @@
 using System.Text;
 using Lumpet.Core.Baking.Files;
-using Lumpet.Core.DayPlan;
 using Lumpet.Server.Bakery;
+using Lumpet.Server.Faults;
 using Lumpet.Server.Orders;
 using Lumpet.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -16,6 +16,10 @@ internal static class PlanEndpoints
     {
         var plan = routes.MapGroup("/api/plan/{day}");
         plan.MapGet("", Get).WithName("GetPlan").WithSummary("The plan of a day as it follows from its orders now.");
+        plan.MapPost("/what-if", WhatIf).WithName("AskWhatIf").WithSummary("The plan as it would be with pick-ups moved. Stores nothing.");
+        plan.MapGet("/reason", Reason).WithName("GetReason").WithSummary("Why a task is when it is, what it waits for, what waits for it, how much it can slip.");
+        plan.MapGet("/oven-steps", OvenSteps).WithName("GetOvenSteps").WithSummary("What is done at the ovens, by the clock.");
+        plan.MapGet("/calendar.ics", Calendar).WithName("GetCalendar").WithSummary("The plan as iCalendar.").Produces<string>(200, "text/calendar");
         plan.MapGet("/bake-problem.json", Problem).WithName("GetBakeProblem").WithSummary("What the ovens are asked, as lumpet.bake-problem/1.")
             .Produces<string>(200, "application/json");
         plan.MapGet("/bake-plan.json", Plan).WithName("GetBakePlan").WithSummary("What they answer, as lumpet.bake-plan/1.")
@@ -25,45 +29,37 @@ internal static class PlanEndpoints
     private static Results<Ok<PlanAnswer>, ValidationProblem> Get(string day, Database database, PlanShelf shelf, BakeryClock clock)
     {
         var (book, refused) = Open(day, database);
-        if (book is null) return refused!;
-        var plan = shelf.Plan(book);
-        var now = book.Clock.MinuteOf(clock.Now);
-        var (from, to) = (plan.Tasks.Select(task => task.StartMin).DefaultIfEmpty(0).Min(), plan.Waves.Select(wave => wave.PickUpMin).DefaultIfEmpty(0).Max());
-        var hands = HandsNeeded.In(plan);
-        return TypedResults.Ok(new PlanAnswer(
-            day,
-            BakeryEndpoints.Name(book.Day),
-            book.Fingerprint,
-            PlanSentence.Of(book, plan),
-            PlanSentence.Note(book, plan, now),
-            [.. plan.Troubles.Select(trouble => PlanSentence.Trouble(book, plan, trouble))],
-            plan.Pies,
-            [.. plan.Waves.Select(wave => new WaveAnswer(
-                book.Clock.At(wave.PickUpMin), wave.Pies, string.Join(", ", wave.For), wave.BoxedMin is { } boxed ? book.Clock.At(boxed) : null, wave.SpareMin))],
-            [.. book.Snapshot.Shifts.Select(shift => new ShiftAnswer(shift.Name, book.Clock.At(shift.StartMin), book.Clock.At(shift.EndMin)))],
-            [.. DayRibbon.Of(plan).Select(stretch => new RibbonAnswer(stretch.Phase, book.Clock.At(stretch.StartMin), book.Clock.At(stretch.EndMin), stretch.Celsius))],
-            now >= from && now <= to ? book.Clock.At(now) : null,
-            OvenDrawing.Of(book, plan),
-            [.. plan.Tasks.Select(task => Task(book, plan, task))],
-            plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin)));
+        return book is null ? refused! : TypedResults.Ok(PlanWriting.Of(book, shelf.Plan(book), book.Clock.MinuteOf(clock.Now)));
     }
 
-    private static TaskAnswer Task(DayBook book, PlannedDay plan, DayTask task) =>
-        Task(book, task, plan.Lots.FirstOrDefault(lot => lot.Id == task.LotId));
+    private static Results<Ok<PlanAnswer>, ValidationProblem> WhatIf(string day, WhatIfRequest request, Database database, PlanShelf shelf, BakeryClock clock)
+    {
+        var (book, refused) = Open(day, database);
+        if (book is null) return refused!;
+        var (moved, faults) = PickUpMoves.Apply(book, request.Moves ?? []);
+        return faults.Count > 0 ? FieldProblems.Of(faults) : TypedResults.Ok(PlanWriting.Of(moved, shelf.Plan(moved), book.Clock.MinuteOf(clock.Now)));
+    }
 
-    private static TaskAnswer Task(DayBook book, DayTask task, Lot? lot) => new(
-        task.Id,
-        task.Name,
-        lot is null ? task.About : $"{task.About}, for {book.Clock.At(lot.PickUpMin).Clock}",
-        Word(task.Station),
-        Word(task.Kind),
-        book.Clock.At(task.StartMin),
-        book.Clock.At(task.EndMin),
-        task.EndMin - task.StartMin,
-        task.Pies,
-        task.Celsius ?? lot!.Product.Process.Steps.First(step => step.Id == task.StepId).Stages[0].TempC,
-        task.ReadyWhen,
-        task.Caution);
+    private static Results<Ok<ReasonAnswer>, ValidationProblem, ProblemHttpResult> Reason(string day, string? task, Database database, PlanShelf shelf)
+    {
+        var (book, refused) = Open(day, database);
+        if (book is null) return refused!;
+        return PlanWriting.Reason(book, shelf.Plan(book), task ?? string.Empty) is { } reason
+            ? TypedResults.Ok(reason)
+            : TypedResults.Problem(title: "There is no such task in the plan as it is now; it may have been planned anew.", statusCode: 404);
+    }
+
+    private static Results<Ok<IReadOnlyList<OvenStepAnswer>>, ValidationProblem> OvenSteps(string day, Database database, PlanShelf shelf)
+    {
+        var (book, refused) = Open(day, database);
+        return book is null ? refused! : TypedResults.Ok(OvenStepWords.Of(book, shelf.Plan(book)));
+    }
+
+    private static Results<ContentHttpResult, ValidationProblem> Calendar(string day, Database database, PlanShelf shelf, BakeryClock clock)
+    {
+        var (book, refused) = Open(day, database);
+        return book is null ? refused! : TypedResults.Text(PlanCalendar.Of(book, shelf.Plan(book), clock.Now), "text/calendar", Encoding.UTF8);
+    }
 
     private static Results<ContentHttpResult, ValidationProblem> Problem(string day, Database database, PlanShelf shelf)
     {
@@ -84,7 +80,4 @@ internal static class PlanEndpoints
         using var connection = database.Open();
         return DayBook.Open(connection, date) is { } book ? (book, null) : (null, OrderEndpoints.NoBakery());
     }
-
-    private static string Word<T>(T value)
-        where T : struct, Enum => value.ToString().ToLowerInvariant();
 }

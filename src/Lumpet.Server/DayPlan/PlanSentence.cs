@@ -9,17 +9,24 @@ internal static class PlanSentence
     /// <summary>The answer: how much, when, and whether the pick-ups are met.</summary>
     public static IReadOnlyList<SentencePart> Of(DayBook book, PlannedDay plan)
     {
-        var day = new SentencePart(BakeryEndpoints.Name(book.Day), "day");
-        if (plan.Pies == 0) return [new("Nothing is ordered for ", null), day, new(".", null)];
-        var parts = new List<SentencePart> { new($"{plan.Pies} pies", "orders"), new(" for ", null), day };
-        if (plan.Loads.Count == 0) return [.. parts, new(" find no oven.", null)];
+        var day = new SentencePart(BakeryEndpoints.Name(book.Day), "day", BakeryEndpoints.Iso(book.Day));
+        if (plan.Pies == 0) return [Plain("Nothing is ordered for "), day, Plain(".")];
+        var parts = new List<SentencePart> { new(Count(plan.Pies, "pie"), "orders", null), Plain(" for "), day };
+        if (plan.Loads.Count == 0) return [.. parts, Plain(plan.Pies == 1 ? " finds no oven." : " find no oven.")];
 
         var (first, last) = (book.Clock.At(plan.Loads[0].StartMin), book.Clock.At(plan.Loads.SelectMany(load => load.Visits).Max(visit => visit.EndMin)));
-        parts.Add(new(
-            $" in {Count(plan.Loads.Count, "load")}, the first in at {Said(first)}, the last out at {Said(last)}. {string.Join(", ", plan.Waves.Select((wave, index) => Wave(book, wave, index == 0)))}.",
-            null));
-        return parts;
+        parts.Add(Plain($" in {Count(plan.Loads.Count, "load")}, the first in at {Said(first)}, the last out at {Said(last)}. "));
+        for (var at = 0; at < plan.Waves.Count; at++)
+        {
+            parts.Add(Plain(at == 0 ? "The " : ", the "));
+            parts.AddRange(Wave(book, plan.Waves[at]));
+        }
+
+        return [.. parts, Plain(".")];
     }
+
+    /// <summary>The day's plan in one line, for screens beside it.</summary>
+    public static string Plainly(DayBook book, PlannedDay plan) => string.Concat(Of(book, plan).Select(part => part.Text));
 
     /// <summary>Oven time against its bound, and hands; and whether work should have begun.</summary>
     public static string Note(DayBook book, PlannedDay plan, int now)
@@ -53,20 +60,28 @@ internal static class PlanSentence
     /// <summary>A length of time in words: "5 h 26" or "32 min".</summary>
     internal static string Hours(long minutes) => minutes < 60 ? $"{minutes} min" : FormattableString.Invariant($"{minutes / 60} h {minutes % 60:00}");
 
-    private static string Wave(DayBook book, Wave wave, bool first)
+    private static SentencePart[] Wave(DayBook book, Wave wave)
     {
-        var name = $"{(first ? "The" : "the")} {book.Clock.At(wave.PickUpMin).Clock}{(wave.For.Count == 1 ? $" {wave.For[0]}" : string.Empty)}";
-        return wave.SpareMin switch
-        {
-            null => $"{name} is not all made",
-            < 0 => $"{name} is {Hours(-wave.SpareMin.Value)} late",
-            var spare => $"{name} is boxed with {Hours(spare.Value)} to spare",
-        };
+        var clock = book.Clock.At(wave.PickUpMin).Clock;
+        var name = wave.For.Count == 1 ? $" {wave.For[0]}" : string.Empty;
+        return
+        [
+            new(clock, "pickUp", clock),
+            Plain(name + wave.SpareMin switch
+            {
+                null => " is not all made",
+                < 0 => $" is {Hours(-wave.SpareMin.Value)} late",
+                var spare => $" is boxed with {Hours(spare.Value)} to spare",
+            }),
+        ];
     }
+
+    private static SentencePart Plain(string text) => new(text, null, null);
 
     private static string Names(IReadOnlyList<string> names) => names.Count == 0 ? string.Empty : $" ({string.Join(", ", names)})";
 
-    private static string Filled(DayBook book, TroubleText text) =>
+    /// <summary>A text with its minutes as clock times.</summary>
+    internal static string Filled(DayBook book, TroubleText text) =>
         string.Format(System.Globalization.CultureInfo.InvariantCulture, text.Template, [.. text.Minutes.Select(minute => (object)Said(book.Clock.At(minute)))]);
 
     private static string Sentence(string text) => text.Length == 0 ? text : char.ToUpperInvariant(text[0]) + text[1..] + ".";

@@ -20,7 +20,7 @@ namespace Lumpet.Server.Orders;
 internal static class OrderEndpoints
 {
     private const string LocalFormat = "yyyy-MM-ddTHH:mm";
-    private const int LongestKey = 100;
+    internal const int LongestKey = 100;
 
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)

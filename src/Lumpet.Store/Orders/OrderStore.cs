@@ -54,13 +54,7 @@ public static class OrderStore
                 && connection.QuerySingleOrDefault<Row>($"{Columns} WHERE idempotency_key = @idempotencyKey", new { idempotencyKey }, transaction) is { } there)
                 return Read(there);
             var id = Guid.NewGuid();
-            connection.Execute(
-                """
-                INSERT INTO order_line (id, product_id, pan_id, count, pick_up_local, pick_up_zone, pick_up_unix, for_whom, idempotency_key)
-                VALUES (@id, @product, @pan, @count, @local, @zone, @unix, @whom, @key)
-                """,
-                Parameters(id, line, zone, idempotencyKey),
-                transaction);
+            Insert(connection, transaction, id, line, zone, idempotencyKey);
             return Find(connection, id, transaction)!;
         });
 
@@ -79,6 +73,30 @@ public static class OrderStore
                 Parameters(id, line, zone, null),
                 transaction)));
 
+    /// <summary>Moves every order of a pick-up to another time; answers how many were moved.</summary>
+    public static int Move(Database database, DateTime from, DateTime to, TimeZoneInfo zone) =>
+        database.Write((connection, transaction) => connection.Execute(
+            "UPDATE order_line SET pick_up_local = @to, pick_up_zone = @zone, pick_up_unix = @unix, row_version = row_version + 1 WHERE pick_up_local = @from",
+            new
+            {
+                from = from.ToString(LocalFormat, CultureInfo.InvariantCulture),
+                to = to.ToString(LocalFormat, CultureInfo.InvariantCulture),
+                zone = zone.Id,
+                unix = InstantOf(to, zone).ToUnixTimeSeconds(),
+            },
+            transaction));
+
+    /// <summary>Adds orders: all of them or none. The same key twice adds them once. Answers how many were added.</summary>
+    public static int AddAll(Database database, IReadOnlyList<OrderLine> lines, TimeZoneInfo zone, string? idempotencyKey) =>
+        database.Write((connection, transaction) =>
+        {
+            string? Key(int at) => idempotencyKey is null ? null : FormattableString.Invariant($"{idempotencyKey}/{at}");
+            if (idempotencyKey is not null && lines.Count > 0
+                && connection.QuerySingle<long>("SELECT count(*) FROM order_line WHERE idempotency_key = @key", new { key = Key(0) }, transaction) > 0) return 0;
+            for (var at = 0; at < lines.Count; at++) Insert(connection, transaction, Guid.NewGuid(), lines[at], zone, Key(at));
+            return lines.Count;
+        });
+
     /// <summary>Removes an order that still has the version it was read with.</summary>
     public static ChangeOutcome Remove(Database database, Guid id, long rowVersion) =>
         database.Write((connection, transaction) => Outcome(
@@ -86,6 +104,15 @@ public static class OrderStore
             transaction,
             id,
             connection.Execute("DELETE FROM order_line WHERE id = @id AND row_version = @rowVersion", new { id = Key(id), rowVersion }, transaction)));
+
+    private static void Insert(SqliteConnection connection, IDbTransaction transaction, Guid id, OrderLine line, TimeZoneInfo zone, string? key) =>
+        connection.Execute(
+            """
+            INSERT INTO order_line (id, product_id, pan_id, count, pick_up_local, pick_up_zone, pick_up_unix, for_whom, idempotency_key)
+            VALUES (@id, @product, @pan, @count, @local, @zone, @unix, @whom, @key)
+            """,
+            Parameters(id, line, zone, key),
+            transaction);
 
     private static ChangeOutcome Outcome(SqliteConnection connection, IDbTransaction transaction, Guid id, int rows) =>
         rows == 1 ? ChangeOutcome.Done : Find(connection, id, transaction) is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;

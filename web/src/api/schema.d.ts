@@ -38,6 +38,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{day}/orders.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The orders of a day as comma-separated values. */
+        get: operations["ExportOrders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads orders from comma-separated values; keeps all of them or none, and only where asked. */
+        post: operations["ImportOrders"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{day}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Moves all orders of a pick-up to another time of the day. */
+        post: operations["MovePickUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dough/{day}": {
         parameters: {
             query?: never;
@@ -340,6 +391,74 @@ export interface paths {
         };
         /** The plan of a day as it follows from its orders now. */
         get: operations["GetPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{day}/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The plan as it would be with pick-ups moved. Stores nothing. */
+        post: operations["AskWhatIf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{day}/reason": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Why a task is when it is, what it waits for, what waits for it, how much it can slip. */
+        get: operations["GetReason"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{day}/oven-steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is done at the ovens, by the clock. */
+        get: operations["GetOvenSteps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{day}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The plan as iCalendar. */
+        get: operations["GetCalendar"];
         put?: never;
         post?: never;
         delete?: never;
@@ -961,6 +1080,30 @@ export interface components {
                 [key: string]: string[];
             };
         };
+        /** @description What a file of orders holds. */
+        ImportAnswer: {
+            /**
+             * Format: int32
+             * @description Order lines.
+             */
+            orders: number;
+            /**
+             * Format: int32
+             * @description Pies of all lines.
+             */
+            pies: number;
+            /** @description Pies by day. */
+            days: components["schemas"]["DayAnswer"][];
+            /** @description Whether they are kept now. */
+            isKept: boolean;
+        };
+        /** @description A file of orders. */
+        ImportRequest: {
+            /** @description Its content. */
+            text: null | string;
+            /** @description Whether to keep them; otherwise they are only read. */
+            keep: boolean;
+        };
         /** @description An ingredient. */
         IngredientAnswer: {
             /** @description Its id. */
@@ -1076,6 +1219,37 @@ export interface components {
             clock: string;
             /** @description For example "Sat". */
             day: string;
+        };
+        /** @description What a move did. */
+        MoveAnswer: {
+            /**
+             * Format: int32
+             * @description Order lines that were moved.
+             */
+            orders: number;
+        };
+        /** @description A task next to another. */
+        NeighbourAnswer: {
+            /** @description The task. */
+            id: string;
+            /** @description What is done. */
+            name: string;
+            /** @description Of what. */
+            about: string;
+            /** @description When it begins. */
+            start: components["schemas"]["Moment"];
+            /** @description When it ends. */
+            end: components["schemas"]["Moment"];
+            /**
+             * Format: int32
+             * @description Minutes between.
+             */
+            gapMin: number;
+            /**
+             * Format: int32
+             * @description Minutes that must lie between.
+             */
+            leastMin: number;
         };
         /** @description An order. */
         OrderAnswer: {
@@ -1212,6 +1386,33 @@ export interface components {
              */
             dialOffsetC: null | number;
         };
+        /** @description One step at an oven. */
+        OvenStepAnswer: {
+            /** @description When. */
+            at: components["schemas"]["Moment"];
+            /** @description "set", "drop", "off", "in", "move" or "out". */
+            act: string;
+            /** @description Name of the oven. */
+            oven: string;
+            /** @description The step in words. */
+            words: string;
+            /**
+             * Format: int32
+             * @description What the dial is set to; null where nothing is set.
+             */
+            dialC: null | number;
+            /**
+             * Format: int32
+             * @description Temperature that it is drawn in.
+             */
+            tempC: null | number;
+            /** @description Shelves concerned. */
+            shelves: number[];
+            /** @description How one sees that what comes out is done. */
+            readyWhen: string;
+            /** @description What can hurt. */
+            caution: string;
+        };
         /** @description The ovens over time. */
         OvensAnswer: {
             /** @description Where the drawing begins. */
@@ -1298,6 +1499,13 @@ export interface components {
              * @description Pans on a tray.
              */
             perTray: null | number;
+        };
+        /** @description A pick-up moved to another time of the same day. */
+        PickUpMove: {
+            /** @description Its clock time, "07:30". */
+            from: null | string;
+            /** @description The clock time it moves to. */
+            to: null | string;
         };
         /** @description A piece of dough. */
         PieceAnswer: {
@@ -1488,6 +1696,24 @@ export interface components {
             /** @description What is wrong; null where it was understood. */
             fault: null | string;
         };
+        /** @description Why a task is when it is. */
+        ReasonAnswer: {
+            /** @description The task. */
+            id: string;
+            /** @description In words. */
+            why: string;
+            /** @description What comes right before it. */
+            waitsFor: components["schemas"]["NeighbourAnswer"][];
+            /** @description What comes right after it. */
+            waitedBy: components["schemas"]["NeighbourAnswer"][];
+            /**
+             * Format: int32
+             * @description By how many minutes it can end later while nothing else moves; below 0 where it is late already.
+             */
+            slipMin: number;
+            /** @description What then would be touched. */
+            slipEnds: string;
+        };
         /** @description A product in the list. */
         RecipeListed: {
             /** @description Its id. */
@@ -1594,8 +1820,10 @@ export interface components {
         SentencePart: {
             /** @description The words. */
             text: string;
-            /** @description What the words change when they are pressed: "day", "orders"; null for plain words. */
+            /** @description What the words change when they are pressed: "day", "orders", "pickUp"; null for plain words. */
             control: null | string;
+            /** @description What they stand at: an ISO date, a clock time; null where there is nothing to set. */
+            value: null | string;
         };
         /** @description A change of an oven's setting. */
         SettingAnswer: {
@@ -1879,6 +2107,11 @@ export interface components {
              */
             spareMin: null | number;
         };
+        /** @description A question to the planner. */
+        WhatIfRequest: {
+            /** @description Pick-ups as they might be. */
+            moves: null | components["schemas"]["PickUpMove"][];
+        };
         /** @description A dough as written. */
         WrittenDough: {
             /** @description Its id. */
@@ -1948,6 +2181,107 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": components["schemas"]["SseItemOfChange"];
+                };
+            };
+        };
+    };
+    ExportOrders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ImportOrders: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    MovePickUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PickUpMove"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoveAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };
@@ -2606,6 +2940,136 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    AskWhatIf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetReason: {
+        parameters: {
+            query?: {
+                task?: string;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReasonAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetOvenSteps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OvenStepAnswer"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
             /** @description Bad Request */

@@ -1,0 +1,46 @@
+using Ical.Net;
+using Ical.Net.CalendarComponents;
+using Ical.Net.DataTypes;
+using Ical.Net.Serialization;
+using Lumpet.Core.DayPlan;
+using Lumpet.Server.Bakery;
+
+namespace Lumpet.Server.DayPlan;
+
+/// <summary>Writes a plan as iCalendar (RFC 5545): each task with hands or heat, and each pick-up, an event.</summary>
+internal static class PlanCalendar
+{
+    /// <summary>The calendar of a day.</summary>
+    public static string Of(DayBook book, PlannedDay plan, DateTimeOffset now)
+    {
+        var calendar = new Calendar { ProductId = "-//Lumpet//Day plan//EN", Method = "PUBLISH" };
+        calendar.AddProperty("X-WR-CALNAME", $"{book.Bakery.Name}, {BakeryEndpoints.Name(book.Day)}");
+        // Resting, chilling and cooling fill a calendar without asking anything of anyone.
+        foreach (var task in plan.Tasks.Where(task => task.Kind != TaskKind.Wait))
+            calendar.Events.Add(Event(
+                book,
+                now,
+                task.Id,
+                $"{task.Name}: {(task.Pies > 0 ? $"{task.Pies} " : string.Empty)}{PlanWriting.About(book, plan, task)}",
+                string.Join("\n", new[] { task.ReadyWhen.Length > 0 ? $"Ready when: {task.ReadyWhen}" : string.Empty, task.Caution.Length > 0 ? $"Caution: {task.Caution}" : string.Empty }.Where(line => line.Length > 0)),
+                task.Station.ToString(),
+                task.StartMin,
+                task.EndMin));
+        foreach (var wave in plan.Waves)
+            calendar.Events.Add(Event(book, now, $"pick-up-{wave.PickUpMin}", $"Pick-up: {wave.Pies} pies", string.Join(", ", wave.For), "Box", wave.PickUpMin, wave.PickUpMin));
+        return new CalendarSerializer().SerializeToString(calendar) ?? string.Empty;
+    }
+
+    private static CalendarEvent Event(DayBook book, DateTimeOffset now, string id, string summary, string description, string station, int from, int to) => new()
+    {
+        Uid = $"{BakeryEndpoints.Iso(book.Day)}-{id.Replace('/', '-')}@lumpet",
+        Summary = summary,
+        Description = description.Length > 0 ? description : null,
+        Location = station,
+        DtStamp = Utc(now),
+        Start = Utc(book.Clock.Start.AddMinutes(from)),
+        End = to > from ? Utc(book.Clock.Start.AddMinutes(to)) : null,
+    };
+
+    private static CalDateTime Utc(DateTimeOffset instant) => new(instant.UtcDateTime, "UTC");
+}

@@ -1,0 +1,72 @@
+using Lumpet.Core.DayPlan;
+using Lumpet.Server.Bakery;
+
+namespace Lumpet.Server.DayPlan;
+
+/// <summary>Writes a plan out for the screen.</summary>
+internal static class PlanWriting
+{
+    /// <summary>The whole plan.</summary>
+    /// <param name="book">The day.</param>
+    /// <param name="plan">Its plan.</param>
+    /// <param name="now">Minute of now.</param>
+    public static PlanAnswer Of(DayBook book, PlannedDay plan, int now)
+    {
+        var (from, to) = (plan.Tasks.Select(task => task.StartMin).DefaultIfEmpty(0).Min(), plan.Waves.Select(wave => wave.PickUpMin).DefaultIfEmpty(0).Max());
+        var hands = HandsNeeded.In(plan);
+        return new PlanAnswer(
+            BakeryEndpoints.Iso(book.Day),
+            BakeryEndpoints.Name(book.Day),
+            book.Fingerprint,
+            PlanSentence.Of(book, plan),
+            PlanSentence.Note(book, plan, now),
+            [.. plan.Troubles.Select(trouble => PlanSentence.Trouble(book, plan, trouble))],
+            plan.Pies,
+            [.. plan.Waves.Select(wave => new WaveAnswer(
+                book.Clock.At(wave.PickUpMin), wave.Pies, string.Join(", ", wave.For), wave.BoxedMin is { } boxed ? book.Clock.At(boxed) : null, wave.SpareMin))],
+            [.. book.Snapshot.Shifts.Select(shift => new ShiftAnswer(shift.Name, book.Clock.At(shift.StartMin), book.Clock.At(shift.EndMin)))],
+            [.. DayRibbon.Of(plan).Select(stretch => new RibbonAnswer(stretch.Phase, book.Clock.At(stretch.StartMin), book.Clock.At(stretch.EndMin), stretch.Celsius))],
+            now >= from && now <= to ? book.Clock.At(now) : null,
+            OvenDrawing.Of(book, plan),
+            [.. plan.Tasks.Select(task => Task(book, plan, task))],
+            plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin));
+    }
+
+    /// <summary>Why a task is when it is, or null where there is no such task.</summary>
+    public static ReasonAnswer? Reason(DayBook book, PlannedDay plan, string id)
+    {
+        if (!plan.Reasons.TryGetValue(id, out var reason)) return null;
+        var tasks = plan.Tasks.ToDictionary(task => task.Id);
+        NeighbourAnswer Neighbour(TaskLink link)
+        {
+            var task = tasks[link.TaskId];
+            return new NeighbourAnswer(task.Id, task.Name, About(book, plan, task), book.Clock.At(task.StartMin), book.Clock.At(task.EndMin), link.GapMin, link.LeastMin);
+        }
+
+        return new ReasonAnswer(
+            id,
+            PlanSentence.Filled(book, reason.Why),
+            [.. reason.WaitsFor.Select(Neighbour)],
+            [.. reason.WaitedBy.Select(Neighbour)],
+            reason.SlipMin,
+            PlanSentence.Filled(book, reason.SlipEnds));
+    }
+
+    /// <summary>What a task is about: "Pear and ginger, 23 cm, for 07:30".</summary>
+    public static string About(DayBook book, PlannedDay plan, DayTask task) =>
+        plan.Lots.FirstOrDefault(lot => lot.Id == task.LotId) is { } lot ? $"{task.About}, for {book.Clock.At(lot.PickUpMin).Clock}" : task.About;
+
+    private static TaskAnswer Task(DayBook book, PlannedDay plan, DayTask task) => new(
+        task.Id,
+        task.Name,
+        About(book, plan, task),
+        task.Station.ToString().ToLowerInvariant(),
+        task.Kind.ToString().ToLowerInvariant(),
+        book.Clock.At(task.StartMin),
+        book.Clock.At(task.EndMin),
+        task.EndMin - task.StartMin,
+        task.Pies,
+        task.Celsius ?? plan.Lots.First(lot => lot.Id == task.LotId).Product.Process.Steps.First(step => step.Id == task.StepId).Stages[0].TempC,
+        task.ReadyWhen,
+        task.Caution);
+}

@@ -1,0 +1,81 @@
+using Lumpet.Server.Bakery;
+using Lumpet.Server.Changes;
+using Lumpet.Server.DayPlan;
+using Lumpet.Server.Faults;
+using Lumpet.Store;
+using Lumpet.Store.Bakery;
+using Lumpet.Store.Orders;
+using Lumpet.Store.Recipes;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Lumpet.Server.Orders;
+
+/// <summary>Many orders at once: as a file in and out, and a whole pick-up moved.</summary>
+internal static class OrderFileEndpoints
+{
+    /// <summary>Adds the endpoints.</summary>
+    public static void Map(IEndpointRouteBuilder routes)
+    {
+        routes.MapGet("/api/orders/{day}/orders.csv", Export).WithName("ExportOrders").WithSummary("The orders of a day as comma-separated values.").Produces<string>(200, "text/csv");
+        routes.MapPost("/api/orders/import", Import).WithName("ImportOrders").WithSummary("Reads orders from comma-separated values; keeps all of them or none, and only where asked.");
+        routes.MapPost("/api/orders/{day}/move", Move).WithName("MovePickUp").WithSummary("Moves all orders of a pick-up to another time of the day.");
+    }
+
+    private static Results<ContentHttpResult, ValidationProblem> Export(string day, Database database)
+    {
+        if (OrderEndpoints.ReadDay(day) is not { } date) return OrderEndpoints.NoDay();
+        using var connection = database.Open();
+        return TypedResults.Text(OrderCsv.Write(OrderStore.OnDay(connection, date).Select(order => order.Line)), "text/csv", System.Text.Encoding.UTF8);
+    }
+
+    private static Results<Ok<ImportAnswer>, ValidationProblem> Import(
+        ImportRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed)
+    {
+        if (key?.Length > OrderEndpoints.LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {OrderEndpoints.LongestKey} characters."));
+        using var connection = database.Open();
+        if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
+        var (orders, faults) = OrderCsv.Read(request.Text ?? string.Empty, RecipeStore.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
+        if (faults.Count > 0) return FieldProblems.Of(faults);
+        if (request.Keep)
+        {
+            OrderStore.AddAll(database, orders, bakery.Zone, key);
+            feed.Publish("orders");
+        }
+
+        return TypedResults.Ok(new ImportAnswer(
+            orders.Count,
+            orders.Sum(order => order.Count),
+            [.. orders.GroupBy(order => DateOnly.FromDateTime(order.PickUp)).OrderBy(group => group.Key).Select(group => new DayAnswer(BakeryEndpoints.Iso(group.Key), BakeryEndpoints.Name(group.Key), group.Sum(order => order.Count)))],
+            request.Keep));
+    }
+
+    private static Results<Ok<MoveAnswer>, ValidationProblem> Move(string day, PickUpMove move, Database database, BakeryClock clock, ChangeFeed feed)
+    {
+        var (book, refused) = PlanEndpoints.Open(day, database);
+        if (book is null) return refused!;
+        var (_, faults) = PickUpMoves.Apply(book, [move]);
+        if (faults.Count > 0) return FieldProblems.Of(faults.Select(fault => fault with { Field = fault.Field.Replace("moves[0].", string.Empty, StringComparison.Ordinal) }));
+        var (from, to) = (PickUpMoves.Local(book, move.From)!.Value, PickUpMoves.Local(book, move.To)!.Value);
+        if (to <= clock.LocalNow(book.Bakery.Zone)) return FieldProblems.Of(("to", $"{move.To} has passed."));
+        var moved = OrderStore.Move(database, from, to, book.Bakery.Zone);
+        feed.Publish("orders", day);
+        return TypedResults.Ok(new MoveAnswer(moved));
+    }
+}
+
+/// <summary>A file of orders.</summary>
+/// <param name="Text">Its content.</param>
+/// <param name="Keep">Whether to keep them; otherwise they are only read.</param>
+public sealed record ImportRequest(string? Text, bool Keep);
+
+/// <summary>What a file of orders holds.</summary>
+/// <param name="Orders">Order lines.</param>
+/// <param name="Pies">Pies of all lines.</param>
+/// <param name="Days">Pies by day.</param>
+/// <param name="IsKept">Whether they are kept now.</param>
+public sealed record ImportAnswer(int Orders, int Pies, IReadOnlyList<DayAnswer> Days, bool IsKept);
+
+/// <summary>What a move did.</summary>
+/// <param name="Orders">Order lines that were moved.</param>
+public sealed record MoveAnswer(int Orders);

@@ -1,0 +1,67 @@
+using Lumpet.Core.DayPlan;
+using Xunit;
+using static Lumpet.Core.Tests.TestBakery;
+
+namespace Lumpet.Core.Tests.DayPlan;
+
+public sealed class TaskReasonTests
+{
+    private static readonly PlannedDay Fair = DayPlanner.Plan(Snapshot(Order(Pear, 12, 1170), Order(Custard, 8, 1170), Order(Pear, 12, 1320)));
+
+    private static readonly Dictionary<string, DayTask> Tasks = Fair.Tasks.ToDictionary(task => task.Id);
+
+    [Fact]
+    public void Every_task_has_its_reason_and_every_link_leads_both_ways()
+    {
+        Assert.Equal(Tasks.Keys.Order(), Fair.Reasons.Keys.Order());
+        foreach (var (id, reason) in Fair.Reasons)
+        {
+            Assert.NotEmpty(reason.Why.Template);
+            foreach (var link in reason.WaitsFor) Assert.Equal(Tasks[id].StartMin, Tasks[link.TaskId].EndMin + link.GapMin);
+            foreach (var link in reason.WaitsFor.Where(link => !link.TaskId.EndsWith("/mix", StringComparison.Ordinal)))
+                Assert.Contains(Fair.Reasons[link.TaskId].WaitedBy, back => back.TaskId == id);
+        }
+    }
+
+    [Fact]
+    public void Only_the_first_dough_waits_for_nothing_and_only_boxes_are_waited_for_by_nothing()
+    {
+        Assert.All(Tasks.Values.Where(task => Fair.Reasons[task.Id].WaitedBy.Count == 0), task => Assert.Equal("box", task.StepId));
+        Assert.All(
+            Tasks.Values.Where(task => Fair.Reasons[task.Id].WaitsFor.Count == 0),
+            task => Assert.True(task.StepId is "mix" or "prepare" or "whisk", task.Id));
+    }
+
+    [Fact]
+    public void What_may_slip_leaves_every_least_minute_between()
+    {
+        foreach (var (id, reason) in Fair.Reasons)
+        {
+            Assert.True(reason.SlipMin >= 0, id);
+            foreach (var link in reason.WaitedBy.Where(link => Tasks[id].Kind != TaskKind.Wait && Tasks[link.TaskId].Kind != TaskKind.Wait))
+                Assert.True(reason.SlipMin <= link.GapMin - link.LeastMin, id);
+        }
+    }
+
+    [Fact]
+    public void The_last_box_can_slip_until_its_pick_up()
+    {
+        foreach (var box in Tasks.Values.Where(task => task.StepId == "box"))
+        {
+            var pickUp = Fair.Lots.Single(lot => lot.Id == box.LotId).PickUpMin;
+            Assert.Equal(Math.Min(pickUp, 1320) - box.EndMin, Fair.Reasons[box.Id].SlipMin);
+        }
+    }
+
+    [Fact]
+    public void The_oven_steps_put_in_and_take_out_every_tray_once()
+    {
+        var steps = OvenSteps.Of(Fair);
+        var put = steps.Where(step => step.Act == OvenAct.In).Sum(step => step.Visit!.Pies);
+        Assert.Equal(put, steps.Where(step => step.Act == OvenAct.Out).Sum(step => step.Visit!.Pies));
+        // Twelve and twelve pears, and eight custards whose shells are baked before.
+        Assert.Equal(12 + 12 + 8 + 8, put);
+        Assert.Equal(steps.Count(step => step.Act is OvenAct.Set or OvenAct.Drop or OvenAct.Off), Fair.BakePlan.Settings.Count);
+        Assert.Equal(steps.Select(step => step.AtMin).Order(), steps.Select(step => step.AtMin));
+    }
+}
