@@ -24,7 +24,11 @@ check() {
 need_chromium() {
   command -v chromium >/dev/null && return
   say "installing Chromium"
-  apt-get update -qq && apt-get install -y -qq chromium >"$log/apt" 2>&1 || { tail -5 "$log/apt"; return 1; }
+  apt-get update -qq && apt-get install -y -qq chromium >"$log/apt" 2>&1 || {
+    tail -5 "$log/apt"
+    echo "The browser tests need Chromium at /usr/bin/chromium, and it could not be installed; the reason stands above. Install Debian's package chromium and try again."
+    return 1
+  }
 }
 
 # A test runner that counts its own tests; its closing counts are added up.

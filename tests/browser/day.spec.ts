@@ -38,6 +38,7 @@ test('an order typed on one line changes the plan, and its drop can be read in t
   const plan = await planOf(request)
   const drops = plan.ovens.ovens.flatMap((oven) => oven.settings).filter((setting) => setting.isDrop)
   expect(drops.length).toBeGreaterThan(0)
+  await page.getByRole('link', { name: 'Ovens', exact: true }).click()
   for (const drop of drops) await expect(page.getByText(`drop ${drop.at.clock} ${drop.tempC}°`)).not.toHaveCount(0)
   // A load opens to its stages and its test.
   await page
@@ -103,12 +104,17 @@ test('a recipe follows its count and its pan, by typing, stepping and pressing',
   await expect(page.getByRole('spinbutton', { name: 'Pies' })).toHaveAttribute('aria-invalid', 'true')
 })
 
-test('a lost server is said, and what was typed is kept', async ({ page }) => {
+test('a lost server is said, and what was typed is kept and goes out when it is back', async ({ page }) => {
   await page.goto('/')
   await expect(line(page)).toBeVisible()
   await page.route('**/api/**', (route) => route.abort())
   await line(page).fill('2 pear @ 23 10:00 lost')
   await line(page).press('Enter')
-  await expect(page.getByText('The server does not answer.')).toBeVisible()
+  await expect(page.getByText('not taken yet')).toBeVisible()
   await expect(line(page)).toHaveValue('2 pear @ 23 10:00 lost')
+  // Also over a page that is loaded anew.
+  await page.unroute('**/api/**')
+  await page.reload()
+  await expect(line(page)).toHaveValue('2 pear @ 23 10:00 lost')
+  await line(page).fill('')
 })

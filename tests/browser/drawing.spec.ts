@@ -1,7 +1,16 @@
 import { expect, test } from '@playwright/test'
 import { centimetres, duration, grams, kilograms, money } from '../../web/src/parts/amounts'
 import { colourOf } from '../../web/src/parts/temperature'
-import { labelRows, leastWidth, ovenTops, shelfRuns, sizes, timeScale } from '../../web/src/screens/plan/layout'
+import {
+  fitting,
+  ovenTops,
+  placeLabels,
+  shelfRuns,
+  sizes,
+  timeScale,
+  widthOf,
+} from '../../web/src/screens/ovens/layout'
+import { clockTime, stepsOf, wholeNumber } from '../../web/src/parts/word.svelte'
 
 const moment = (min: number) => ({ min, clock: '00:00', day: 'Sat' })
 const block = (from: number, to: number) => ({ from: moment(from), to: moment(to), hours: [] })
@@ -69,9 +78,15 @@ test.describe('the oven drawing', () => {
     expect(scale.x(450)).toBe(scale.x(300))
   })
 
-  test('is as wide as its minutes need', () => {
-    expect(leastWidth(twoBlocks)).toBeGreaterThan(300 * 2)
-    expect(timeScale(twoBlocks, leastWidth(twoBlocks)).perMinute).toBeGreaterThan(2)
+  test('fills the room there is, is never too narrow to be read, and grows with the zoom', () => {
+    expect(widthOf(twoBlocks, 1200, 1)).toBe(1200)
+    expect(widthOf(twoBlocks, 300, 1)).toBeGreaterThan(300)
+    const fixed = sizes.name + sizes.gap
+    expect(widthOf(twoBlocks, 1200, 2) - fixed).toBeCloseTo(2 * (1200 - fixed), 9)
+    expect(timeScale(twoBlocks, widthOf(twoBlocks, 1200, 2)).perMinute).toBeCloseTo(
+      2 * timeScale(twoBlocks, 1200).perMinute,
+      9,
+    )
   })
 
   test('stacks ovens by their shelves', () => {
@@ -91,13 +106,75 @@ test.describe('the oven drawing', () => {
     expect(layer([])).toEqual([])
   })
 
-  test('puts a label into the second row where the first is taken', () => {
-    expect(
-      labelRows([
-        { x: 0, width: 80 },
-        { x: 60, width: 80 },
-        { x: 90, width: 80 },
-      ]),
-    ).toEqual([0, 1, 0])
+  test('lets labels give way instead of colliding: a second row, fewer words, then none', () => {
+    const label = (x: number, rank = 1) => ({ x, ways: ['17:40 220° (dial 200)', '220°'], rank })
+    expect(placeLabels([label(0), label(400)], 1000).map((one) => one.row)).toEqual([0, 0])
+    expect(placeLabels([label(0), label(60)], 1000).map((one) => one.row)).toEqual([0, 1])
+    const crowd = placeLabels(
+      [0, 10, 20, 30, 40].map((x) => label(x)),
+      1000,
+    )
+    expect(crowd.filter((one) => one.row >= 0).length).toBeLessThan(5)
+    // A drop keeps its words, whoever was there before.
+    const drop = placeLabels([label(0), label(5), label(10, 0)], 1000)
+    expect(drop[2]).toEqual({ row: 0, words: '17:40 220° (dial 200)' })
+  })
+
+  test('never lets two labels of a row touch, at forty loads either', () => {
+    const labels = Array.from({ length: 40 }, (_, index) => ({
+      x: index * 23,
+      ways: ['17:40 220°', '220°'],
+      rank: index % 3,
+    }))
+    const placed = placeLabels(labels, 1000)
+    for (const row of [0, 1]) {
+      const spans = placed
+        .map((one, index) => ({
+          ...one,
+          from:
+            (labels[index]?.x ?? 0) -
+            ((labels[index]?.x ?? 0) + one.words.length * 7.2 + 10 > 1000 ? one.words.length * 7.2 + 10 : 0),
+        }))
+        .filter((one) => one.row === row)
+        .sort((one, other) => one.from - other.from)
+      for (let at = 1; at < spans.length; at++) {
+        const [before, after] = [spans[at - 1], spans[at]]
+        expect((before?.from ?? 0) + (before?.words.length ?? 0) * 7.2).toBeLessThanOrEqual(after?.from ?? 0)
+      }
+    }
+  })
+
+  test('writes on a tag what fits it', () => {
+    const ways = ['12 Pear and ginger', '12 Pear', '12']
+    expect(fitting(ways, 200)).toBe('12 Pear and ginger')
+    expect(fitting(ways, 80)).toBe('12 Pear')
+    expect(fitting(ways, 30)).toBe('12')
+    expect(fitting(ways, 10)).toBe('')
+  })
+})
+
+test.describe('a dotted word', () => {
+  test('reads whole numbers within its bounds, and steps inside them', () => {
+    const pies = wholeNumber(1, 100)
+    expect(pies.read('24')).toBe(24)
+    for (const text of ['0', '101', '1.5', 'x', '', '-3', '1e2']) expect(pies.read(text)).toBeUndefined()
+    expect(pies.step(1, -1)).toBe(1)
+    expect(pies.step(95, 10)).toBe(100)
+  })
+
+  test('reads clock times as people type them, and steps by five minutes', () => {
+    expect(clockTime.read('7:30')).toBe('07:30')
+    expect(clockTime.read('0730')).toBe('07:30')
+    expect(clockTime.read('23:59')).toBe('23:59')
+    for (const text of ['24:00', '7:60', '7', 'noon', '']) expect(clockTime.read(text)).toBeUndefined()
+    expect(clockTime.step('07:30', 1)).toBe('07:35')
+    expect(clockTime.step('07:58', 1)).toBe('08:05')
+    expect(clockTime.step('00:05', -10)).toBe('00:00')
+    expect(clockTime.step('23:50', 10)).toBe('23:55')
+    expect(clockTime.now('01:15')).toBe(75)
+  })
+
+  test('steps by the arrow and page keys only', () => {
+    expect(['ArrowUp', 'ArrowDown', 'PageUp', 'PageDown', 'a'].map(stepsOf)).toEqual([1, -1, 10, -10, 0])
   })
 })

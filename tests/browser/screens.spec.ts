@@ -4,6 +4,13 @@ import { expect, test } from '@playwright/test'
 const screens = [
   '/orders',
   '/plan',
+  '/ovens',
+  '/bakery',
+  '/write',
+  '/write/pear',
+  '/doughs',
+  '/doughs/flaky',
+  '/ingredients',
   '/dough',
   '/fillings',
   '/recipes',
@@ -35,3 +42,42 @@ for (const screen of screens) {
     expect(said).toEqual([])
   })
 }
+
+for (const screen of ['/orders', '/plan', '/ovens', '/dough', '/recipes/damson/23/6', '/bakery', '/write/pear']) {
+  test(`${screen} can be read with the lights down`, async ({ page }) => {
+    await page.addInitScript(() => localStorage.setItem('lumpet-theme', 'dark'))
+    await page.goto(`/#${screen}`)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'lumpet-dark')
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(
+      violations.filter((one) => one.impact === 'serious').map((one) => `${one.id}: ${one.nodes[0]?.html}`),
+    ).toEqual([])
+  })
+}
+
+// What a sheet of paper leaves between margins of 12 mm, at 96 pixels an inch (CSS, absolute lengths).
+const papers = { A4: (210 - 24) * (96 / 25.4), Letter: (8.5 - 24 / 25.4) * 96 } as const
+for (const sheet of ['/orders', '/plan', '/ovens', '/dough', '/fillings', '/recipes/pear/26/24'])
+  for (const paper of ['A4', 'Letter'] as const)
+    test(`${sheet} prints on ${paper} with nothing cut, black on white`, async ({ page }) => {
+      await page.setViewportSize({ width: Math.floor(papers[paper]), height: 1000 })
+      await page.emulateMedia({ media: 'print' })
+      await page.goto(`/#${sheet}`)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+        Math.floor(papers[paper]),
+      )
+      // Cut off without a scroll bar: an element wider than the sheet.
+      const cut = await page.evaluate(() =>
+        [...document.querySelectorAll('main *')]
+          .filter((one) => one.getClientRects().length > 0 && one.getBoundingClientRect().right > innerWidth + 1)
+          .map((one) => one.outerHTML.slice(0, 80)),
+      )
+      expect(cut).toEqual([])
+      await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden()
+      expect(await page.evaluate(() => getComputedStyle(document.body).backgroundColor)).toBe('rgb(255, 255, 255)')
+      const pdf = await page.pdf({ format: paper })
+      const size = paper === 'A4' ? /\/MediaBox \[0 0 59[45]\.\d* 84[12]\.\d*\]/ : /\/MediaBox \[0 0 612 792\]/
+      expect(pdf.toString('latin1')).toMatch(size)
+    })

@@ -5,12 +5,22 @@
   import { today } from './parts/day.svelte'
   import DayRibbon from './parts/DayRibbon.svelte'
   import FailureNote from './parts/FailureNote.svelte'
+  import KeyHelp from './parts/KeyHelp.svelte'
+  import { keys } from './parts/keys.svelte'
+  import { live } from './parts/live.svelte'
+  import { placeOf, places } from './parts/places'
+  import { theme } from './parts/theme.svelte'
+  import BakeryScreen from './screens/bakery/BakeryScreen.svelte'
   import DoughScreen from './screens/dough/DoughScreen.svelte'
   import FillingsScreen from './screens/fillings/FillingsScreen.svelte'
   import OrdersScreen from './screens/orders/OrdersScreen.svelte'
+  import OvensScreen from './screens/ovens/OvensScreen.svelte'
   import PlanScreen from './screens/plan/PlanScreen.svelte'
+  import IngredientsScreen from './screens/recipes/IngredientsScreen.svelte'
   import RecipeScreen from './screens/recipes/RecipeScreen.svelte'
   import RecipesScreen from './screens/recipes/RecipesScreen.svelte'
+  import WriteDoughScreen from './screens/recipes/WriteDoughScreen.svelte'
+  import WriteRecipeScreen from './screens/recipes/WriteRecipeScreen.svelte'
 
   const routes = {
     '/': OrdersScreen,
@@ -18,26 +28,41 @@
     '/plan/:day?': PlanScreen,
     '/dough/:day?': DoughScreen,
     '/fillings/:day?': FillingsScreen,
+    '/ovens/:day?': OvensScreen,
     '/recipes': RecipesScreen,
     '/recipes/:id/:pan?/:count?': RecipeScreen,
+    '/write/:id?': WriteRecipeScreen,
+    '/doughs/:id?': WriteDoughScreen,
+    '/ingredients': IngredientsScreen,
+    '/bakery': BakeryScreen,
     '*': OrdersScreen,
   }
 
-  const places = [
-    { id: 'orders', name: 'Orders', ofDay: true },
-    { id: 'plan', name: 'Plan', ofDay: true, endsGroup: true },
-    { id: 'dough', name: 'Dough', ofDay: true },
-    { id: 'fillings', name: 'Fillings', ofDay: true, endsGroup: true },
-    { id: 'recipes', name: 'Recipes', ofDay: false },
-  ]
+  const here = $derived(placeOf(router.location))
+  const isSetUp = $derived(bakery.current?.isSetUp ?? false)
 
-  const here = $derived(router.location.split('/')[1] || 'orders')
-  const isOfDay = $derived(places.find((place) => place.id === here)?.ofDay ?? true)
-
-  onMount(() => bakery.load())
+  onMount(() => {
+    void bakery.load()
+    const close = live.open()
+    const forget = live.on(() => void bakery.load())
+    return () => {
+      forget()
+      close()
+    }
+  })
 </script>
 
-<div class="mx-auto max-w-[1280px] px-7 pb-12">
+<svelte:window onkeydown={(event) => keys.press(event)} />
+
+<a class="skip" href="#main" onclick={(event) => (event.preventDefault(), document.getElementById('main')?.focus())}
+  >To the content</a
+>
+{#if live.isLost}
+  <p class="lost" role="alert">
+    The server does not answer. What you type stays here; it goes out when the server is back. What you see may be old.
+  </p>
+{/if}
+<div class="page mx-auto max-w-[1280px] px-7 pb-12">
   <header>
     <nav class="flex flex-wrap items-baseline gap-x-6 gap-y-1 pt-4" aria-label="Places">
       <a href="#/orders" class="font-headline text-2xl font-semibold">Lumpet</a>
@@ -46,25 +71,32 @@
           href="#/{place.id}{place.ofDay && today.day ? `/${today.day}` : ''}"
           class="place"
           class:ends-group={place.endsGroup}
-          aria-current={here === place.id ? 'page' : undefined}>{place.name}</a
+          aria-current={here.id === place.id ? 'page' : undefined}>{place.name}</a
         >
       {/each}
       <span class="small ml-auto">{bakery.current?.name ?? ''}</span>
+      <button class="link small" onclick={() => theme.toggle()}>{theme.isDark ? 'Light' : 'Dark'}</button>
+      <button class="link small" onclick={() => (keys.isHelpOpen = true)}>Keys</button>
     </nav>
-    {#if isOfDay}<DayRibbon />{/if}
+    {#if here.ofDay && isSetUp}<DayRibbon />{/if}
   </header>
-  <main class="mt-4">
+  <main class="mt-4" id="main" tabindex="-1">
     <FailureNote failure={bakery.failure} />
-    {#if bakery.current && !bakery.current.isSetUp}
-      <p class="sentence">No bakery is set up in this database yet.</p>
+    {#if bakery.current && !isSetUp && here.id !== 'bakery'}
+      <h1 class="sentence">No bakery is set up in this database yet.</h1>
       <p class="mt-2">
-        Start <code>./lumpet demo</code> to see one at work: Tern Quay Bakehouse, the night before its fair.
+        <a class="press press-main inline-block" href="#/bakery">Describe your bakery</a>
+      </p>
+      <p class="mt-4">
+        Its shifts, ovens, mixer and pans are all that a plan needs; then a dough, a recipe and the first orders. To see
+        one at work instead, start <code>./lumpet demo</code>: Tern Quay Bakehouse, the night before its fair.
       </p>
     {:else if bakery.current}
       <Router {routes} />
     {/if}
   </main>
 </div>
+<KeyHelp />
 
 <style>
   .place {
@@ -94,5 +126,41 @@
     top: 0.55rem;
     height: 1.1rem;
     border-right: 1px solid #8b7763;
+  }
+
+  .lost {
+    position: sticky;
+    top: 0;
+    z-index: 20;
+    padding: 0.8rem 1.75rem;
+    background: var(--color-base-content);
+    color: var(--color-base-100);
+    font-weight: 700;
+    text-align: center;
+  }
+
+  .skip {
+    position: absolute;
+    left: -100vw;
+  }
+
+  .skip:focus {
+    left: 1rem;
+    top: 0.3rem;
+    z-index: 30;
+    background: var(--color-paper);
+    padding: 0.3rem 0.8rem;
+  }
+
+  main:focus {
+    outline: none;
+  }
+
+  @media print {
+    nav,
+    .lost,
+    .skip {
+      display: none;
+    }
   }
 </style>

@@ -2,6 +2,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next'
 import '@fontsource-variable/besley'
 import { mount } from 'svelte'
 import './app.css'
+import './parts/theme.svelte'
 import App from './App.svelte'
 
 const target = document.getElementById('app')

@@ -28,6 +28,7 @@ internal static class Loads
                     group.Sum(visit => visit.Pies),
                     group.First().Stages,
                     [.. group.Select(visit => shelves[visit]).Order()],
+                    [.. group.OrderBy(visit => shelves[visit]).Select(visit => visit.Pies)],
                     group.First().FromOvenId,
                     group.First().LeftAtMin))]))];
     }

@@ -47,10 +47,11 @@ public sealed record Load(int Number, string OvenId, int StartMin, IReadOnlyList
 /// <param name="Pies">Pies on them.</param>
 /// <param name="Stages">Their stages in this oven.</param>
 /// <param name="Shelves">The shelf of each tray, from 1 at the top.</param>
+/// <param name="TrayPies">Pies on each of these trays.</param>
 /// <param name="FromOvenId">The oven they come from, or null where they come from the bench.</param>
 /// <param name="LeftAtMin">When they left that oven; meaningless without one.</param>
 public sealed record LoadVisit(
-    string LotId, string StepId, int Pies, IReadOnlyList<VisitStage> Stages, IReadOnlyList<int> Shelves, string? FromOvenId, int LeftAtMin)
+    string LotId, string StepId, int Pies, IReadOnlyList<VisitStage> Stages, IReadOnlyList<int> Shelves, IReadOnlyList<int> TrayPies, string? FromOvenId, int LeftAtMin)
 {
     /// <summary>When they leave.</summary>
     public int EndMin => Stages[^1].EndMin;

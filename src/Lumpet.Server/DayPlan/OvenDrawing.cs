@@ -1,4 +1,6 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -78,9 +80,16 @@ internal static class OvenDrawing
             lot.Pan.Name,
             visit.Pies,
             visit.Shelves,
+            [.. visit.TrayPies.Select(pies => Tray(lot.Pan, pies))],
+            Outer(lot.Pan).Centimetres,
             [.. visit.Stages.Select(stage => new StageAnswer(stage.Number, stage.TempC, book.Clock.At(stage.StartMin), book.Clock.At(stage.EndMin)))],
             visit.FromOvenId is null ? null : plan.Stretches.Values.First(oven => oven.Id == visit.FromOvenId).Name,
             book.Clock.At(lot.PickUpMin),
             step.ReadyWhen);
     }
+
+    private static TrayAnswer Tray(Pan pan, int pies) => new(
+        pies, [.. (TrayLayout.Of(pies, Outer(pan))?.Spots ?? []).Select(spot => new SpotAnswer(Math.Round(spot.XCm, 1), Math.Round(spot.YCm, 1)))]);
+
+    private static Length Outer(Pan pan) => pan.TopDiameter + pan.RimWidth + pan.RimWidth;
 }

@@ -114,12 +114,24 @@ public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDro
 /// <param name="Pan">Name of the pan.</param>
 /// <param name="Pies">Pies.</param>
 /// <param name="Shelves">Their shelves, from 1 at the top.</param>
+/// <param name="Trays">What stands on each of those shelves.</param>
+/// <param name="PanCm">Outer diameter of a pan.</param>
 /// <param name="Stages">Their stages here.</param>
 /// <param name="FromOven">Name of the oven they come from; null from the bench.</param>
 /// <param name="PickUp">The pick-up they are for.</param>
 /// <param name="ReadyWhen">How one sees that they are done.</param>
 public sealed record LayerAnswer(
-    int Load, string Product, string Step, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen);
+    int Load, string Product, string Step, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen);
+
+/// <summary>A tray seen from above.</summary>
+/// <param name="Pies">Pies on it.</param>
+/// <param name="Spots">Where they stand; empty where the tray is not the common one.</param>
+public sealed record TrayAnswer(int Pies, IReadOnlyList<SpotAnswer> Spots);
+
+/// <summary>The middle of a pan on a tray of 66 x 46 cm.</summary>
+/// <param name="X">Centimetres from the left.</param>
+/// <param name="Y">Centimetres from the top.</param>
+public sealed record SpotAnswer(double X, double Y);
 
 /// <summary>A stage in an oven.</summary>
 /// <param name="Number">Which stage of the bake.</param>

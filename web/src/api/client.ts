@@ -11,15 +11,19 @@ export interface Failure {
   title: string
   fields: Record<string, string[]>
   status: number
+  /** What a change met: the order as someone else has left it. */
+  present?: Schemas['OrderAnswer']
 }
 
 /** Reads the server's problem details; where there are none, says that the server is not there. */
 export function failureOf(error: unknown, status: number): Failure {
-  const problem = error as { title?: string; errors?: Record<string, string[]> } | undefined
+  const problem = error as
+    { title?: string; errors?: Record<string, string[]>; present?: Schemas['OrderAnswer'] } | undefined
   return {
     title: problem?.title ?? 'The server does not answer. What you typed is still here; try again in a moment.',
     fields: problem?.errors ?? {},
     status,
+    present: problem?.present,
   }
 }
 

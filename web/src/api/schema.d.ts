@@ -1150,6 +1150,13 @@ export interface components {
             pies: number;
             /** @description Their shelves, from 1 at the top. */
             shelves: number[];
+            /** @description What stands on each of those shelves. */
+            trays: components["schemas"]["TrayAnswer"][];
+            /**
+             * Format: double
+             * @description Outer diameter of a pan.
+             */
+            panCm: number;
             /** @description Their stages here. */
             stages: components["schemas"]["StageAnswer"][];
             /** @description Name of the oven they come from; null from the bench. */
@@ -1878,6 +1885,19 @@ export interface components {
              */
             price: null | number;
         };
+        /** @description The middle of a pan on a tray of 66 x 46 cm. */
+        SpotAnswer: {
+            /**
+             * Format: double
+             * @description Centimetres from the left.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Centimetres from the top.
+             */
+            y: number;
+        };
         SseItemOfChange: {
             data?: components["schemas"]["Change"];
             eventType?: null | string;
@@ -2033,6 +2053,16 @@ export interface components {
              * @description Pies at all pick-ups.
              */
             total: number;
+        };
+        /** @description A tray seen from above. */
+        TrayAnswer: {
+            /**
+             * Format: int32
+             * @description Pies on it.
+             */
+            pies: number;
+            /** @description Where they stand; empty where the tray is not the common one. */
+            spots: components["schemas"]["SpotAnswer"][];
         };
         /** @description Something that does not work out. */
         TroubleAnswer: {

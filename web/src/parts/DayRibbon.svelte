@@ -1,6 +1,9 @@
 <script lang="ts">
+  import type { Schemas } from '../api/client'
   import { today } from './day.svelte'
   import { colourOf } from './temperature'
+
+  type Moment = Schemas['Moment']
 
   const plan = $derived(today.plan)
   const from = $derived(plan?.ribbon[0]?.start.min ?? 0)
@@ -13,18 +16,34 @@
     ((end - start) / (to - from)) * width > words.length * 7.5 + 18
   /** Neighbouring stretches of one phase share a label, which ends before the next pick-up's box. */
   const phases = $derived.by(() => {
-    const joined: { name: string; start: number; end: number }[] = []
+    const joined: { name: string; start: Moment; end: number; until: string }[] = []
     for (const stretch of plan?.ribbon ?? []) {
       const last = joined.at(-1)
-      if (last && last.name === stretch.phase && last.end === stretch.start.min) last.end = stretch.end.min
-      else joined.push({ name: stretch.phase, start: stretch.start.min, end: stretch.end.min })
+      if (last && last.name === stretch.phase && last.end === stretch.start.min) {
+        last.end = stretch.end.min
+        last.until = stretch.end.clock
+      } else {
+        joined.push({ name: stretch.phase, start: stretch.start, end: stretch.end.min, until: stretch.end.clock })
+      }
     }
     const boxes = plan?.waves.map((wave) => wave.pickUp.min - 15) ?? []
     return joined.map((phase) => ({
       ...phase,
-      end: Math.min(phase.end, ...boxes.filter((box) => box > phase.start - 15)),
+      end: Math.min(phase.end, ...boxes.filter((box) => box > phase.start.min - 15)),
     }))
   })
+  /** Clock times of pick-ups, of which one gives way where two would touch. */
+  const clocks = $derived.by(() => {
+    const shown: Moment[] = []
+    for (const wave of plan?.waves ?? []) {
+      const last = shown.at(-1)
+      if (!last || at(wave.pickUp.min) - at(last.min) > 4) shown.push(wave.pickUp)
+    }
+    return shown
+  })
+  /** A bake leads to the ovens, everything else to the tasks of that time. */
+  const placeOfPhase = (name: string, minute: number) =>
+    name === 'bake' ? `#/ovens/${today.day}` : `#/plan/${today.day}?at=${minute}`
   const label = $derived(
     plan
       ? `The day from ${plan.ribbon[0]?.start.day} ${plan.ribbon[0]?.start.clock}; pick-ups at ${plan.waves.map((wave) => wave.pickUp.clock).join(', ')}`
@@ -33,7 +52,7 @@
 </script>
 
 {#if plan && plan.ribbon.length > 0}
-  <div class="strip" role="img" aria-label={label} bind:clientWidth={width}>
+  <nav class="strip" aria-label={label} bind:clientWidth={width}>
     <div class="bar">
       {#each plan.ribbon as stretch (stretch.start.min)}
         <div
@@ -41,13 +60,20 @@
           style:left="{at(stretch.start.min)}%"
           style:width="{at(stretch.end.min) - at(stretch.start.min)}%"
           style:background={colourOf(stretch.celsius)}
-          title="{stretch.phase}, {stretch.start.day} {stretch.start.clock} to {stretch.end.clock}"
         ></div>
       {/each}
-      {#each phases as phase (phase.start)}
-        {#if wideEnough(phase.start, phase.end, phase.name)}
-          <span class="tag" style:left="calc({at(phase.start)}% + 5px)">{phase.name}</span>
-        {/if}
+      {#each phases as phase (phase.start.min)}
+        <a
+          class="phase"
+          href={placeOfPhase(phase.name, phase.start.min)}
+          style:left="{at(phase.start.min)}%"
+          style:width="{at(phase.end) - at(phase.start.min)}%"
+          title="{phase.name}, {phase.start.day} {phase.start.clock} to {phase.until}"
+        >
+          <span class="tag" class:sr-only={!wideEnough(phase.start.min, phase.end, phase.name)}
+            >{phase.name}<span class="sr-only">, from {phase.start.day} {phase.start.clock}</span></span
+          >
+        </a>
       {/each}
       {#each plan.waves as wave (wave.pickUp.min)}
         <svg class="box" style:left="{at(wave.pickUp.min)}%" viewBox="0 0 20 18" aria-hidden="true">
@@ -56,15 +82,13 @@
       {/each}
       {#if plan.now}<div class="now" style:left="{at(plan.now.min)}%"></div>{/if}
     </div>
-    <div class="clocks">
+    <div class="clocks" aria-hidden="true">
       <span style:left="0">{plan.ribbon[0]?.start.day} {plan.ribbon[0]?.start.clock}</span>
-      {#each plan.waves as wave, index (wave.pickUp.min)}
-        {#if index === 0 || at(wave.pickUp.min) - at(plan.waves[index - 1]?.pickUp.min ?? 0) > 4}
-          <span class="pickup" style:left="{at(wave.pickUp.min)}%">{wave.pickUp.clock}</span>
-        {/if}
+      {#each clocks as clock (clock.min)}
+        <span class="pickup" style:left="{at(clock.min)}%">{clock.clock}</span>
       {/each}
     </div>
-  </div>
+  </nav>
 {/if}
 
 <style>
@@ -86,9 +110,20 @@
     outline-offset: -1px;
   }
 
+  .phase {
+    position: absolute;
+    inset-block: 0;
+  }
+
+  .phase:hover {
+    background: rgb(255 253 247 / 35%);
+  }
+
   .tag {
     position: absolute;
+    left: 5px;
     top: 3px;
+    max-width: calc(100% - 8px);
     font-size: 12px;
     font-weight: 600;
   }
@@ -98,6 +133,7 @@
     top: 1px;
     width: 20px;
     margin-left: -10px;
+    pointer-events: none;
     fill: var(--color-paper);
     stroke: var(--color-base-content);
     stroke-width: 1.6;
@@ -127,5 +163,11 @@
     transform: translateX(-50%);
     color: var(--color-base-content);
     font-weight: 600;
+  }
+
+  @media print {
+    .strip {
+      display: none;
+    }
   }
 </style>

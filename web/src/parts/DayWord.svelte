@@ -1,15 +1,15 @@
 <script lang="ts">
-  import { push } from 'svelte-spa-router'
+  import { push, router } from 'svelte-spa-router'
   import { bakery } from './bakery.svelte'
+  import ChoiceWord from './ChoiceWord.svelte'
+  import { placeOf } from './places'
 
   interface Props {
     /** The day on screen, ISO date. */
     day: string
-    /** The place whose address follows: "orders", "plan"… */
-    place: string
     name: string
   }
-  const { day, place, name }: Props = $props()
+  const { day, name }: Props = $props()
 
   const days = $derived.by(() => {
     const known = bakery.current?.days ?? []
@@ -17,20 +17,9 @@
   })
 </script>
 
-<select
-  class="word"
-  aria-label="Day of the pick-ups"
+<ChoiceWord
+  label="Day of the pick-ups"
   value={day}
-  onchange={(event) => push(`/${place}/${event.currentTarget.value}`)}
->
-  {#each days as one (one.day)}
-    <option value={one.day}>{one.name}</option>
-  {/each}
-</select>
-
-<style>
-  select {
-    appearance: none;
-    field-sizing: content;
-  }
-</style>
+  options={days.map((one) => ({ value: one.day, words: one.name }))}
+  onchange={(chosen) => push(`/${placeOf(router.location).id}/${chosen}`)}
+/>

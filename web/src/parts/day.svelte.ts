@@ -1,33 +1,102 @@
 import { api, ask, type Failure, type Schemas } from '../api/client'
 import { bakery } from './bakery.svelte'
+import { live } from './live.svelte'
 
-/** The plan of the day on screen. It is asked for anew whenever a screen opens or an order changes; nothing is saved. */
+type Plan = Schemas['PlanAnswer']
+
+/** A pick-up as it stands and as it is asked about. */
+export interface Move {
+  from: string
+  to: string
+}
+
+/**
+ * The plan of the day on screen. It is asked for anew whenever a screen opens or an order changes, here or elsewhere. A
+ * pick-up that is stepped in the sentence is a question: the plan follows, and nothing is saved until it is kept.
+ */
 class DayState {
   day = $state('')
-  plan = $state<Schemas['PlanAnswer']>()
+  plan = $state<Plan>()
   failure = $state<Failure>()
   isPlanning = $state(false)
+  /** Pick-ups that are asked about; empty while the plan is that of the orders. */
+  moves = $state<Move[]>([])
+  private pickUps: string[] = []
+  /** The moves that the plan on screen answers; those asked about may be ahead of it. */
+  private answered: Move[] = []
   private asked = 0
+
+  constructor() {
+    live.on((change) => {
+      if (change.day === null || change.day === this.day) void this.refresh()
+    })
+  }
 
   /** Shows a day; an empty one means the next with orders. */
   async show(day: string | undefined) {
     if (!bakery.current) await bakery.load()
-    this.day = day || bakery.current?.nextDay || ''
+    const wanted = day || bakery.current?.nextDay || ''
+    if (wanted !== this.day) this.moves = []
+    this.day = wanted
     if (this.plan && this.plan.day !== this.day) this.plan = undefined
     await this.refresh()
   }
 
-  /** Asks for the plan as it follows from the orders now. */
-  async refresh() {
+  /** Asks for the plan as it follows from the orders now, and from what is asked about. */
+  async refresh(): Promise<void> {
     if (!this.day || !bakery.current?.isSetUp) return
     const asked = ++this.asked
     this.isPlanning = true
-    const { data, failure } = await ask(api.GET('/api/plan/{day}', { params: { path: { day: this.day } } }))
+    const path = { day: this.day }
+    const moves = [...this.moves]
+    const { data, failure } = await ask(
+      moves.length > 0
+        ? api.POST('/api/plan/{day}/what-if', { params: { path }, body: { moves } })
+        : api.GET('/api/plan/{day}', { params: { path } }),
+    )
     // An answer that was overtaken by a later question is not shown.
     if (asked !== this.asked) return
     this.isPlanning = false
+    // A pick-up that someone else has moved meanwhile cannot be asked about any more.
+    if (failure?.status === 400 && moves.length > 0) {
+      this.moves = []
+      return this.refresh()
+    }
     this.failure = failure
-    if (data) this.plan = data
+    if (!data) return
+    this.plan = data
+    this.answered = moves
+    if (moves.length === 0) this.pickUps = data.waves.map((wave) => wave.pickUp.clock)
+  }
+
+  /** What if the pick-up that now stands at a time were at another? */
+  async ask(shown: string, to: string) {
+    const place = (moves: Move[], from: string) => moves.find((move) => move.from === from)?.to ?? from
+    this.moves = this.pickUps
+      .map((from) => ({ from, to: place(this.answered, from) === shown ? to : place(this.moves, from) }))
+      .filter((move) => move.from !== move.to)
+    await this.refresh()
+  }
+
+  /** Leaves the orders as they are. */
+  async leave() {
+    this.moves = []
+    await this.refresh()
+  }
+
+  /** Moves the orders as asked about. Answers whether all went well. */
+  async keep(): Promise<boolean> {
+    // Later ones first, so that a pick-up is not moved onto one that is still to be moved.
+    for (const move of this.moves.toSorted((one, other) => other.from.localeCompare(one.from))) {
+      const { failure } = await ask(
+        api.POST('/api/orders/{day}/move', { params: { path: { day: this.day } }, body: move }),
+      )
+      this.failure = failure
+      if (failure) return false
+    }
+    this.moves = []
+    await this.refresh()
+    return true
   }
 }
 

@@ -4,6 +4,7 @@
   import { duration, grams, kilograms } from '../../parts/amounts'
   import { today } from '../../parts/day.svelte'
   import { DayAnswer } from '../../parts/dayAnswer.svelte'
+  import { live } from '../../parts/live.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
 
@@ -20,6 +21,7 @@
     const day = params?.day
     untrack(() => asked.show(day))
   })
+  $effect(() => live.on(() => void asked.show(params?.day)))
 </script>
 
 <svelte:head><title>Dough · Lumpet</title></svelte:head>
@@ -27,20 +29,22 @@
 {#if answer}
   <h1 class="sentence">
     {#if answer.count === 0}
-      No dough is needed for <DayWord day={today.day} place="dough" name={answer.dayName} />.
+      No dough is needed for <DayWord day={today.day} name={answer.dayName} />.
     {:else}
       {answer.count}
       {answer.count === 1 ? 'batch' : 'batches'} of dough, {kilograms(answer.kilograms)} in all, for <DayWord
         day={today.day}
-        place="dough"
         name={answer.dayName}
       />; the first is mixed at {answer.batches[0]?.mixStart.day}
       {answer.batches[0]?.mixStart.clock}.
     {/if}
   </h1>
-  <p class="small">{answer.mixer} Weights are rounded once, to whole grams, so that they add up to the batch.</p>
+  <p class="small">
+    {answer.mixer} Weights are rounded once, to whole grams, so that they add up to the batch.
+    <button class="link" onclick={() => window.print()}>Print the dough sheets</button>
+  </p>
   {#each answer.batches as batch (`${batch.dough} ${batch.number}`)}
-    <section class="border-line mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[15rem_1fr_1fr]">
+    <section class="border-line together mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[15rem_1fr_1fr]">
       <div>
         <h2>{batch.name}{batch.of > 1 ? `, batch ${batch.number} of ${batch.of}` : ''}</h2>
         <p><span class="weight">{batch.mixStart.clock}</span> mix ({batch.mixStart.day})</p>

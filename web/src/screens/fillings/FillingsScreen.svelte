@@ -4,6 +4,7 @@
   import { grams, kilograms } from '../../parts/amounts'
   import { today } from '../../parts/day.svelte'
   import { DayAnswer } from '../../parts/dayAnswer.svelte'
+  import { live } from '../../parts/live.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
 
@@ -20,6 +21,7 @@
     const day = params?.day
     untrack(() => asked.show(day))
   })
+  $effect(() => live.on(() => void asked.show(params?.day)))
 </script>
 
 <svelte:head><title>Fillings · Lumpet</title></svelte:head>
@@ -27,14 +29,17 @@
 {#if answer}
   <h1 class="sentence">
     {#if answer.fillings.length === 0}
-      No filling is needed for <DayWord day={today.day} place="fillings" name={answer.dayName} />.
+      No filling is needed for <DayWord day={today.day} name={answer.dayName} />.
     {:else}
-      {kilograms(answer.kilograms)} of filling for <DayWord day={today.day} place="fillings" name={answer.dayName} />:
+      {kilograms(answer.kilograms)} of filling for <DayWord day={today.day} name={answer.dayName} />:
       {answer.fillings.map((filling) => `${kilograms(filling.grams / 1000)} ${filling.name.toLowerCase()}`).join(', ')}.
     {/if}
   </h1>
+  {#if answer.fillings.length > 0}
+    <button class="link small" onclick={() => window.print()}>Print the filling sheets</button>
+  {/if}
   {#each answer.fillings as filling (filling.product)}
-    <section class="border-line mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[1fr_24rem]">
+    <section class="border-line together mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[1fr_24rem]">
       <div>
         <h2>{filling.name}</h2>
         <table class="w-full">
@@ -58,7 +63,9 @@
           </tbody>
         </table>
         <p class="small mt-1">
-          Contains {filling.allergens.join(', ')}. Made where nuts, egg, milk, wheat, soy and sesame are handled.
+          {filling.allergens.length > 0 ? `Contains ${filling.allergens.join(', ')}.` : 'No allergen is stated.'}
+          {#if filling.notStated.length > 0}<b>Not stated yet: {filling.notStated.join(', ')}.</b>{/if} Made where nuts, egg,
+          milk, wheat, soy and sesame are handled.
         </p>
       </div>
       <div>

@@ -3,6 +3,8 @@
   import { newKey } from '../../parts/key'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { bakery } from '../../parts/bakery.svelte'
+  import { clockTime } from '../../parts/word.svelte'
+  import OrderConflict from './OrderConflict.svelte'
 
   interface Props {
     day: string
@@ -15,7 +17,9 @@
 
   const products = bakery.current?.products ?? []
   const key = newKey()
+  // What was opened is what is changed: news from elsewhere must not slip in under it.
   const first = untrack(() => ({ order, day }))
+  let version = first.order?.version ?? 0
   let product = $state(first.order?.product ?? products[0]?.id ?? '')
   let pan = $state(first.order?.pan ?? products[0]?.referencePan ?? '')
   let count = $state<number | null>(first.order?.count ?? null)
@@ -24,26 +28,42 @@
   let name = $state(first.order?.for ?? '')
   let failure = $state<Failure>()
   let isSending = $state(false)
+  let theirs = $state<Schemas['OrderAnswer']>()
 
   const pans = $derived(products.find((one) => one.id === product)?.pans ?? [])
   const id = $props.id()
   const faultOf = (field: string) => failure?.fields[field]?.join(' ')
 
-  async function save(event: SubmitEvent) {
-    event.preventDefault()
+  const nameOfProduct = $derived(products.find((one) => one.id === product)?.name ?? product)
+  const differences = $derived(
+    theirs
+      ? [
+          { label: 'Pies', theirs: String(theirs.count), mine: String(count ?? '') },
+          { label: 'Product', theirs: theirs.productName, mine: nameOfProduct },
+          { label: 'Pan', theirs: theirs.pan, mine: pan },
+          { label: 'Pick-up', theirs: theirs.pickUp.replace('T', ' '), mine: `${date} ${time}` },
+          { label: 'For', theirs: theirs.for, mine: name },
+        ]
+      : [],
+  )
+
+  async function save(event?: SubmitEvent) {
+    event?.preventDefault()
     if (isSending) return
     isSending = true
-    const body = { product, pan, count, pickUp: `${date}T${time}`, for: name }
-    const outcome = order
+    const body = { product, pan, count, pickUp: `${date}T${clockTime.read(time) ?? time}`, for: name }
+    const opened = first.order
+    const outcome = opened
       ? await ask(
           api.PUT('/api/orders/{id}', {
-            params: { path: { id: order.id }, header: { 'If-Match': `"${order.version}"` } },
+            params: { path: { id: opened.id }, header: { 'If-Match': `"${version}"` } },
             body,
           }),
         )
       : await ask(api.POST('/api/orders', { params: { header: { 'Idempotency-Key': key } }, body }))
     isSending = false
     failure = outcome.failure
+    theirs = outcome.failure?.present
     if (outcome.data)
       ondone(`${outcome.data.count} ${outcome.data.productName}, ${outcome.data.panName}, ${outcome.data.clock}`)
   }
@@ -82,7 +102,10 @@
     ><span class="small block">Pick-up day</span>
     <input class="field" type="date" bind:value={date} aria-describedby="{id}-pickUp" />{@render fault('pickUp')}</label
   >
-  <label><span class="small block">At</span> <input class="field" type="time" bind:value={time} /></label>
+  <label
+    ><span class="small block">At</span>
+    <input class="field w-24" inputmode="numeric" placeholder="09:00" bind:value={time} /></label
+  >
   <label class="grow"
     ><span class="small block">For</span>
     <input class="field w-full" bind:value={name} maxlength="80" aria-describedby="{id}-for" />{@render fault(
@@ -90,10 +113,21 @@
     )}</label
   >
   <div class="flex gap-2 pt-5">
-    <button class="press press-main" type="submit">{order ? 'Save' : 'Add'}</button>
+    <button class="press press-main" type="submit">{first.order ? 'Save' : 'Add'}</button>
     <button class="press" type="button" onclick={oncancel}>Cancel</button>
   </div>
-  {#if failure && Object.keys(failure.fields).length === 0}
+  {#if theirs}
+    <OrderConflict
+      {theirs}
+      mine={differences}
+      onkeep={() =>
+        theirs && ondone(`theirs kept, ${theirs.count} ${theirs.productName}, ${theirs.panName}, ${theirs.clock}`)}
+      onsave={() => {
+        version = theirs?.version ?? version
+        void save()
+      }}
+    />
+  {:else if failure && Object.keys(failure.fields).length === 0}
     <p class="w-full font-bold" role="alert">{failure.title}</p>
   {/if}
 </form>

@@ -2,6 +2,7 @@
   import { newKey } from '../../parts/key'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import FailureNote from '../../parts/FailureNote.svelte'
+  import { live } from '../../parts/live.svelte'
 
   interface Props {
     /** The day meant where the line names none. */
@@ -13,7 +14,10 @@
   }
   const { day, isFormOpen, onform, onadded }: Props = $props()
 
-  let line = $state('')
+  // Kept until it is taken, also over a page that is loaded anew.
+  const kept = 'lumpet-order-line'
+  let line = $state(sessionStorage.getItem(kept) ?? '')
+  let isWaiting = $state(false)
   let understood = $state<Schemas['UnderstoodAnswer']>()
   let failure = $state<Failure>()
   let isSaying = $state(false)
@@ -31,8 +35,14 @@
     for: 'for whom',
   }
 
+  $effect(() => sessionStorage.setItem(kept, line))
+
+  // What could not be sent goes out when the server is back: the same key, so that it is taken once.
+  $effect(() => live.on(() => isWaiting && add()))
+
   async function read() {
     isSaying = false
+    isWaiting = false
     failure = undefined
     const mine = ++asked
     if (!line.trim()) {
@@ -43,8 +53,8 @@
     if (data && mine === asked) understood = data
   }
 
-  async function add(event: SubmitEvent) {
-    event.preventDefault()
+  async function add(event?: SubmitEvent) {
+    event?.preventDefault()
     isSaying = true
     if (!line.trim() || isSending) return
     isSending = true
@@ -52,8 +62,10 @@
       api.POST('/api/orders/typed', { params: { header: { 'Idempotency-Key': key } }, body: { line, day } }),
     )
     isSending = false
+    isWaiting = refused?.status === 0
     if (data) {
       key = newKey()
+      failure = undefined
       line = ''
       understood = undefined
       isSaying = false
@@ -71,7 +83,7 @@
   }
 </script>
 
-<form class="mt-4 flex flex-wrap items-start gap-3" onsubmit={add} novalidate>
+<form class="screen-only mt-4 flex flex-wrap items-start gap-3" onsubmit={add} novalidate>
   <div class="min-w-64 grow">
     <div class="mb-1 flex justify-between">
       <label class="small" for="order-line"
@@ -95,7 +107,7 @@
   </div>
   <button class="press press-main mt-7" type="submit">Add</button>
 </form>
-<div id="order-line-understood" class="mt-2 min-h-12" aria-live="polite">
+<div id="order-line-understood" class="screen-only mt-2 min-h-12" aria-live="polite">
   {#if understood}
     <dl class="flex flex-wrap gap-x-6 gap-y-1">
       {#each understood.parts as part (part.field)}
@@ -111,4 +123,9 @@
     {/each}
   {/if}
 </div>
-<FailureNote {failure} />
+{#if isWaiting}
+  <p class="note my-2" role="alert">
+    The server does not answer. This order is <strong>not taken yet</strong>: it stays here, and goes out by itself when
+    the server is back.
+  </p>
+{:else}<FailureNote {failure} />{/if}

@@ -6,6 +6,12 @@
   import { today } from '../../parts/day.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
+  import { live } from '../../parts/live.svelte'
+  import Sentence from '../../parts/Sentence.svelte'
+  import StepWord from '../../parts/StepWord.svelte'
+  import WhatIf from '../../parts/WhatIf.svelte'
+  import { clockTime } from '../../parts/word.svelte'
+  import ImportOrders from './ImportOrders.svelte'
   import OrderForm from './OrderForm.svelte'
   import OrderLineEntry from './OrderLineEntry.svelte'
   import TotalsTable from './TotalsTable.svelte'
@@ -18,8 +24,10 @@
 
   let answer = $state<Schemas['OrdersAnswer']>()
   let failure = $state<Failure>()
-  let changing = $state<string>()
+  // Kept as it was opened: news from elsewhere must not take the form away.
+  let changing = $state.raw<Order>()
   let isAdding = $state(false)
+  let isImporting = $state(false)
   let said = $state('')
   let removed = $state<Order>()
 
@@ -33,6 +41,8 @@
     const day = params?.day
     untrack(() => today.show(day).then(load))
   })
+
+  $effect(() => live.on((change) => void ((change.day === null || change.day === today.day) && load())))
 
   /** After any change: the orders, the days and the plan are asked for anew. */
   async function changed(words: string) {
@@ -71,29 +81,42 @@
   const inWords = (order: Order) =>
     `${order.count} ${order.productName}, ${order.panName}, ${order.clock}${order.for ? `, ${order.for}` : ''}`
   const byPickUp = $derived(Object.entries(Object.groupBy(answer?.orders ?? [], (order) => order.clock)))
-  const pickUpWords = $derived(
-    byPickUp
-      .map(([clock, orders]) => `${(orders ?? []).reduce((sum, order) => sum + order.count, 0)} at ${clock}`)
-      .join(' and '),
+  const pickUps = $derived(
+    byPickUp.map(([clock, orders]) => ({
+      clock,
+      pies: (orders ?? []).reduce((sum, order) => sum + order.count, 0),
+      /** Where it stands while it is only asked about. */
+      asked: today.moves.find((move) => move.from === clock)?.to ?? clock,
+    })),
+  )
+  const spoken = $derived(
+    `${answer?.pies ?? 0} pies for ${answer?.dayName ?? ''}: ${pickUps.map((one) => `${one.pies} at ${one.asked}`).join(', ')}`,
   )
 </script>
 
 <svelte:head><title>Orders · Lumpet</title></svelte:head>
 
 {#if answer}
-  <h1 class="sentence">
+  <Sentence {spoken}>
     {#if answer.pies === 0}
-      Nothing is ordered yet for <DayWord day={today.day} place="orders" name={answer.dayName} />.
+      Nothing is ordered yet for <DayWord day={today.day} name={answer.dayName} />.
     {:else}
       {answer.pies}
-      {answer.pies === 1 ? 'pie is' : 'pies are'} ordered for <DayWord
-        day={today.day}
-        place="orders"
-        name={answer.dayName}
-      />: {pickUpWords}.
+      {answer.pies === 1 ? 'pie is' : 'pies are'} ordered for <DayWord day={today.day} name={answer.dayName} />:
+      {#each pickUps as one, index (one.clock)}{index === 0
+          ? ''
+          : index === pickUps.length - 1
+            ? ' and '
+            : ', '}{one.pies} at <StepWord
+          value={one.asked}
+          kind={clockTime}
+          label="Pick-up at {one.asked}"
+          onchange={(to) => today.ask(one.asked, to)}
+        />{/each}.
     {/if}
-  </h1>
-  <p class="small" aria-live="polite">
+  </Sentence>
+  <WhatIf />
+  <p class="small">
     {#if today.isPlanning}Planning…
     {:else if today.plan && today.plan.troubles.length > 0}
       The plan does not hold: {today.plan.troubles[0]?.text}
@@ -116,12 +139,36 @@
     <OrderForm day={today.day} ondone={(words) => changed(`Added: ${words}.`)} oncancel={() => (isAdding = false)} />
   {/if}
 
+  {#if isImporting}
+    <ImportOrders ondone={(words) => ((isImporting = false), words && changed(words))} />
+  {/if}
+
   <FailureNote {failure} />
   <p class="mt-1" role="status">
     {said}
     {#if removed}<button class="link" onclick={() => removed && putBack(removed)}>Put it back</button>{/if}
   </p>
 
+  <p class="small screen-only flex flex-wrap gap-x-5">
+    <a class="link" href="/api/orders/{today.day}/orders.csv" download="orders-{today.day}.csv">Save as a file (CSV)</a>
+    <button class="link" onclick={() => (isImporting = !isImporting)} aria-expanded={isImporting}
+      >Take orders from a file</button
+    >
+    <button class="link" onclick={() => window.print()}>Print</button>
+  </p>
+  {#if changing}
+    {#key changing.id}
+      <section class="border-line mt-3 border-t pt-2" aria-label="Change an order">
+        <h2>Change {inWords(changing)}</h2>
+        <OrderForm
+          day={today.day}
+          order={changing}
+          ondone={(words) => changed(`Changed: ${words}.`)}
+          oncancel={() => (changing = undefined)}
+        />
+      </section>
+    {/key}
+  {/if}
   <div class="mt-2 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_auto]">
     <section aria-label="Order lines">
       {#each byPickUp as [clock, orders] (clock)}
@@ -129,28 +176,19 @@
         <ul>
           {#each orders ?? [] as order (order.id)}
             <li class="border-line border-t py-1.5">
-              {#if changing === order.id}
-                <OrderForm
-                  day={today.day}
-                  {order}
-                  ondone={(words) => changed(`Changed: ${words}.`)}
-                  oncancel={() => (changing = undefined)}
-                />
-              {:else}
-                <div class="flex items-baseline gap-3">
-                  <span class="weight w-12 text-right">{order.count}</span>
-                  <span class="grow">
-                    <strong>{order.productName}</strong>, {order.panName}
-                    {#if order.for}<span class="small">for {order.for}</span>{/if}
-                  </span>
-                  <button class="link px-1" onclick={() => (changing = order.id)} aria-label="Change {inWords(order)}"
-                    >Change</button
-                  >
-                  <button class="link px-1" onclick={() => remove(order)} aria-label="Remove {inWords(order)}"
-                    >Remove</button
-                  >
-                </div>
-              {/if}
+              <div class="flex items-baseline gap-3">
+                <span class="weight w-12 text-right">{order.count}</span>
+                <span class="grow">
+                  <strong>{order.productName}</strong>, {order.panName}
+                  {#if order.for}<span class="small">for {order.for}</span>{/if}
+                </span>
+                <button class="link px-1" onclick={() => (changing = order)} aria-label="Change {inWords(order)}"
+                  >Change</button
+                >
+                <button class="link px-1" onclick={() => remove(order)} aria-label="Remove {inWords(order)}"
+                  >Remove</button
+                >
+              </div>
             </li>
           {/each}
         </ul>

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { untrack } from 'svelte'
-  import { bakery } from '../../parts/bakery.svelte'
+  import { router } from 'svelte-spa-router'
   import { duration } from '../../parts/amounts'
   import { today } from '../../parts/day.svelte'
-  import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
-  import OvenDrawing from './OvenDrawing.svelte'
+  import PickUps from '../../parts/PickUps.svelte'
+  import PlanSentence from '../../parts/PlanSentence.svelte'
   import TaskList from './TaskList.svelte'
 
   interface Props {
@@ -13,10 +13,12 @@
   }
   const { params }: Props = $props()
   const plan = $derived(today.plan)
+  // The minute that the ribbon was pressed at: "?at=420".
+  const at = $derived(Number(new URLSearchParams(router.querystring ?? '').get('at') ?? NaN))
 
   $effect(() => {
     const day = params?.day
-    untrack(() => bakery.load().then(() => today.show(day)))
+    untrack(() => today.show(day))
   })
 </script>
 
@@ -24,15 +26,8 @@
 
 <FailureNote failure={today.failure} />
 {#if plan}
-  <h1 class="sentence">
-    {#each plan.sentence as part, index (index)}{#if part.control === 'day'}<DayWord
-          day={today.day}
-          place="plan"
-          name={plan.dayName}
-        />{:else if part.control === 'orders'}<a class="word" href="#/orders/{today.day}">{part.text}</a
-        >{:else}{part.text}{/if}{/each}
-  </h1>
-  <p class="small mt-1" aria-live="polite">
+  <PlanSentence {plan} />
+  <p class="small mt-1">
     {today.isPlanning ? 'Planning…' : plan.note}
     {#if plan.hands}
       {duration(plan.hands.workMin)} of work; most hands at once: {plan.hands.atOnce}, at {plan.hands.at.day}
@@ -57,14 +52,15 @@
       <a class="link" href="#/orders/{today.day}">Type the first order</a>
     </p>
   {/if}
-  {#if plan.ovens}<OvenDrawing ovens={plan.ovens} now={plan.now} />{/if}
+  {#if plan.waves.length > 0}<PickUps waves={plan.waves} />{/if}
   {#if plan.tasks.length > 0}
-    <TaskList tasks={plan.tasks} shifts={plan.shifts} />
-    <p class="small mt-6">
-      The ovens' question and answer as files:
-      <a class="link" href="/api/plan/{plan.day}/bake-problem.json" download="bake-problem.json">bake problem</a>,
-      <a class="link" href="/api/plan/{plan.day}/bake-plan.json" download="bake-plan.json">bake plan</a>. Plan {plan.fingerprint}.
+    <TaskList {plan} {at} />
+    <p class="small screen-only mt-6">
+      For other programs: <a class="link" href="/api/plan/{plan.day}/calendar.ics" download="plan-{plan.day}.ics"
+        >the plan as a calendar</a
+      >. Plan {plan.fingerprint}.
     </p>
+    <p class="print-only small">Plan {plan.fingerprint}.</p>
   {/if}
 {:else if !today.failure}
   <p class="sentence" role="status">Planning the day…</p>

@@ -1,0 +1,30 @@
+/** The places of Lumpet, in the order of the line at the top. */
+export interface Place {
+  id: string
+  name: string
+  /** The key that leads there. */
+  key: string
+  /** Whether it shows one day, and so keeps it in its address. */
+  ofDay: boolean
+  endsGroup?: boolean
+}
+
+export const places: Place[] = [
+  { id: 'orders', name: 'Orders', key: 'o', ofDay: true },
+  { id: 'plan', name: 'Plan', key: 'p', ofDay: true, endsGroup: true },
+  { id: 'dough', name: 'Dough', key: 'd', ofDay: true },
+  { id: 'fillings', name: 'Fillings', key: 'f', ofDay: true },
+  { id: 'ovens', name: 'Ovens', key: 'v', ofDay: true, endsGroup: true },
+  { id: 'recipes', name: 'Recipes', key: 'r', ofDay: false },
+  { id: 'bakery', name: 'Bakery', key: 'b', ofDay: false },
+]
+
+/** Addresses that belong to a place without being it. */
+const within: Record<string, string> = { '': 'orders', write: 'recipes', doughs: 'recipes', ingredients: 'recipes' }
+
+/** The place that an address belongs to. */
+export function placeOf(location: string): Place {
+  const first = location.split('/')[1] ?? ''
+  const id = within[first] ?? first
+  return places.find((place) => place.id === id) ?? (places[0] as Place)
+}

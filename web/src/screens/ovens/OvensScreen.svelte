@@ -1,0 +1,100 @@
+<script lang="ts">
+  import { untrack } from 'svelte'
+  import { replace, router } from 'svelte-spa-router'
+  import { SvelteURLSearchParams } from 'svelte/reactivity'
+  import { api, ask, type Schemas } from '../../api/client'
+  import { today } from '../../parts/day.svelte'
+  import FailureNote from '../../parts/FailureNote.svelte'
+  import PickUps from '../../parts/PickUps.svelte'
+  import PlanSentence from '../../parts/PlanSentence.svelte'
+  import OpenedLoad from './OpenedLoad.svelte'
+  import OvenDrawing from './OvenDrawing.svelte'
+  import OvenSteps from './OvenSteps.svelte'
+
+  interface Props {
+    params?: { day?: string }
+  }
+  const { params }: Props = $props()
+  type Layer = Schemas['LayerAnswer']
+
+  const plan = $derived(today.plan)
+  let steps = $state<Schemas['OvenStepAnswer'][]>([])
+
+  $effect(() => {
+    const day = params?.day
+    untrack(() => today.show(day))
+  })
+
+  // The sheet follows the orders; while a question is open it stays that of the orders.
+  $effect(() => {
+    const fingerprint = plan?.fingerprint
+    const day = plan?.day
+    if (!fingerprint || !day || today.moves.length > 0) return
+    ask(api.GET('/api/plan/{day}/oven-steps', { params: { path: { day } } })).then((outcome) => {
+      if (outcome.data) steps = outcome.data
+    })
+  })
+
+  // Zoom and the opened load are kept in the address: "?zoom=2.25&load=hearth-3-0".
+  const query = $derived(new URLSearchParams(router.querystring ?? ''))
+  const zoom = $derived(Math.min(8, Math.max(1, Number(query.get('zoom')) || 1)))
+  const named = $derived(
+    (plan?.ovens?.ovens ?? []).flatMap((oven) =>
+      oven.layers.map((layer, index) => ({ name: `${oven.id}-${layer.load}-${index}`, layer, oven: oven.name })),
+    ),
+  )
+  const opened = $derived(named.find((one) => one.name === query.get('load')))
+
+  function keep(changes: Record<string, string | undefined>) {
+    const next = new SvelteURLSearchParams(router.querystring ?? '')
+    for (const [key, value] of Object.entries(changes)) {
+      if (value) next.set(key, value)
+      else next.delete(key)
+    }
+    const words = next.toString()
+    void replace(`/ovens/${today.day}${words ? `?${words}` : ''}`)
+  }
+  const open = (layer: Layer | undefined) => keep({ load: named.find((one) => one.layer === layer)?.name })
+</script>
+
+<svelte:head><title>Ovens · Lumpet</title></svelte:head>
+<FailureNote failure={today.failure} />
+{#if plan}
+  <PlanSentence {plan} />
+  <p class="small mt-1">{today.isPlanning ? 'Planning…' : plan.note}</p>
+  {#if plan.troubles.length > 0}
+    <p class="note mt-3" role="alert">
+      <strong>{plan.troubles[0]?.text}</strong>
+      <a class="link" href="#/plan/{today.day}">All that does not work out</a>
+    </p>
+  {/if}
+  {#if plan.ovens}
+    <PickUps waves={plan.waves} />
+    <div class="screen-only">
+      <OvenDrawing
+        ovens={plan.ovens}
+        now={plan.now}
+        {zoom}
+        onzoom={(wanted) => keep({ zoom: wanted > 1 ? String(Number(wanted.toFixed(3))) : undefined })}
+        opened={opened?.layer}
+        onopen={open}
+      />
+      {#if opened}
+        <OpenedLoad layer={opened.layer} oven={opened.oven} onclose={() => open(undefined)} />
+      {/if}
+    </div>
+    <OvenSteps {steps} />
+    <p class="small screen-only mt-6">
+      The ovens' question and answer as files:
+      <a class="link" href="/api/plan/{plan.day}/bake-problem.json" download="bake-problem.json">bake problem</a>,
+      <a class="link" href="/api/plan/{plan.day}/bake-plan.json" download="bake-plan.json">bake plan</a>.
+    </p>
+  {:else}
+    <p class="mt-4">
+      Once there are orders, this shows each oven's heat over time, with the loads lying in it.
+      <a class="link" href="#/orders/{today.day}">Type the first order</a>
+    </p>
+  {/if}
+{:else if !today.failure}
+  <p class="sentence" role="status">Planning the day…</p>
+{/if}

@@ -1,0 +1,110 @@
+<script lang="ts">
+  import { untrack } from 'svelte'
+  import { SvelteSet } from 'svelte/reactivity'
+  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import FailureNote from '../../parts/FailureNote.svelte'
+  import Field from '../../parts/Field.svelte'
+
+  interface Props {
+    ingredient: Schemas['IngredientAnswer']
+    allergens: string[]
+    ondone: (words: string) => void
+  }
+  const { ingredient, allergens, ondone }: Props = $props()
+  const first = untrack(() => ingredient)
+
+  let name = $state(first.name)
+  const carried = new SvelteSet<string>(first.allergens ?? [])
+  let isFree = $state(first.allergens?.length === 0)
+  let supplier = $state('')
+  let packAmount = $state<number | null>(null)
+  let packUnit = $state('kg')
+  let paid = $state<number | null>(null)
+  let failure = $state<Failure>()
+
+  const isPriced = $derived(supplier.trim() !== '' || packAmount !== null || paid !== null)
+  /** Nobody has said anything as long as neither an allergen nor "none" is ticked. */
+  const stated = $derived(carried.size > 0 || isFree ? [...carried] : null)
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault()
+    const outcome = await ask(
+      api.PUT('/api/ingredients/{id}', {
+        params: { path: { id: first.id } },
+        body: { name, allergens: stated, price: isPriced ? { supplier, packAmount, packUnit, paid } : null },
+      }),
+    )
+    failure = outcome.failure
+    if (!outcome.failure) ondone(`${name} is saved.`)
+  }
+
+  function toggle(allergen: string) {
+    if (carried.has(allergen)) carried.delete(allergen)
+    else carried.add(allergen)
+    if (carried.size > 0) isFree = false
+  }
+</script>
+
+<form class="py-2" onsubmit={save} novalidate>
+  <Field label="Name" field="name" {failure}>
+    {#snippet children(ties)}<input class="field w-72" bind:value={name} {...ties} />{/snippet}
+  </Field>
+  <fieldset class="mt-2">
+    <legend class="small">Carries</legend>
+    <div class="flex flex-wrap gap-x-5 gap-y-1">
+      {#each allergens as allergen (allergen)}
+        <label class="flex min-h-8 items-center gap-1.5"
+          ><input type="checkbox" class="size-5" checked={carried.has(allergen)} onchange={() => toggle(allergen)} />
+          {allergen}</label
+        >
+      {/each}
+      <label class="flex min-h-8 items-center gap-1.5 font-bold"
+        ><input
+          type="checkbox"
+          class="size-5"
+          checked={isFree}
+          onchange={(event) => {
+            isFree = event.currentTarget.checked
+            if (isFree) carried.clear()
+          }}
+        /> none of these</label
+      >
+    </div>
+    {#if failure?.fields.allergens}<p class="font-bold" role="alert">{failure.fields.allergens.join(' ')}</p>{/if}
+  </fieldset>
+  <div class="mt-2 flex flex-wrap gap-x-4 gap-y-1">
+    <Field label="New price from" field="price.supplier" {failure}>
+      {#snippet children(ties)}<input
+          class="field w-52"
+          bind:value={supplier}
+          placeholder="supplier"
+          {...ties}
+        />{/snippet}
+    </Field>
+    <Field label="A pack holds" field="price.packAmount" {failure}>
+      {#snippet children(ties)}<input
+          class="field w-28"
+          type="number"
+          step="any"
+          bind:value={packAmount}
+          {...ties}
+        />{/snippet}
+    </Field>
+    <Field label="of" field="price.packUnit" {failure}>
+      {#snippet children(ties)}<select class="field" bind:value={packUnit} {...ties}
+          ><option value="kg">kg</option><option value="piece">pieces</option></select
+        >{/snippet}
+    </Field>
+    <Field label="and costs" field="price.paid" {failure}>
+      {#snippet children(ties)}<input
+          class="field w-28"
+          type="number"
+          step="any"
+          bind:value={paid}
+          {...ties}
+        />{/snippet}
+    </Field>
+  </div>
+  <button class="press press-main mt-2" type="submit">Save</button>
+  {#if failure && Object.keys(failure.fields).length === 0}<FailureNote {failure} />{/if}
+</form>

@@ -1,0 +1,310 @@
+<script lang="ts">
+  import { push } from 'svelte-spa-router'
+  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { bakery } from '../../parts/bakery.svelte'
+  import FailureNote from '../../parts/FailureNote.svelte'
+  import Field from '../../parts/Field.svelte'
+  import LinesField from './LinesField.svelte'
+  import StepsField from './StepsField.svelte'
+
+  interface Props {
+    params?: { id?: string }
+  }
+  const { params }: Props = $props()
+  type Draft = Schemas['ProductDraft']
+
+  let usual = $state<Schemas['UsualProduct'][]>([])
+  let doughs = $state<Schemas['WrittenDough'][]>([])
+  let pans = $state<Schemas['PanDraft'][]>([])
+  let draft = $state<Draft>()
+  let version = $state(0)
+  let failure = $state<Failure>()
+  let isSending = $state(false)
+
+  async function load(id: string | undefined) {
+    const [begin, written, house] = await Promise.all([
+      ask(api.GET('/api/writing/usual')),
+      ask(api.GET('/api/doughs')),
+      ask(api.GET('/api/bakery/description')),
+    ])
+    usual = begin.data?.products ?? []
+    doughs = written.data ?? []
+    pans = (house.data?.draft.pans ?? []).filter((pan) => pan !== null)
+    failure = begin.failure ?? written.failure ?? house.failure
+    draft = undefined
+    version = 0
+    if (!id) return
+    const one = await ask(api.GET('/api/recipes/{id}/written', { params: { path: { id } } }))
+    failure = one.failure
+    draft = one.data?.draft
+    version = one.data?.version ?? 0
+  }
+
+  $effect(() => {
+    void load(params?.id)
+  })
+
+  function begin(kind: Schemas['UsualProduct']) {
+    const pan = pans[0]?.id ?? null
+    draft = {
+      ...structuredClone($state.snapshot(kind.draft)),
+      name: '',
+      dough: doughs[0]?.id ?? null,
+      referencePan: pan,
+      sizes: [{ pan, price: null }],
+    }
+  }
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault()
+    if (!draft || isSending) return
+    isSending = true
+    const outcome =
+      version > 0 && params?.id
+        ? await ask(
+            api.PUT('/api/recipes/{id}', {
+              params: { path: { id: params.id }, header: { 'If-Match': `"${version}"` } },
+              body: draft,
+            }),
+          )
+        : await ask(api.POST('/api/recipes', { body: draft }))
+    isSending = false
+    failure = outcome.failure
+    if (!outcome.data) return
+    await bakery.load()
+    await push(`/recipes/${outcome.data.id}`)
+  }
+
+  const ofPan = (id: string | undefined) => draft?.sizes?.find((size) => size?.pan === id)
+
+  function toggle(id: string) {
+    if (!draft) return
+    draft.sizes = ofPan(id)
+      ? (draft.sizes ?? []).filter((size) => size?.pan !== id)
+      : [...(draft.sizes ?? []), { pan: id, price: null }]
+  }
+
+  const tops = [
+    { value: 'open', words: 'open' },
+    { value: 'lid', words: 'a lid' },
+    { value: 'lattice', words: 'a lattice' },
+  ]
+  const counted = $derived(Object.keys(failure?.fields ?? {}).length)
+</script>
+
+<svelte:head><title>Write a recipe · Lumpet</title></svelte:head>
+<p class="small"><a class="link" href="#/recipes">All recipes</a> · <a class="link" href="#/doughs">Doughs</a></p>
+{#if !draft}
+  <h1 class="sentence">A new recipe: how is it made?</h1>
+  {#if doughs.length === 0}
+    <p class="note mt-3">A recipe needs a dough first. <a class="link" href="#/doughs">Write a dough</a></p>
+  {:else}
+    <p class="small">Each brings its usual steps, times and temperatures; everything can be changed.</p>
+    <ul class="mt-3">
+      {#each usual as kind (kind.id)}
+        <li class="border-line flex flex-wrap items-baseline gap-x-4 border-t py-2">
+          <button class="press" onclick={() => begin(kind)}>{kind.name}</button>
+          <span>{kind.why}</span>
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  <FailureNote {failure} />
+{:else}
+  {@const written = draft}
+  <h1 class="sentence">
+    {version > 0
+      ? `${draft.name}, version ${version}: saving makes version ${version + 1}.`
+      : 'A new recipe, for one pie.'}
+  </h1>
+  <form class="mt-3" onsubmit={save} novalidate>
+    <div class="row">
+      <Field label="Name" field="name" {failure}>
+        {#snippet children(ties)}<input
+            class="field w-72"
+            bind:value={written.name}
+            maxlength="80"
+            {...ties}
+          />{/snippet}
+      </Field>
+      <Field label="Other words for it, by commas" field="aliases" {failure}>
+        {#snippet children(ties)}<input class="field w-64" bind:value={written.aliases} {...ties} />{/snippet}
+      </Field>
+      <Field label="Dough" field="dough" {failure}>
+        {#snippet children(ties)}<select class="field" bind:value={written.dough} {...ties}
+            >{#each doughs as dough (dough.id)}<option value={dough.id}>{dough.draft.name}</option>{/each}</select
+          >{/snippet}
+      </Field>
+      <Field label="Top" field="top" {failure}>
+        {#snippet children(ties)}<select class="field" bind:value={written.top} {...ties}
+            >{#each tops as top (top.value)}<option value={top.value}>{top.words}</option>{/each}</select
+          >{/snippet}
+      </Field>
+    </div>
+
+    <fieldset class="row">
+      <legend><h2>Pans and prices</h2></legend>
+      {#each pans as pan (pan.id)}
+        {@const size = ofPan(pan.id ?? undefined)}
+        <div class="flex flex-wrap items-center gap-2 pr-5">
+          <label class="flex min-h-9 items-center gap-2"
+            ><input type="checkbox" class="size-5" checked={!!size} onchange={() => toggle(pan.id ?? '')} />
+            {pan.name}</label
+          >
+          {#if size}
+            <label class="flex items-center gap-1"
+              ><span class="small">sells for</span>
+              <input
+                class="field w-24"
+                type="number"
+                step="any"
+                min="0"
+                bind:value={size.price}
+                aria-label="Selling price in {pan.name}"
+              /></label
+            >
+            <label class="flex items-center gap-1"
+              ><input type="radio" name="reference" class="size-5" value={pan.id} bind:group={draft.referencePan} />
+              <span class="small">written for this one</span></label
+            >
+          {/if}
+        </div>
+      {/each}
+      {#each ['sizes', 'referencePan'] as field (field)}
+        {#if failure?.fields[field]}<p class="w-full font-bold" role="alert">{failure.fields[field]?.join(' ')}</p>{/if}
+      {/each}
+    </fieldset>
+
+    <div class="mt-4">
+      <LinesField
+        label="Filling of one pie: weight, ingredient, then how it is prepared"
+        field="filling"
+        {failure}
+        bind:value={draft.filling}
+        rows={7}
+        placeholder="900 g Quinces, pared and cored"
+      />
+    </div>
+    <div class="mt-3">
+      <LinesField
+        label="Wash, sugar and the like, of one pie"
+        field="finish"
+        {failure}
+        bind:value={draft.finish}
+        rows={2}
+        placeholder="15 g Egg, wash"
+      />
+    </div>
+    <div class="row mt-3">
+      <Field label="Counted by the pie, one a line" field="packaging" {failure}>
+        {#snippet children(ties)}<textarea class="field w-64" rows="2" bind:value={written.packaging} {...ties}
+          ></textarea>{/snippet}
+      </Field>
+      <Field label="Dough rolled to, mm" field="thicknessMm" {failure}>
+        {#snippet children(ties)}<input
+            class="field w-24"
+            type="number"
+            step="any"
+            bind:value={written.thicknessMm}
+            {...ties}
+          />{/snippet}
+      </Field>
+      <Field label="Base over the rim, cm" field="baseOverhangCm" {failure}>
+        {#snippet children(ties)}<input
+            class="field w-24"
+            type="number"
+            step="any"
+            bind:value={written.baseOverhangCm}
+            {...ties}
+          />{/snippet}
+      </Field>
+      {#if draft.top !== 'open'}
+        <Field label="Top over the rim, cm" field="topOverhangCm" {failure}>
+          {#snippet children(ties)}<input
+              class="field w-24"
+              type="number"
+              step="any"
+              bind:value={written.topOverhangCm}
+              {...ties}
+            />{/snippet}
+        </Field>
+      {/if}
+      {#if draft.top === 'lattice'}
+        <Field label="Strips wide, cm" field="stripWidthCm" {failure}>
+          {#snippet children(ties)}<input
+              class="field w-24"
+              type="number"
+              step="any"
+              bind:value={written.stripWidthCm}
+              {...ties}
+            />{/snippet}
+        </Field>
+        <Field label="Gaps, cm" field="stripGapCm" {failure}>
+          {#snippet children(ties)}<input
+              class="field w-24"
+              type="number"
+              step="any"
+              bind:value={written.stripGapCm}
+              {...ties}
+            />{/snippet}
+        </Field>
+      {/if}
+      <Field label="Trimmed off, %" field="trimPercent" {failure}>
+        {#snippet children(ties)}<input
+            class="field w-24"
+            type="number"
+            step="any"
+            bind:value={written.trimPercent}
+            {...ties}
+          />{/snippet}
+      </Field>
+      <Field label="Filling as packed, g/ml" field="packedDensity" {failure}>
+        {#snippet children(ties)}<input
+            class="field w-24"
+            type="number"
+            step="any"
+            bind:value={written.packedDensity}
+            {...ties}
+          />{/snippet}
+      </Field>
+      <Field label="Middle moves in the bake, cm" field="bakeChangeCm" {failure}>
+        {#snippet children(ties)}<input
+            class="field w-24"
+            type="number"
+            step="any"
+            bind:value={written.bakeChangeCm}
+            {...ties}
+          />{/snippet}
+      </Field>
+      <Field label="Oldest at pick-up, min" field="oldestMin" {failure}>
+        {#snippet children(ties)}<input
+            class="field w-28"
+            type="number"
+            bind:value={written.oldestMin}
+            {...ties}
+          />{/snippet}
+      </Field>
+    </div>
+
+    {#if draft.steps}<StepsField steps={draft.steps} {failure} />{/if}
+
+    <div class="mt-5 flex flex-wrap items-center gap-3">
+      <button class="press press-main" type="submit">Save the recipe</button>
+      <a class="press" href={params?.id ? `#/recipes/${params.id}` : '#/recipes'}>Leave it</a>
+      {#if counted > 0}<strong role="alert"
+          >Not saved: {counted} {counted === 1 ? 'field' : 'fields'} to look at.</strong
+        >{/if}
+    </div>
+    {#if failure && counted === 0}<FailureNote {failure} />{/if}
+  </form>
+{/if}
+
+<style>
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 1rem;
+    align-items: flex-start;
+    padding: 0.4rem 0;
+  }
+</style>
