@@ -6,6 +6,9 @@ namespace Lumpet.Server.DayPlan;
 /// <summary>Says a plan in plain words.</summary>
 internal static class PlanSentence
 {
+    // A sentence that names more pick-ups than this is a list; the tightest one then stands for all.
+    private const int MostNamed = 3;
+
     /// <summary>The answer: how much, when, and whether the pick-ups are met.</summary>
     public static IReadOnlyList<SentencePart> Of(DayBook book, PlannedDay plan)
     {
@@ -16,6 +19,7 @@ internal static class PlanSentence
 
         var (first, last) = (book.Clock.At(plan.Loads[0].StartMin), book.Clock.At(plan.Loads.SelectMany(load => load.Visits).Max(visit => visit.EndMin)));
         parts.Add(Plain($" in {Count(plan.Loads.Count, "load")}, the first in at {Said(first)}, the last out at {Said(last)}. "));
+        if (plan.Waves.Count > MostNamed) return [.. parts, .. Many(book, plan), Plain(".")];
         for (var at = 0; at < plan.Waves.Count; at++)
         {
             parts.Add(Plain(at == 0 ? "The " : ", the "));
@@ -23,6 +27,18 @@ internal static class PlanSentence
         }
 
         return [.. parts, Plain(".")];
+    }
+
+    /// <summary>Many pick-ups: how many of them are met, and the worst one.</summary>
+    private static IReadOnlyList<SentencePart> Many(DayBook book, PlannedDay plan)
+    {
+        var missed = plan.Waves.Count(wave => wave.SpareMin is null or < 0);
+        var worst = plan.Waves.MinBy(wave => wave.SpareMin ?? int.MinValue)!;
+        return
+        [
+            Plain(missed == 0 ? $"All {plan.Waves.Count} pick-ups are met; the tightest, the " : $"{missed} of {plan.Waves.Count} pick-ups are not met; the worst, the "),
+            .. Wave(book, worst),
+        ];
     }
 
     /// <summary>The day's plan in one line, for screens beside it.</summary>

@@ -82,6 +82,8 @@ export interface Placed {
 
 // Wide enough for the widest digit at the size of the labels.
 const letter = 7.2
+// Tags are bold, and their letters are wider than digits.
+const tagLetter = 7.6
 const rows = 2
 
 /** Places labels so that none touches another: in the first free row, in the fullest words that fit, or not at all. */
@@ -110,5 +112,9 @@ export function placeLabels(labels: Label[], end: number): Placed[] {
 
 /** The fullest of several ways to write something that fits into so many pixels; the last may be nothing. */
 export function fitting(ways: string[], room: number): string {
-  return ways.find((words) => words.length * letter + 14 <= room) ?? ''
+  return (
+    ways.find(
+      (words) => words.length * tagLetter + 20 <= room || (words.length <= 2 && words.length * tagLetter + 12 <= room),
+    ) ?? ''
+  )
 }

@@ -1,0 +1,106 @@
+using System.Diagnostics;
+using System.Globalization;
+using System.Net.Http.Json;
+using System.Text.Json;
+
+namespace Lumpet.Bench;
+
+/// <summary>A bounded load on a real server on loopback: one person's questions, one after another.</summary>
+public sealed class ServerLoad : IDisposable
+{
+    private const int Port = 4396;
+    private const int HourOfRequests = 3600;
+
+    private readonly string folder = Directory.CreateTempSubdirectory("lumpet-load-").FullName;
+    private readonly Process process;
+    private readonly HttpClient client = new() { BaseAddress = new Uri($"http://127.0.0.1:{Port}") };
+
+    public ServerLoad(string server, string web)
+    {
+        var watch = Stopwatch.StartNew();
+        process = Process.Start(new ProcessStartInfo("dotnet", [server, "demo", "--port", $"{Port}", "--data", Path.Combine(folder, "demo.db"), "--web", web]) { RedirectStandardOutput = true, WorkingDirectory = folder })!;
+        while (!Answers())
+        {
+            if (watch.Elapsed > TimeSpan.FromSeconds(60)) throw new InvalidOperationException("The server did not start.");
+            Thread.Sleep(10);
+        }
+
+        StartMilliseconds = watch.Elapsed.TotalMilliseconds;
+    }
+
+    /// <summary>From starting the process to its first answer, a new demo database included.</summary>
+    public double StartMilliseconds { get; }
+
+    public string Address => client.BaseAddress!.ToString();
+
+    public async Task<IReadOnlyList<double>> Scale(int times) => await Timed(times, at =>
+        client.PostAsJsonAsync("/api/recipes/pear/scale", new { pan = at % 2 == 0 ? "23" : "26", count = 1 + (at % 50) }));
+
+    /// <summary>Plans that were never asked for before: every question moves a pick-up to another minute.</summary>
+    public async Task<IReadOnlyList<double>> PlanAnew(int times)
+    {
+        var day = (await client.GetFromJsonAsync<JsonElement>("/api/bakery")).GetProperty("nextDay").GetString();
+        return await Timed(times, at => client.PostAsJsonAsync(
+            $"/api/plan/{day}/what-if",
+            new { moves = new[] { new { from = "10:00", to = TimeSpan.FromMinutes(600 + at).ToString(@"hh\:mm", CultureInfo.InvariantCulture) } } }));
+    }
+
+    /// <summary>As many requests as a crew makes in an hour, one a second: recipes, orders and plans in turn.</summary>
+    public async Task<double> AnHour()
+    {
+        var day = (await client.GetFromJsonAsync<JsonElement>("/api/bakery")).GetProperty("nextDay").GetString();
+        for (var at = 0; at < HourOfRequests; at++)
+        {
+            using var response = (at % 6) switch
+            {
+                0 => await client.PostAsJsonAsync($"/api/plan/{day}/what-if", new { moves = new[] { new { from = "10:00", to = TimeSpan.FromMinutes(480 + (at / 6 % 300)).ToString(@"hh\:mm", CultureInfo.InvariantCulture) } } }),
+                1 or 2 => await client.PostAsJsonAsync("/api/recipes/pear/scale", new { pan = "23", count = 1 + (at % 60) }),
+                3 => await client.GetAsync(new Uri($"/api/orders/{day}", UriKind.Relative)),
+                4 => await client.GetAsync(new Uri($"/api/dough/{day}", UriKind.Relative)),
+                _ => await client.GetAsync(new Uri($"/api/plan/{day}", UriKind.Relative)),
+            };
+            response.EnsureSuccessStatusCode();
+        }
+
+        // Resident memory as the system counts it (proc(5), VmRSS in kB).
+        var line = File.ReadLines($"/proc/{process.Id}/status").First(one => one.StartsWith("VmRSS", StringComparison.Ordinal));
+        return double.Parse(line.Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;
+    }
+
+    public void Dispose()
+    {
+        client.Dispose();
+        process.Kill();
+        process.WaitForExit();
+        process.Dispose();
+        Directory.Delete(folder, recursive: true);
+    }
+
+    private static async Task<IReadOnlyList<double>> Timed(int times, Func<int, Task<HttpResponseMessage>> ask)
+    {
+        var measured = new List<double>();
+        for (var at = 0; at < times; at++)
+        {
+            var watch = Stopwatch.StartNew();
+            using var response = await ask(at);
+            await response.Content.ReadAsByteArrayAsync();
+            measured.Add(watch.Elapsed.TotalMilliseconds);
+            response.EnsureSuccessStatusCode();
+        }
+
+        // The first fifth warms the server up.
+        return [.. measured.Skip(times / 5).Order()];
+    }
+
+    private bool Answers()
+    {
+        try
+        {
+            return client.GetStringAsync(new Uri("/healthz", UriKind.Relative)).GetAwaiter().GetResult() == "ok";
+        }
+        catch (HttpRequestException)
+        {
+            return false;
+        }
+    }
+}
