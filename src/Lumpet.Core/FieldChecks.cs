@@ -51,7 +51,7 @@ internal sealed class FieldChecks
         where T : class
     {
         var count = list?.Count ?? 0;
-        if (count < least) Add(field, $"At least {least} {what} {(least == 1 ? "is" : "are")} needed.");
+        if (count < least) Add(field, $"{least} or more {what} are needed.");
         if (count > most) Add(field, $"At most {most} {what} are taken.");
         if (list?.Any(item => item is null) == true) Add(field, $"There is an empty entry among the {what}.");
         return count > most || list is null ? [] : [.. list.OfType<T>()];

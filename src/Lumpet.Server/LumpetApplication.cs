@@ -89,7 +89,10 @@ internal static class LumpetApplication
         headers.ContentSecurityPolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'";
         headers.XContentTypeOptions = "nosniff";
         if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal)) headers.CacheControl = "no-store";
-        return next(context);
+        // Said before the body is read; Kestrel holds the same limit for bodies that do not tell their length.
+        return context.Request.ContentLength > LargestBody
+            ? throw new BadHttpRequestException("The request is too large.", StatusCodes.Status413PayloadTooLarge)
+            : next(context);
     }
 
     private static void ServeFrontEnd(WebApplication app)

@@ -24,7 +24,7 @@ public static class BakeryReader
         var transfer = checks.Whole("transferMin", draft.TransferMin, 0, 15, "min");
         var spare = checks.Whole("spareMin", draft.SpareMin, 0, 240, "min");
         var mixer = Mixer(checks, draft);
-        ShiftRecord[] shifts = [.. checks.List("shifts", draft.Shifts, 1, 6, "shift").Select((shift, at) => Shift(checks, shift, $"shifts[{at}]"))];
+        ShiftRecord[] shifts = [.. checks.List("shifts", draft.Shifts, 1, 6, "shifts").Select((shift, at) => Shift(checks, shift, $"shifts[{at}]"))];
         Overlaps(checks, shifts);
         var ovens = Ovens(checks, draft);
         var pans = Pans(checks, draft);
@@ -112,7 +112,7 @@ public static class BakeryReader
     private static DayOven[] Ovens(FieldChecks checks, BakeryDraft draft)
     {
         var ovens = new List<DayOven>();
-        foreach (var (oven, at) in checks.List("ovens", draft.Ovens, 1, 8, "oven").Select((oven, at) => (oven, at)))
+        foreach (var (oven, at) in checks.List("ovens", draft.Ovens, 1, 8, "ovens").Select((oven, at) => (oven, at)))
         {
             var path = $"ovens[{at}]";
             var name = checks.Name($"{path}.name", oven.Name, "An oven", 40);
@@ -136,7 +136,7 @@ public static class BakeryReader
     private static Pan[] Pans(FieldChecks checks, BakeryDraft draft)
     {
         var pans = new List<Pan>();
-        foreach (var (pan, at) in checks.List("pans", draft.Pans, 1, 60, "pan").Select((pan, at) => (pan, at)))
+        foreach (var (pan, at) in checks.List("pans", draft.Pans, 1, 60, "pans").Select((pan, at) => (pan, at)))
         {
             var path = $"pans[{at}]";
             var id = (pan.Id ?? string.Empty).Trim();

@@ -25,6 +25,7 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
             SqliteException { SqliteErrorCode: ReadOnly } => Problem(503, "The database file cannot be written. Nothing was changed; check its permissions."),
             _ => Problem(500, "Something went wrong in Lumpet itself. Nothing was changed; try again, and if it stays, look at the server's output."),
         };
+        if (exception is BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge }) problem.Status = StatusCodes.Status413PayloadTooLarge;
         if (problem.Status >= 500) log.LogError(exception, "A request failed: {Method} {Path}", httpContext.Request.Method, httpContext.Request.Path);
         httpContext.Response.StatusCode = problem.Status ?? 500;
         return await problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = httpContext, ProblemDetails = problem });

@@ -97,7 +97,7 @@ public static class ProductReader
     private static List<ProductSize> Sizes(FieldChecks checks, ProductDraft draft, IReadOnlyList<Pan> pans, string currency)
     {
         var sizes = new List<ProductSize>();
-        foreach (var (size, at) in checks.List("sizes", draft.Sizes, 1, 30, "size").Select((size, at) => (size, at)))
+        foreach (var (size, at) in checks.List("sizes", draft.Sizes, 1, 30, "sizes").Select((size, at) => (size, at)))
         {
             var pan = pans.FirstOrDefault(pan => pan.Id == size.Pan);
             if (pan is null) checks.Add($"sizes[{at}].pan", $"Choose one of the pans {string.Join(", ", pans.Select(one => one.Id))}.");

@@ -1,0 +1,183 @@
+using System.Text;
+
+namespace Lumpet.Server.Tests.Faults;
+
+/// <summary>A row of docs/bad-input.md: what is sent, what is said, and that nothing changes.</summary>
+/// <param name="Where">The part of the program that gets it.</param>
+/// <param name="What">What is sent, in words.</param>
+/// <param name="Method">How.</param>
+/// <param name="Path">Where to.</param>
+/// <param name="Body">The body: an object, or raw text.</param>
+/// <param name="Status">The answer's status.</param>
+/// <param name="Said">Words of the answer: a field with its message, or the title.</param>
+/// <param name="Headers">Headers beyond the usual ones.</param>
+public sealed record BadInput(
+    string Where, string What, string Method, string Path, object? Body, int Status, string Said, params (string Name, string Value)[] Headers)
+{
+    private const string Day = TestServer.Fair;
+    private static readonly (string, string) FirstVersion = ("If-Match", "\"1\"");
+
+    /// <summary>All rows.</summary>
+    public static IReadOnlyList<BadInput> All { get; } = [.. Orders(), .. Lines(), .. Questions(), .. Files(), .. House(), .. Recipes(), .. Ingredients(), .. Transport()];
+
+    private static object Order(object? product = null, object? pan = null, object? count = null, object? pickUp = null, object? whom = null) =>
+        new { product = product ?? "pear", pan = pan ?? "23", count = count ?? 4, pickUp = pickUp ?? $"{Day}T09:00", @for = whom ?? "test" };
+
+    private static IEnumerable<BadInput> Orders()
+    {
+        BadInput Row(string what, object? body, string said) => new("Order", what, "POST", "/api/orders", body, 400, said);
+        yield return Row("no pies at all", Order(count: 0), "count: A line takes 1 to 2000 pies.");
+        yield return Row("fewer than none", Order(count: -5), "count: A line takes 1 to 2000 pies.");
+        yield return Row("a billion pies", Order(count: 1_000_000_000), "count: A line takes 1 to 2000 pies.");
+        yield return Row("more than a number holds", Order(count: 1e30), "count: This is not a value of the kind that is needed here.");
+        yield return Row("half a pie", Order(count: 2.5), "count: This is not a value of the kind that is needed here.");
+        yield return Row("a word for a number", Order(count: "four"), "count: This is not a value of the kind that is needed here.");
+        yield return Row("a list for a word", Order(product: new[] { "pear" }), "product: This is not a value of the kind that is needed here.");
+        yield return Row("a product that is not made", Order(product: "mango"), "product: There is no product \"mango\".");
+        yield return Row("a product's name of 100 000 letters", Order(product: new string('x', 100_000)), "product: There is no product \"xxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxx…\".");
+        yield return Row("a pan that the product is not made in", Order(pan: "30"), "pan: Pear and ginger is not made in \"30\"");
+        yield return Row("a pick-up that has passed", Order(pickUp: "2026-11-25T08:59"), "pickUp: The pick-up at Wed 25 Nov 08:59 has passed.");
+        yield return Row("a pick-up in a hundred years", Order(pickUp: "2126-11-25T09:00"), "pickUp: A pick-up lies at most 366 days ahead.");
+        yield return Row("a 31st of February", Order(pickUp: "2027-02-31T09:00"), "pickUp: A pick-up needs a date and a time");
+        yield return Row("a pick-up in the hour that the clock skips in spring", Order(pickUp: "2027-03-28T01:30"), "pickUp: The clock skips 01:30 on Sun 28 Mar");
+        yield return Row("a name with a line break", Order(whom: "a\nb"), "for: A name takes up to 80 characters on one line.");
+        yield return Row("a name without end", Order(whom: new string('x', 81)), "for: A name takes up to 80 characters on one line.");
+        yield return Row("a name with a bell and a null in it", Order(whom: "a\u0007\0b"), "for: A name takes up to 80 characters on one line.");
+        yield return Row("nothing at all", new { }, "count: A line takes 1 to 2000 pies.");
+    }
+
+    private static IEnumerable<BadInput> Lines()
+    {
+        BadInput Row(string what, string line, string said) => new("Order line", what, "POST", "/api/orders/typed", new { line, day = Day }, 400, said);
+        yield return Row("an empty line", " ", "count: How many?");
+        yield return Row("no count", "pear @ 23 9:00", "count: ");
+        yield return Row("a product nobody makes", "4 mango @ 23 9:00", "product: There is no product \"mango\".");
+        yield return Row("no pan", "4 pear", "pan: ");
+        yield return Row("a pan of another bakery", "4 pear @ 40 9:00", "pan: Pear and ginger is not made in \"40\"");
+        yield return Row("a time that no clock shows", "4 pear @ 23 25:99", "pickUp: ");
+        yield return Row("a line of a hundred thousand letters", new string('4', 100_000), "line: ");
+        yield return Row("markup", "<script>alert(1)</script> @ 23 9:00", "count: ");
+    }
+
+    private static IEnumerable<BadInput> Questions()
+    {
+        BadInput Row(string what, string path, object? body, int status, string said) => new("Plan", what, body is null ? "GET" : "POST", path, body, status, said);
+        yield return Row("a day that is none", "/api/plan/2026-13-45", null, 400, "day: A day is written 2026-05-02.");
+        yield return Row("a day before any bakery", "/api/plan/0001-01-01", null, 400, "day: A day is written 2026-05-02.");
+        yield return Row("a way out of the folder for a day", "/api/plan/..%2f..%2fetc", null, 400, "day: A day is written 2026-05-02.");
+        yield return Row("what if a pick-up that is none", $"/api/plan/{Day}/what-if", new { moves = new[] { new { from = "03:00", to = "04:00" } } }, 400, "moves[0].from: There is no pick-up at that time on this day.");
+        yield return Row("what if to a time that is none", $"/api/plan/{Day}/what-if", new { moves = new[] { new { from = "07:30", to = "31:00" } } }, 400, "moves[0].to: A clock time is written 07:45");
+        yield return Row("what if with a move of nothing", $"/api/plan/{Day}/what-if", new { moves = new object?[] { null } }, 400, "moves[0].from: There is no pick-up at that time on this day.");
+        yield return Row("a thousand moves at once", $"/api/plan/{Day}/what-if", new { moves = Enumerable.Repeat(new { from = "07:30", to = "07:31" }, 1000) }, 400, "moves: At most 40 pick-ups are moved at once.");
+        yield return Row("why, of a task that is none", $"/api/plan/{Day}/reason?task=nothing", null, 404, "There is no such task in the plan as it is now");
+        yield return Row("scaling to no pies", "/api/recipes/pear/scale", new { count = 0 }, 400, "count: 1 to 100000 pies can be scaled at once.");
+        yield return Row("scaling to a pan that is none", "/api/recipes/pear/scale", new { pan = "99" }, 400, "pan: Pear and ginger is made in 23 or 26.");
+        yield return Row("scaling what is not made", "/api/recipes/mango/scale", new { count = 1 }, 404, "There is no such product.");
+        yield return new BadInput("Plan", "moving a pick-up into the past", "POST", "/api/orders/2026-11-26/move", new { from = "07:30", to = "7.45" }, 400, "to: A clock time is written 07:45");
+    }
+
+    private static IEnumerable<BadInput> Files()
+    {
+        const string Head = "count,product,pan,pick_up,for\n";
+        BadInput Row(string what, string text, string said) => new("Order file", what, "POST", "/api/orders/import", new { text, keep = true }, 400, said);
+        yield return Row("an empty file", string.Empty, "file: The file is empty.");
+        yield return Row("no heading", "4,pear,23,2026-11-26T09:00,x\n", "file: The first row lacks");
+        yield return Row("one bad row among good ones", $"{Head}4,pear,23,2026-11-26T09:00,x\n0,pear,23,2026-11-26T09:00,x\n", "rows[2].count: A line takes 1 to 2000 pies.");
+        yield return Row("a row cut short", $"{Head}4,pear\n", "rows[1].pan: ");
+        yield return Row("a picture for a table", "\u0089PNG\r\n\u001a\n\0\0\0\rIHDR", "file: ");
+        yield return Row("more rows than are taken", Head + string.Concat(Enumerable.Repeat("4,pear,23,2026-11-26T09:00,x\n", 2001)), "file: At most 2000 rows are taken at once.");
+    }
+
+    private static IEnumerable<BadInput> House()
+    {
+        BadInput Row(string what, object body, int status, string said, params (string, string)[] headers) => new("Bakery", what, "PUT", "/api/bakery/description", body, status, said, headers);
+        yield return Row("nothing filled in", new { }, 400, "name: A bakery needs a name.", FirstVersion);
+        yield return Row("a zone on another planet", new { zone = "Mars/Base" }, 400, "zone: A time zone is written like Europe/Lisbon.", FirstVersion);
+        yield return Row("an oven with shelves below nothing", new { ovens = new[] { new { name = "x", shelves = -1 } } }, 400, "ovens[0].shelves: This does not fit: 1 to 60 shelves.", FirstVersion);
+        yield return Row("a thousand ovens", new { ovens = Enumerable.Range(0, 1000).Select(at => new { name = $"{at}" }) }, 400, "ovens: At most 8 ovens are taken.", FirstVersion);
+        yield return Row("a pan five times deeper than wide", new { pans = new[] { new { id = "a", topCm = 4, bottomCm = 4, depthCm = 20 } } }, 400, "pans[0].depthCm: A pan is not deeper than it is wide.", FirstVersion);
+        yield return Row("shifts of a minute", new { shifts = new[] { new { name = "x", dayOffset = 0, start = "00:00", lengthMin = 1 } } }, 400, "shifts[0].lengthMin: This does not fit: 15 to 1440 min.", FirstVersion);
+        yield return Row("a description without the version it changes", new { name = "x" }, 428, "The version the bakery was read with is needed in If-Match.");
+    }
+
+    private static IEnumerable<BadInput> Recipes()
+    {
+        BadInput Row(string what, object body, string said) => new("Recipe", what, "POST", "/api/recipes", body, 400, said);
+        yield return Row("nothing filled in", new { }, "name: A product needs a name.");
+        yield return Row("a name that is taken", new { name = "Pear and ginger" }, "name: There is a product \"Pear and ginger\" already.");
+        yield return Row("cups of something without a density", new { filling = "2 cups milk" }, "filling: \"2 cups milk\" is not understood.");
+        yield return Row("a count of a liquid", new { filling = "3 milk" }, "filling: \"3 milk\" is not understood.");
+        yield return Row("fewer grams than none", new { filling = "-5 g milk" }, "filling: \"-5 g milk\" is not understood.");
+        yield return Row("more grams than a bakery holds", new { filling = "9999999999999999 kg milk" }, "filling: \"9999999999999999 kg milk\": an amount lies above 0");
+        yield return Row("a filling of ten thousand lines", new { filling = string.Join('\n', Enumerable.Repeat("1 g milk", 10_000)) }, "filling: At most 60 lines are taken.");
+        yield return Row("steps that go in a circle", Circle(), "steps: \"a\" must stand after \"b\".");
+        yield return new BadInput("Dough", "nothing in it", "POST", "/api/doughs", new { name = "Air" }, 400, "lines: At least one ingredient is needed");
+        yield return new BadInput("Dough", "a rest that ends before it begins", "POST", "/api/doughs", new { name = "x", lines = "1 g flour", restLeast = 90, restAim = 60, restMost = 30 }, 400, "restAim: The aim of a rest lies between its least and its most.");
+        yield return new BadInput("Dough", "a dough that someone changed meanwhile", "PUT", "/api/doughs/flaky", Dough(), 412, "Someone else has changed this dough since you opened it.", ("If-Match", "\"7\""));
+    }
+
+    private static object Dough() => new { name = "Flaky", lines = "1 g flour", density = 1.2, bowlLossPercent = 1, mixMin = 30, restLeast = 0, restAim = 0, restMost = 60 };
+
+    private static object Circle()
+    {
+        object Step(string id, string station, object rest) => new { id, name = id, station, stages = Array.Empty<object>(), celsius = 20, usesDough = id == "a", perBatch = rest };
+        return new
+        {
+            name = "Circle",
+            dough = "flaky",
+            top = "open",
+            thicknessMm = 3,
+            baseOverhangCm = 1,
+            trimPercent = 10,
+            packedDensity = 1,
+            bakeChangeCm = 0,
+            referencePan = "23",
+            oldestMin = 1440,
+            filling = "1 g milk",
+            sizes = new[] { new { pan = "23" } },
+            steps = new[] { Step("a", "bench", 5), Step("b", "bench", 5) },
+            links = new[] { new { from = "a", to = "b" }, new { from = "b", to = "a" } },
+        };
+    }
+
+    private static IEnumerable<BadInput> Ingredients()
+    {
+        BadInput Row(string what, object body, int status, string said, string id = "butter") => new("Ingredient", what, "PUT", $"/api/ingredients/{id}", body, status, said);
+        yield return Row("no name", new { allergens = Array.Empty<string>() }, 400, "name: An ingredient needs a name.");
+        yield return Row("an allergen that is none", new { name = "Butter", allergens = new[] { "dust" } }, 400, "allergens: \"dust\" is none of wheat");
+        yield return Row("a pack of nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 0, packUnit = "kg", paid = 1 } }, 400, "price.packAmount: A pack holds more than 0");
+        yield return Row("a price below nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 1, packUnit = "kg", paid = -1 } }, 400, "price.paid: A price lies between 0 and 1000000.");
+        yield return Row("an ingredient that is not there", new { name = "Gold" }, 404, "There is no such ingredient.", "gold");
+    }
+
+    private static IEnumerable<BadInput> Transport()
+    {
+        BadInput Row(string what, object? body, int status, string said, params (string, string)[] headers) => new("Any request", what, "POST", "/api/orders", body, status, said, headers);
+        yield return Row("no JSON", "{ not json", 400, "body: The request is not readable JSON.");
+        yield return Row("an empty body", string.Empty, 400, "body: ");
+        yield return Row("a list for an object", "[]", 400, "body: ");
+        yield return Row("a thousand brackets deep", new string('[', 1000) + new string(']', 1000), 400, "body: ");
+        yield return Row("half a letter", "{\"product\":\"\\ud800\"}", 400, "product: ");
+        yield return Row("two megabytes", $"{{\"product\":\"{new string('x', 2_000_000)}\"}}", 413, "body: The request is too large.");
+        yield return Row("a key without end", Order(), 400, "Idempotency-Key: A key takes up to 100 characters.", ("Idempotency-Key", new string('k', 101)));
+        yield return new BadInput("Any request", "a change without the version it changes", "DELETE", $"/api/orders/{Guid.Empty}", null, 428, "The version the order was read with is needed in If-Match.");
+        yield return new BadInput("Any request", "a change of what is not there", "DELETE", $"/api/orders/{Guid.Empty}", null, 404, "This order is not there any more", FirstVersion);
+        yield return new BadInput("Any request", "an address that is none", "GET", "/api/nothing/here", null, 404, "There is nothing at this address.");
+        yield return new BadInput("Any request", "a method that is not taken", "PATCH", "/api/orders", null, 404, "There is nothing at this address.");
+    }
+
+    /// <summary>The rows as docs/bad-input.md has them.</summary>
+    public static string Table()
+    {
+        var text = new StringBuilder();
+        foreach (var area in All.GroupBy(row => row.Where))
+        {
+            text.Append($"\n## {area.Key}\n\n| what is sent | answer | what is said |\n| --- | --- | --- |\n");
+            foreach (var row in area) text.Append($"| {Cell(row.What)} | {row.Status} | {Cell(row.Said.TrimEnd(' ', ':'))} |\n");
+        }
+
+        return text.ToString();
+    }
+
+    private static string Cell(string words) => (words.Length > 120 ? words[..120] + "…" : words).Replace("|", "\\|", StringComparison.Ordinal).Replace("\n", " ", StringComparison.Ordinal).Replace("<", "&lt;", StringComparison.Ordinal);
+}
