@@ -26,7 +26,7 @@ public static class DayPlanner
     private const int EffortWhileLoosening = 6;
 
     /// <summary>Plans a snapshot. The same snapshot gives the same plan.</summary>
-    /// <exception cref="ArgumentException">A product's steps do not hold together, or a single disc is more than the mixer takes.</exception>
+    /// <exception cref="ArgumentException">A product's steps do not hold together.</exception>
     public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts);
@@ -63,7 +63,7 @@ public static class DayPlanner
             .SelectMany(group => DoughBatching.Divide([.. group], snapshot.Mixer))
             .ToArray();
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
-        return new DayAttempt(problem, plan, parcels, Mixing.Schedule(batches, calendar.LatestStart, firstMin));
+        return new DayAttempt(problem, plan, parcels, Mixing.Schedule(batches, calendar.LatestStart, firstMin), snapshot.Mixer);
     }
 
     /// <summary>The discs that a parcel takes.</summary>
@@ -117,7 +117,8 @@ public static class DayPlanner
 /// <param name="Plan">What they answered.</param>
 /// <param name="Parcels">Everything around the bakes.</param>
 /// <param name="Mixed">Dough batches, timed.</param>
-internal sealed record DayAttempt(BakeProblem Problem, BakePlan Plan, IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed)
+/// <param name="Mixer">The mixer.</param>
+internal sealed record DayAttempt(BakeProblem Problem, BakePlan Plan, IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, Mixer Mixer)
 {
     private long UnplacedTrays => Plan.Unplaced.Count;
 

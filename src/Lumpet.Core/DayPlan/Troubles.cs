@@ -52,6 +52,9 @@ internal static class Troubles
     /// <summary>Why a parcel's work cannot be done at all, or null where it can.</summary>
     private static TroubleText? Why(Parcel parcel, DayAttempt attempt)
     {
+        if (attempt.Mixed.FirstOrDefault(mixed => mixed.Batch.Mass > attempt.Mixer.LargestBatch && mixed.Batch.Discs.Any(disc => disc.LotId == parcel.Work.Lot.Id)) is { } large)
+            return new TroubleText(FormattableString.Invariant(
+                $"a disc of {large.Batch.Discs.Max(disc => disc.Disc.Grams):0} g of {large.Batch.Dough.Name} is more than the mixer takes ({attempt.Mixer.LargestBatch.Kilograms:0.##} kg)"));
         if (parcel.Times.Misfits.Count > 0) return new TroubleText(parcel.Times.Misfits[0].Why);
         var batch = attempt.Mixed.FirstOrDefault(mixed =>
             mixed.Short > 0 && mixed.Batch.Discs.Any(disc => disc.LotId == parcel.Work.Lot.Id)

@@ -13,20 +13,19 @@ public static class DoughBatching
     /// </summary>
     /// <param name="demands">Discs of one dough; at least one.</param>
     /// <param name="mixer">The mixer.</param>
-    /// <exception cref="ArgumentException">A single disc is more than the mixer's largest batch.</exception>
+    /// <returns>The batches. Where a single disc is more than the mixer takes, some are larger than its largest batch.</returns>
     public static IReadOnlyList<DoughBatch> Divide(IReadOnlyList<DoughDemand> demands, Mixer mixer)
     {
         var dough = demands[0].Dough;
         DoughDemand[] inOrder = [.. demands.OrderBy(demand => demand.NeededMin).ThenBy(demand => demand.Label, StringComparer.Ordinal)];
-        if (inOrder.Any(demand => dough.BatchFor(demand.Disc) > mixer.LargestBatch))
-            throw new ArgumentException($"A single disc is more than the mixer takes ({mixer.LargestBatch.Kilograms} kg).", nameof(demands));
-
+        // A disc stays whole, so the largest one is the least that a batch can be; what exceeds the mixer is reported by the day's plan.
+        var most = inOrder.Select(demand => dough.BatchFor(demand.Disc)).Append(mixer.LargestBatch).Max();
         var total = Mass.FromGrams(inOrder.Sum(demand => demand.Disc.Grams * demand.Count));
-        var fewest = Math.Max(1, (int)Math.Ceiling((dough.BatchFor(total) / mixer.LargestBatch) - 1e-9));
+        var fewest = Math.Max(1, (int)Math.Ceiling((dough.BatchFor(total) / most) - 1e-9));
         for (var count = fewest; ; count++)
         {
             var shares = Shares(inOrder, total, count);
-            if (shares.Any(share => dough.BatchFor(InDiscs(share)) > mixer.LargestBatch)) continue;
+            if (shares.Any(share => dough.BatchFor(InDiscs(share)) > most)) continue;
             return [.. shares.Select((share, index) => Batch(dough, share, index + 1, shares.Count, mixer))];
         }
     }

@@ -1,8 +1,10 @@
 using Lumpet.Core.Bakery;
+using Lumpet.Core.Recipes.Writing;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
+using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -37,6 +39,11 @@ internal static class BakeryDraftEndpoints
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("bakery");
         var (bakery, pans, faults) = BakeryReader.Read(draft);
         if (bakery is null) return FieldProblems.Of(faults);
+        using var connection = database.Open();
+        // Prices keep the currency they were paid in, and costs do not mix two.
+        if (IngredientStore.Prices(connection).FirstOrDefault(price => price.Paid.Currency != bakery.Currency) is { } other)
+            return FieldProblems.Of(("currency", $"Prices are kept in {other.Paid.Currency}, so the currency stays."));
+        if (PanChanges.Faults(RecipeStore.Products(connection), pans) is { Count: > 0 } unmade) return FieldProblems.Of(unmade);
         var (outcome, inUse) = BakeryWriter.Save(database, bakery, pans, version);
         if (inUse.Count > 0) return FieldProblems.Of(("pans", $"{string.Join(", ", inUse)} cannot go: recipes or orders use {(inUse.Count == 1 ? "it" : "them")}."));
         if (outcome == ChangeOutcome.Conflict) return RowVersion.Conflict("the bakery's description");

@@ -1,4 +1,6 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Dough;
+using Lumpet.Core.Measures;
 using Lumpet.PlanChecking;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
@@ -21,6 +23,14 @@ public sealed class DayPlannerTests
         Assert.All(Fair.Waves, wave => Assert.True(wave.SpareMin >= 0));
         Assert.Equal(42, Fair.Pies);
         Assert.Equal(42, Fair.Tasks.Where(task => task.StepId == "box").Sum(task => task.Pies));
+    }
+
+    [Fact]
+    public void A_disc_that_is_more_than_the_mixer_takes_is_said_and_not_a_crash()
+    {
+        var small = Snapshot(Order(Pear, 4, Late)) with { Mixer = new Mixer("Bowl", Mass.FromGrams(100), Mass.FromGrams(250)) };
+        var trouble = Assert.Single(DayPlanner.Plan(small).Troubles);
+        Assert.Contains("more than the mixer takes (0.25 kg)", trouble.Binds.Template, StringComparison.Ordinal);
     }
 
     [Fact]

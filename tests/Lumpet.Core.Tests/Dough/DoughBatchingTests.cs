@@ -59,6 +59,10 @@ public sealed class DoughBatchingTests
     }
 
     [Fact]
-    public void A_disc_larger_than_the_bowl_is_refused() =>
-        Assert.Throws<ArgumentException>(() => DoughBatching.Divide([Demand(13000, 1)], Mixer));
+    public void A_disc_larger_than_the_bowl_makes_a_batch_of_its_own_that_is_larger_too()
+    {
+        var batches = DoughBatching.Divide([Demand(20_000, 2)], Mixer);
+        Assert.Equal(2, batches.Count);
+        Assert.All(batches, batch => Assert.True(batch.Mass > Mixer.LargestBatch));
+    }
 }

@@ -97,8 +97,29 @@ public sealed record BadInput(
         yield return Row("a thousand ovens", new { ovens = Enumerable.Range(0, 1000).Select(at => new { name = $"{at}" }) }, 400, "ovens: At most 8 ovens are taken.", FirstVersion);
         yield return Row("a pan five times deeper than wide", new { pans = new[] { new { id = "a", topCm = 4, bottomCm = 4, depthCm = 20 } } }, 400, "pans[0].depthCm: A pan is not deeper than it is wide.", FirstVersion);
         yield return Row("shifts of a minute", new { shifts = new[] { new { name = "x", dayOffset = 0, start = "00:00", lengthMin = 1 } } }, 400, "shifts[0].lengthMin: This does not fit: 15 to 1440 min.", FirstVersion);
+        yield return Row("another currency than the prices have", House("USD"), 400, "currency: Prices are kept in EUR, so the currency stays.", FirstVersion);
         yield return Row("a description without the version it changes", new { name = "x" }, 428, "The version the bakery was read with is needed in If-Match.");
     }
+
+    private static object House(string currency) => new
+    {
+        name = "Quay",
+        zone = "Europe/Lisbon",
+        currency,
+        toleranceC = 5,
+        transferMin = 2,
+        spareMin = 30,
+        mixerName = "Mixer",
+        smallestBatchKg = 1,
+        largestBatchKg = 10,
+        shifts = new[] { new { name = "Day", dayOffset = 0, start = "00:00", lengthMin = 600 } },
+        ovens = new[] { new { name = "Oven", shelves = 4, minC = 60, maxC = 280, heatCPerMin = 8, coolCPerMin = 4, dialOffsetC = 0 } },
+        pans = new[]
+        {
+            new { id = "23", name = "23 cm", topCm = 23.0, bottomCm = 19.5, depthCm = 3.5, rimCm = 1, perTray = 4 },
+            new { id = "26", name = "26 cm", topCm = 26.0, bottomCm = 22.0, depthCm = 4.0, rimCm = 1, perTray = 2 },
+        },
+    };
 
     private static IEnumerable<BadInput> Recipes()
     {

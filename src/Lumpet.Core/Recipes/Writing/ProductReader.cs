@@ -47,7 +47,7 @@ public static class ProductReader
         if (checks.Faults.Count > 0) return (null, [], checks.Faults);
 
         var product = new Product(id, name, version, Aliases(checks, draft), dough!, crust, filling, finish, packaging, reference!, sizes, process, oldest);
-        foreach (var size in sizes) CanBeMade(checks, product, size.Pan);
+        foreach (var size in sizes) CanBeMade(checks, product, size.Pan, "sizes");
         return checks.Faults.Count > 0 ? (null, [], checks.Faults) : (product, names.Fresh, []);
     }
 
@@ -109,8 +109,8 @@ public static class ProductReader
         return sizes;
     }
 
-    // What the arithmetic refuses is found here, and not in the middle of a day's plan.
-    private static void CanBeMade(FieldChecks checks, Product product, Pan pan)
+    /// <summary>Adds a fault where a product cannot be made in a pan: found here, and not in the middle of a day's plan.</summary>
+    internal static void CanBeMade(FieldChecks checks, Product product, Pan pan, string field)
     {
         try
         {
@@ -118,7 +118,7 @@ public static class ProductReader
         }
         catch (ArgumentException exception)
         {
-            checks.Add("sizes", $"It cannot be made in {pan.Name}: {exception.Message.Split(" (Parameter", StringSplitOptions.None)[0]}");
+            checks.Add(field, $"{product.Name} cannot be made in {pan.Name}: {exception.Message.Split(" (Parameter", StringSplitOptions.None)[0]}");
         }
     }
 }

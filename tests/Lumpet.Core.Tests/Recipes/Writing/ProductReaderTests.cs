@@ -87,4 +87,15 @@ public sealed class ProductReaderTests
         Assert.Equal(
             ["name", "dough", "trimPercent", "filling", "sizes", "referencePan"],
             Fields(Good with { Name = null, Dough = null, TrimPercent = 99, Filling = null, Sizes = null }).Take(6));
+
+    [Fact]
+    public void A_pan_that_changes_so_that_a_product_has_no_room_in_it_is_said()
+    {
+        var dough = DoughReader.Read(UsualDoughs.All[0], "dough", 1, []).Dough!;
+        var product = ProductReader.Read(Good with { ThicknessMm = 10 }, "quince", 1, "EUR", [Pan], [dough], [], []).Product!;
+        Assert.Empty(PanChanges.Faults([product], [Pan, Tiny]));
+        var fault = Assert.Single(PanChanges.Faults([product], [Pan with { Depth = Length.FromCentimetres(1) }]));
+        Assert.Equal("pans", fault.Field);
+        Assert.StartsWith("Quince cannot be made in 23 cm", fault.Message, StringComparison.Ordinal);
+    }
 }
