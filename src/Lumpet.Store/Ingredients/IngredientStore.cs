@@ -18,6 +18,10 @@ public static class IngredientStore
             .ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]], row.AllergensStated == 1));
     }
 
+    /// <summary>Versions of the ingredients, by id.</summary>
+    public static IReadOnlyDictionary<string, long> Versions(SqliteConnection connection) =>
+        connection.Query<VersionRow>("SELECT id, row_version AS rowVersion FROM ingredient").ToDictionary(row => row.Id, row => row.RowVersion);
+
     /// <summary>Yields by ingredient and preparation; what is not listed loses nothing.</summary>
     public static IReadOnlyDictionary<(string IngredientId, string Preparation), Yield> Yields(SqliteConnection connection) =>
         connection.Query<YieldRow>("SELECT ingredient_id AS ingredientId, preparation, share FROM ingredient_yield")
@@ -38,6 +42,8 @@ public static class IngredientStore
                 DateOnly.ParseExact(row.ValidFrom, "yyyy-MM-dd", CultureInfo.InvariantCulture)))];
 
     private sealed record IngredientRow(string Id, string Name, long AllergensStated);
+
+    private sealed record VersionRow(string Id, long RowVersion);
 
     private sealed record AllergenRow(string IngredientId, string Allergen);
 

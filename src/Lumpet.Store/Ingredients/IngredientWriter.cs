@@ -18,18 +18,20 @@ public static class IngredientWriter
         }
     }
 
-    /// <summary>Changes an ingredient, and adds a price row where one is given. Answers false where it is not there.</summary>
+    /// <summary>Changes an ingredient that still has the version it was read with, and adds a price row where one is given.</summary>
     /// <param name="database">The database.</param>
     /// <param name="ingredient">Its name and allergens.</param>
     /// <param name="price">A new price; null leaves the prices as they are.</param>
-    public static bool Change(Database database, Ingredient ingredient, Price? price) =>
+    /// <param name="version">The version it was read with.</param>
+    public static ChangeOutcome Change(Database database, Ingredient ingredient, Price? price, long version) =>
         database.Write((connection, transaction) =>
         {
-            var rows = connection.Execute(
+            var present = connection.QuerySingleOrDefault<long?>("SELECT row_version FROM ingredient WHERE id = @Id", new { ingredient.Id }, transaction);
+            if (present != version) return present is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
+            connection.Execute(
                 "UPDATE ingredient SET name = @Name, allergens_stated = @stated, row_version = row_version + 1 WHERE id = @Id",
                 new { ingredient.Id, ingredient.Name, stated = ingredient.AllergensStated ? 1 : 0 },
                 transaction);
-            if (rows == 0) return false;
             connection.Execute("DELETE FROM ingredient_allergen WHERE ingredient_id = @Id", new { ingredient.Id }, transaction);
             Allergens(connection, transaction, ingredient);
             if (price is not null)
@@ -43,7 +45,7 @@ public static class IngredientWriter
                     currency = price.Paid.Currency,
                     valid_from = price.ValidFrom.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
                 });
-            return true;
+            return ChangeOutcome.Done;
         });
 
     private static void Allergens(IDbConnection connection, IDbTransaction transaction, Ingredient ingredient)

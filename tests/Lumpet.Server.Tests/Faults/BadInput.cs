@@ -163,11 +163,12 @@ public sealed record BadInput(
 
     private static IEnumerable<BadInput> Ingredients()
     {
-        BadInput Row(string what, object body, int status, string said, string id = "butter") => new("Ingredient", what, "PUT", $"/api/ingredients/{id}", body, status, said);
+        BadInput Row(string what, object body, int status, string said, string id = "butter") => new("Ingredient", what, "PUT", $"/api/ingredients/{id}", body, status, said, FirstVersion);
         yield return Row("no name", new { allergens = Array.Empty<string>() }, 400, "name: An ingredient needs a name.");
         yield return Row("an allergen that is none", new { name = "Butter", allergens = new[] { "dust" } }, 400, "allergens: \"dust\" is none of wheat");
         yield return Row("a pack of nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 0, packUnit = "kg", paid = 1 } }, 400, "price.packAmount: A pack holds more than 0");
         yield return Row("a price below nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 1, packUnit = "kg", paid = -1 } }, 400, "price.paid: A price lies between 0 and 1000000.");
+        yield return new BadInput("Ingredient", "an ingredient that someone changed meanwhile", "PUT", "/api/ingredients/butter", new { name = "Butter" }, 412, "Someone else has changed this ingredient since you opened it.", ("If-Match", "\"9\""));
         yield return Row("an ingredient that is not there", new { name = "Gold" }, 404, "There is no such ingredient.", "gold");
     }
 

@@ -17,12 +17,12 @@ public sealed class IngredientEndpointTests : IDisposable
     {
         Assert.Equal(["milk"], (await Find("butter")).GetProperty("allergens").EnumerateArray().Select(one => one.GetString()));
         var price = new { supplier = "Gannet Farm", packAmount = 12.5, packUnit = "kg", paid = 101.25 };
-        Assert.Equal(204, (await server.Send(HttpMethod.Put, "/api/ingredients/butter", new { name = "Butter", allergens = new[] { "milk", "nuts" }, price })).Status);
+        Assert.Equal(204, (await server.Send(HttpMethod.Put, "/api/ingredients/butter", new { name = "Butter", allergens = new[] { "milk", "nuts" }, price }, ("If-Match", "\"1\""))).Status);
         var butter = await Find("butter");
         Assert.Equal(["milk", "nuts"], butter.GetProperty("allergens").EnumerateArray().Select(one => one.GetString()));
         Assert.Equal("101.25 for 12.5 kg, Gannet Farm, since 25 Nov 2026", butter.GetProperty("price").GetString());
 
-        Assert.Equal(204, (await server.Send(HttpMethod.Put, "/api/ingredients/butter", new { name = "Butter" })).Status);
+        Assert.Equal(204, (await server.Send(HttpMethod.Put, "/api/ingredients/butter", new { name = "Butter" }, ("If-Match", "\"2\""))).Status);
         Assert.Equal(JsonValueKind.Null, (await Find("butter")).GetProperty("allergens").ValueKind);
         Assert.Equal("101.25 for 12.5 kg, Gannet Farm, since 25 Nov 2026", (await Find("butter")).GetProperty("price").GetString());
     }
@@ -44,7 +44,7 @@ public sealed class IngredientEndpointTests : IDisposable
     public async Task What_is_wrong_is_refused_whole(string what, string field, object body)
     {
         var before = (await Find("butter")).GetRawText();
-        var (status, problem) = await server.Send(HttpMethod.Put, "/api/ingredients/butter", body);
+        var (status, problem) = await server.Send(HttpMethod.Put, "/api/ingredients/butter", body, ("If-Match", "\"1\""));
         Assert.True(status == 400, what);
         Assert.True(problem.GetProperty("errors").TryGetProperty(field, out _), $"{what}: {problem.GetRawText()}");
         Assert.Equal(before, (await Find("butter")).GetRawText());
@@ -52,5 +52,5 @@ public sealed class IngredientEndpointTests : IDisposable
 
     [Fact]
     public async Task What_is_not_there_is_said() =>
-        Assert.Equal(404, (await server.Send(HttpMethod.Put, "/api/ingredients/gold", new { name = "Gold leaf" })).Status);
+        Assert.Equal(404, (await server.Send(HttpMethod.Put, "/api/ingredients/gold", new { name = "Gold leaf" }, ("If-Match", "\"1\""))).Status);
 }

@@ -269,7 +269,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** States name and allergens of an ingredient, and adds a price where one is given. */
+        /** States name and allergens of an ingredient, and adds a price where one is given; If-Match carries the version it was read with. */
         put: operations["ChangeIngredient"];
         post?: never;
         delete?: never;
@@ -1108,6 +1108,11 @@ export interface components {
         IngredientAnswer: {
             /** @description Its id. */
             id: string;
+            /**
+             * Format: int64
+             * @description Goes back in If-Match.
+             */
+            version: number;
             /** @description Its name. */
             name: string;
             /** @description What it carries; null while nobody has said. */
@@ -2656,7 +2661,9 @@ export interface operations {
     ChangeIngredient: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };

@@ -16,25 +16,44 @@ class Live {
   /** Whether the server has been lost. False until it was reached once. */
   isLost = $state(false)
   private readonly listeners = new SvelteSet<Listener>()
-  private wasLost = false
+  private wasAway = false
 
-  /** Opens the line; the browser keeps it open and opens it anew when it breaks. */
+  /**
+   * Opens the line while the page is in view; the browser opens it anew when it breaks. A page that nobody sees lets go
+   * of it, since a browser keeps only a few lines to one server.
+   */
   open(): () => void {
+    let source = this.connect()
+    const seen = () => {
+      if (document.hidden) source.close()
+      else if (source.readyState === EventSource.CLOSED) {
+        this.wasAway = true
+        source = this.connect()
+      }
+    }
+    document.addEventListener('visibilitychange', seen)
+    return () => {
+      document.removeEventListener('visibilitychange', seen)
+      source.close()
+    }
+  }
+
+  private connect(): EventSource {
     const source = new EventSource('/api/changes')
     source.onopen = () => {
       this.isLost = false
-      if (this.wasLost) this.tell({ what: 'everything', day: null })
-      this.wasLost = false
+      if (this.wasAway) this.tell({ what: 'everything', day: null })
+      this.wasAway = false
     }
     source.onerror = () => {
       this.isLost = true
-      this.wasLost = true
+      this.wasAway = true
     }
     source.onmessage = (event: MessageEvent<string>) => {
       const change = JSON.parse(event.data) as Change
       if (change.what !== 'hello') this.tell(change)
     }
-    return () => source.close()
+    return source
   }
 
   /** Calls back on every change until the returned function is called. */

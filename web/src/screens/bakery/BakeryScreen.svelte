@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { bakery } from '../../parts/bakery.svelte'
+  import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import Field from '../../parts/Field.svelte'
 
@@ -8,6 +9,7 @@
   let failure = $state<Failure>()
   let said = $state('')
   let isSending = $state(false)
+  let theirs = $state.raw<Schemas['BakeryDescription']>()
   const draft = $derived(description?.draft)
   /** Faults that belong to no single field. */
   const rest = $derived(
@@ -31,8 +33,8 @@
 
   $effect(() => void load())
 
-  async function save(event: SubmitEvent) {
-    event.preventDefault()
+  async function save(event?: SubmitEvent) {
+    event?.preventDefault()
     if (!description || isSending) return
     isSending = true
     said = ''
@@ -45,6 +47,7 @@
     )
     isSending = false
     failure = outcome.failure
+    theirs = failure?.status === 412 ? (await ask(api.GET('/api/bakery/description'))).data : undefined
     if (!outcome.data) {
       said = 'Not saved: see what is named above and at the fields.'
       return
@@ -361,7 +364,22 @@
         <a class="link" href="#/write">Write a recipe</a>
       {/if}
     </div>
-    <FailureNote failure={rest} />
+    {#if theirs}
+      <DraftConflict
+        what="the bakery"
+        theirs={theirs.draft}
+        mine={description.draft}
+        onkeep={() => {
+          description = theirs
+          theirs = failure = undefined
+          said = ''
+        }}
+        onsave={() => {
+          if (description && theirs) description.version = theirs.version
+          void save()
+        }}
+      />
+    {:else}<FailureNote failure={rest} />{/if}
   </form>
 {:else}<FailureNote {failure} />{/if}
 

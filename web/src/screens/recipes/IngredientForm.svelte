@@ -30,7 +30,7 @@
     event.preventDefault()
     const outcome = await ask(
       api.PUT('/api/ingredients/{id}', {
-        params: { path: { id: first.id } },
+        params: { path: { id: first.id }, header: { 'If-Match': `"${first.version}"` } },
         body: { name, allergens: stated, price: isPriced ? { supplier, packAmount, packUnit, paid } : null },
       }),
     )

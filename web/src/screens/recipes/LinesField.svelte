@@ -44,8 +44,8 @@
         {:else if line.name}
           <li>
             <b>{grams(line.grams ?? 0)}</b>
-            {line.name}{line.preparation ? `, ${line.preparation}` : ''}{#if line.isNew}<span class="small">
-                {' '}(new: state its allergens after saving)</span
+            {line.name}{line.preparation ? `, ${line.preparation}` : ''}{#if line.isNew}<span class="small ml-1"
+                >(new: state its allergens after saving)</span
               >{/if}
           </li>
         {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { replace } from 'svelte-spa-router'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import Field from '../../parts/Field.svelte'
   import LinesField from './LinesField.svelte'
@@ -17,6 +18,7 @@
   let version = $state(0)
   let failure = $state<Failure>()
   let said = $state('')
+  let theirs = $state.raw<Schemas['WrittenDough']>()
 
   async function load(id: string | undefined) {
     const [written, begin] = await Promise.all([ask(api.GET('/api/doughs')), ask(api.GET('/api/writing/usual'))])
@@ -32,8 +34,8 @@
     void load(params?.id)
   })
 
-  async function save(event: SubmitEvent) {
-    event.preventDefault()
+  async function save(event?: SubmitEvent) {
+    event?.preventDefault()
     if (!draft) return
     const outcome =
       version > 0 && params?.id
@@ -45,6 +47,10 @@
           )
         : await ask(api.POST('/api/doughs', { body: draft }))
     failure = outcome.failure
+    theirs =
+      failure?.status === 412
+        ? (await ask(api.GET('/api/doughs'))).data?.find((dough) => dough.id === params?.id)
+        : undefined
     said = ''
     if (!outcome.data) return
     said = `${outcome.data.draft.name} is saved, version ${outcome.data.version}.`
@@ -160,7 +166,18 @@
         <a class="press" href="#/write">Write a recipe with it</a>
         <span role="status">{said}</span>
       </div>
-      {#if failure && Object.keys(failure.fields).length === 0}<FailureNote {failure} />{/if}
+      {#if theirs}
+        <DraftConflict
+          what="this dough"
+          theirs={theirs.draft}
+          mine={draft}
+          onkeep={() => ((theirs = undefined), load(params?.id))}
+          onsave={() => {
+            version = theirs?.version ?? version
+            void save()
+          }}
+        />
+      {:else if failure && Object.keys(failure.fields).length === 0}<FailureNote {failure} />{/if}
     </form>
   {/if}
 {:else}<FailureNote {failure} />{/if}

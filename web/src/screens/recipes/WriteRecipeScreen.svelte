@@ -2,6 +2,7 @@
   import { push } from 'svelte-spa-router'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { bakery } from '../../parts/bakery.svelte'
+  import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import Field from '../../parts/Field.svelte'
   import LinesField from './LinesField.svelte'
@@ -20,6 +21,7 @@
   let version = $state(0)
   let failure = $state<Failure>()
   let isSending = $state(false)
+  let theirs = $state.raw<Schemas['WrittenRecipe']>()
 
   async function load(id: string | undefined) {
     const [begin, written, house] = await Promise.all([
@@ -55,8 +57,8 @@
     }
   }
 
-  async function save(event: SubmitEvent) {
-    event.preventDefault()
+  async function save(event?: SubmitEvent) {
+    event?.preventDefault()
     if (!draft || isSending) return
     isSending = true
     const outcome =
@@ -70,6 +72,10 @@
         : await ask(api.POST('/api/recipes', { body: draft }))
     isSending = false
     failure = outcome.failure
+    theirs =
+      failure?.status === 412 && params?.id
+        ? (await ask(api.GET('/api/recipes/{id}/written', { params: { path: { id: params.id } } }))).data
+        : undefined
     if (!outcome.data) return
     await bakery.load()
     await push(`/recipes/${outcome.data.id}`)
@@ -295,7 +301,18 @@
           >Not saved: {counted} {counted === 1 ? 'field' : 'fields'} to look at.</strong
         >{/if}
     </div>
-    {#if failure && counted === 0}<FailureNote {failure} />{/if}
+    {#if theirs}
+      <DraftConflict
+        what="this recipe"
+        theirs={theirs.draft}
+        mine={draft}
+        onkeep={() => ((theirs = undefined), load(params?.id))}
+        onsave={() => {
+          version = theirs?.version ?? version
+          void save()
+        }}
+      />
+    {:else if failure && counted === 0}<FailureNote {failure} />{/if}
   </form>
 {/if}
 
