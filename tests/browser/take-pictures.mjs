@@ -4,23 +4,32 @@ import { join } from 'node:path'
 
 const address = process.argv[2] ?? 'http://127.0.0.1:4310'
 const folder = join(import.meta.dirname, '..', '..', 'docs', 'screenshots')
+const press = (role, name) => (page) => page.getByRole(role, { name }).first().click()
+// Name, address, height, and what is done before the picture is taken.
 const screens = [
   ['orders', '/orders', 800],
-  ['plan', '/plan', 1240],
+  ['plan', '/plan', 1000, press('button', /^Bake: /)],
+  ['ovens', '/ovens', 1180, press('button', /Load 2:/)],
+  ['ovens-dark', '/ovens', 800, press('button', 'Dark')],
   ['dough', '/dough', 800],
   ['fillings', '/fillings', 800],
   ['recipe', '/recipes/pear/26/24', 1000],
+  ['write', '/write/pear', 1300],
+  ['ingredients', '/ingredients', 700, press('button', 'Change Butter, unsalted')],
+  ['bakery', '/bakery', 1180],
 ]
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-background-networking'],
 })
-for (const [name, place, height] of screens) {
+for (const [name, place, height, act] of screens) {
   const page = await browser.newPage({ viewport: { width: 1280, height } })
   await page.goto(`${address}/#${place}`)
   await page.getByRole('heading', { level: 1 }).waitFor()
-  await page.waitForLoadState('networkidle')
+  // The line for live changes stays open, so the network is never idle.
+  await page.waitForTimeout(1200)
+  if (act) await act(page)
   await page.waitForTimeout(300)
   await page.screenshot({ path: join(folder, `${name}.png`) })
   await page.close()
