@@ -26,7 +26,7 @@ internal static class PlannedDays
             batches,
             Waves(works, attempt.Parcels),
             Troubles.In(works, attempt),
-            TaskReasons.Of(attempt.Parcels, batches, stretches));
+            TaskReasons.Of(attempt, batches, stretches));
     }
 
     private static Wave[] Waves(IReadOnlyList<LotWork> works, IReadOnlyList<Parcel> parcels) =>

@@ -9,16 +9,17 @@ internal sealed class TaskReasons
     private readonly IReadOnlyList<Parcel> parcels;
     private readonly DoughBatch[] batches;
     private readonly IReadOnlyList<DayShift> stretches;
+    private readonly StaysInOven stays;
 
-    private TaskReasons(IReadOnlyList<Parcel> parcels, DoughBatch[] batches, IReadOnlyList<DayShift> stretches) =>
-        (this.parcels, this.batches, this.stretches) = (parcels, batches, stretches);
+    private TaskReasons(DayAttempt attempt, DoughBatch[] batches, IReadOnlyList<DayShift> stretches) =>
+        (parcels, this.batches, this.stretches, stays) = (attempt.Parcels, batches, stretches, new StaysInOven(attempt.Problem, attempt.Plan));
 
     /// <summary>The reasons of all tasks, by id.</summary>
-    public static IReadOnlyDictionary<string, TaskReason> Of(IReadOnlyList<Parcel> parcels, DoughBatch[] batches, IReadOnlyList<DayShift> stretches)
+    public static IReadOnlyDictionary<string, TaskReason> Of(DayAttempt attempt, DoughBatch[] batches, IReadOnlyList<DayShift> stretches)
     {
-        var all = new TaskReasons(parcels, batches, stretches);
+        var all = new TaskReasons(attempt, batches, stretches);
         for (var at = 0; at < batches.Length; at++) all.Batch(at);
-        foreach (var parcel in parcels) all.Parcel(parcel);
+        foreach (var parcel in attempt.Parcels) all.Parcel(parcel);
         return all.reasons;
     }
 
@@ -85,12 +86,14 @@ internal sealed class TaskReasons
             : [];
         var slip = onward.Select(edge => times.Start[edge.To] - times.End[node] - edge.Lag.Least).DefaultIfEmpty(parcel.Work.Lot.PickUpMin - times.End[node]).Min();
         var shift = ShiftLeft(times.End[node]);
+        var longer = graph.Nodes[node].IsBake ? stays.Longer(parcel.Work.BakeId(node), parcel.Trays) : (Minutes: int.MaxValue, Ends: new TroubleText(string.Empty));
         return new TaskReason(
             Why(parcel, node, onward),
             [.. graph.Into(node).Select(edge => Link(parcel, edge, edge.From)), .. rests],
             [.. onward.Select(edge => Link(parcel, edge, edge.To))],
-            Math.Min(slip, shift),
-            shift < slip ? new TroubleText("the shift ends at {0}", times.End[node] + shift)
+            Math.Min(longer.Minutes, Math.Min(slip, shift)),
+            longer.Minutes <= Math.Min(slip, shift) ? longer.Ends
+                : shift < slip ? new TroubleText("the shift ends at {0}", times.End[node] + shift)
                 : onward.Length == 0 ? new TroubleText("the pick-up at {0} is missed", parcel.Work.Lot.PickUpMin)
                 : Touched(parcel, node, onward));
     }

@@ -54,6 +54,24 @@ public sealed class TaskReasonTests
     }
 
     [Fact]
+    public void A_bake_can_stay_as_long_as_its_oven_and_its_last_stage_allow()
+    {
+        foreach (var bake in Tasks.Values.Where(task => task.Kind == TaskKind.Bake))
+        {
+            var (lot, reason) = (Fair.Lots.Single(lot => lot.Id == bake.LotId), Fair.Reasons[bake.Id]);
+            var stage = lot.Product.Process.Steps.Single(step => step.Id == bake.StepId).Stages[^1];
+            var stay = Fair.BakePlan.Trays.First(tray => tray.BakeId == $"{bake.LotId}/{bake.StepId}" && tray.EndMin == bake.EndMin).Stages[^1];
+            Assert.InRange(reason.SlipMin, 0, stage.MaxMin - (stay.EndMin - stay.StartMin));
+            // Through all those minutes the oven stays within the tolerance of the stage.
+            for (var minute = stay.EndMin; minute < stay.EndMin + reason.SlipMin; minute++)
+            {
+                var setting = Fair.BakePlan.Settings.Last(setting => setting.OvenId == stay.OvenId && setting.AtMin <= minute);
+                Assert.InRange(setting.TempC!.Value, stage.TempC - 5, stage.TempC + 5);
+            }
+        }
+    }
+
+    [Fact]
     public void The_oven_steps_put_in_and_take_out_every_tray_once()
     {
         var steps = OvenSteps.Of(Fair);
