@@ -1,19 +1,18 @@
 <script lang="ts">
-  import { differences } from './differences'
+  import type { Difference } from './differences'
 
   interface Props {
     /** What was changed by both: "this recipe". */
     what: string
-    theirs: unknown
-    mine: unknown
+    /** Where theirs and yours differ. */
+    rows: Difference[]
     onkeep: () => void
     onsave: () => void
   }
-  const { what, theirs, mine, onkeep, onsave }: Props = $props()
-  const rows = $derived(differences(theirs, mine))
+  const { what, rows, onkeep, onsave }: Props = $props()
 </script>
 
-<div class="note my-3" role="alert">
+<div class="note my-3 w-full" role="alert">
   <p><strong>Someone else has changed {what} since you opened it.</strong> Nothing of yours is saved yet.</p>
   {#if rows.length === 0}
     <p>Theirs and yours are the same.</p>

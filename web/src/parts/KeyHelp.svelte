@@ -1,6 +1,6 @@
 <script lang="ts">
   import { keys } from './keys.svelte'
-  import { places } from './places'
+  import { places, screens } from './places'
 
   let dialog = $state<HTMLDialogElement>()
 
@@ -22,7 +22,7 @@
 <dialog bind:this={dialog} onclose={() => (keys.isHelpOpen = false)} aria-labelledby="keys-title">
   <h2 id="keys-title">Keys</h2>
   <dl>
-    {#each places as place (place.id)}
+    {#each [...places, ...screens] as place (place.id)}
       <dt><kbd>{place.key}</kbd></dt>
       <dd>{place.name}</dd>
     {/each}

@@ -1,7 +1,7 @@
 import { push, router } from 'svelte-spa-router'
 import { bakery } from './bakery.svelte'
 import { today } from './day.svelte'
-import { placeOf, places } from './places'
+import { placeOf, places, screens } from './places'
 import { theme } from './theme.svelte'
 
 const kept = 'lumpet-keys'
@@ -26,7 +26,9 @@ class Keys {
     }
     if (!this.isOn || this.isHelpOpen) return
     const place = places.find((one) => one.key === event.key)
-    if (place) go(event, `/${place.id}${place.ofDay && today.day ? `/${today.day}` : ''}`)
+    const screen = screens.find((one) => one.key === event.key)
+    if (screen) go(event, `/${screen.id}`)
+    else if (place) go(event, `/${place.id}${place.ofDay && today.day ? `/${today.day}` : ''}`)
     else if (event.key === 'n') newOrder(event)
     else if (event.key === 't') theme.toggle()
     else if (event.key === ',' || event.key === '.') otherDay(event, event.key === '.' ? 1 : -1)

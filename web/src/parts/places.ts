@@ -19,6 +19,13 @@ export const places: Place[] = [
   { id: 'bakery', name: 'Bakery', key: 'b', ofDay: false },
 ]
 
+/** Screens within a place that have a key of their own. */
+export const screens = [
+  { id: 'write', name: 'Write a recipe', key: 'w' },
+  { id: 'doughs', name: 'Doughs', key: 'u' },
+  { id: 'ingredients', name: 'Ingredients', key: 'i' },
+]
+
 /** Addresses that belong to a place without being it. */
 const within: Record<string, string> = { '': 'orders', write: 'recipes', doughs: 'recipes', ingredients: 'recipes' }
 

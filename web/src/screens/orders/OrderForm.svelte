@@ -4,7 +4,7 @@
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { bakery } from '../../parts/bakery.svelte'
   import { clockTime } from '../../parts/word.svelte'
-  import OrderConflict from './OrderConflict.svelte'
+  import DraftConflict from '../../parts/DraftConflict.svelte'
 
   interface Props {
     day: string
@@ -38,12 +38,12 @@
   const differences = $derived(
     theirs
       ? [
-          { label: 'Pies', theirs: String(theirs.count), mine: String(count ?? '') },
-          { label: 'Product', theirs: theirs.productName, mine: nameOfProduct },
-          { label: 'Pan', theirs: theirs.pan, mine: pan },
-          { label: 'Pick-up', theirs: theirs.pickUp.replace('T', ' '), mine: `${date} ${time}` },
-          { label: 'For', theirs: theirs.for, mine: name },
-        ]
+          { field: 'Pies', theirs: String(theirs.count), mine: String(count ?? '') },
+          { field: 'Product', theirs: theirs.productName, mine: nameOfProduct },
+          { field: 'Pan', theirs: theirs.pan, mine: pan },
+          { field: 'Pick-up', theirs: theirs.pickUp.replace('T', ' '), mine: `${date} ${time}` },
+          { field: 'For', theirs: theirs.for, mine: name },
+        ].filter((row) => row.theirs !== row.mine)
       : [],
   )
 
@@ -117,9 +117,9 @@
     <button class="press" type="button" onclick={oncancel}>Cancel</button>
   </div>
   {#if theirs}
-    <OrderConflict
-      {theirs}
-      mine={differences}
+    <DraftConflict
+      what="this order"
+      rows={differences}
       onkeep={() =>
         theirs && ondone(`theirs kept, ${theirs.count} ${theirs.productName}, ${theirs.panName}, ${theirs.clock}`)}
       onsave={() => {

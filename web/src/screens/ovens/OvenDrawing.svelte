@@ -3,9 +3,10 @@
   import type { Schemas } from '../../api/client'
   import { colourOf } from '../../parts/temperature'
   import HeatCurve from './HeatCurve.svelte'
-  import { fitting, mostZoom, ovenTops, placeLabels, shelfRuns, sizes, timeScale, widthOf, zoomStep } from './layout'
+  import OvenMoves from './OvenMoves.svelte'
+  import OvenSettings from './OvenSettings.svelte'
+  import { fitting, mostZoom, ovenTops, shelfRuns, sizes, timeScale, widthOf, zoomStep } from './layout'
 
-  type Oven = Schemas['OvenAnswer']
   type Layer = Schemas['LayerAnswer']
 
   interface Props {
@@ -27,28 +28,6 @@
   /** Hours that have room for their clock; the others keep their line. */
   const everyHours = $derived(Math.max(1, Math.ceil(48 / (60 * scale.perMinute))))
 
-  function settingWays(oven: Oven, setting: Schemas['SettingAnswer']): string[] {
-    if (setting.tempC === null) return [`off ${setting.at.clock}`, 'off']
-    const dial = oven.dialOffsetC === 0 ? '' : ` (dial ${setting.dialC})`
-    const drop = setting.isDrop ? 'drop ' : ''
-    return [
-      `${drop}${setting.at.clock} ${setting.tempC}°${dial}`,
-      `${drop}${setting.at.clock} ${setting.tempC}°`,
-      `${setting.isDrop ? '↓' : ''}${setting.tempC}°`,
-    ]
-  }
-
-  const labelsOf = (oven: Oven) => {
-    const labels = oven.settings.map((setting) => ({
-      setting,
-      x: scale.x(setting.at.min),
-      ways: settingWays(oven, setting),
-      rank: setting.isDrop ? 0 : setting.tempC === null ? 2 : 1,
-    }))
-    const placed = placeLabels(labels, wide)
-    return labels.map((label, index) => ({ ...label, ...(placed[index] ?? { row: -1, words: '' }) }))
-  }
-
   const nameOf = (layer: Layer) => (layer.step ? `${layer.product} ${layer.step}` : layer.product)
   const shortName = (layer: Layer) => layer.step || (layer.product.split(' ')[0] ?? '')
   /** What stands on a layer's paper tag: shorter where there is less room, and nothing where a number would not fit. */
@@ -58,35 +37,6 @@
     `Load ${layer.load}: ${layer.pies} ${nameOf(layer)}, ${layer.pan}, ${layer.stages
       .map((stage) => `${stage.tempC} °C ${stage.start.clock} to ${stage.end.clock}`)
       .join(', then ')}${layer.fromOven ? `, from ${layer.fromOven}` : ''}`
-
-  /** Moves: from where trays leave one oven to where they enter another. */
-  const moves = $derived(
-    ovens.ovens.flatMap((oven, to) =>
-      oven.layers
-        .filter((layer) => layer.fromOven)
-        .map((layer) => {
-          const from = ovens.ovens.findIndex((one) => one.name === layer.fromOven)
-          const entry = layer.stages[0]?.start.min ?? 0
-          const left = ovens.ovens[from]?.layers.find(
-            (one) =>
-              one.product === layer.product &&
-              one.pan === layer.pan &&
-              (one.stages.at(-1)?.end.min ?? 0) <= entry &&
-              (one.stages.at(-1)?.end.min ?? 0) > entry - 30,
-          )
-          const [x1, x2] = [scale.x(left?.stages.at(-1)?.end.min ?? entry), scale.x(entry)]
-          const y1 = shelvesTop(from) + ((left?.shelves[0] ?? 1) - 0.5) * sizes.shelf
-          const y2 = shelvesTop(to) + ((layer.shelves[0] ?? 1) - 0.5) * sizes.shelf
-          const down = y2 > y1 ? 1 : -1
-          return {
-            path: `M ${x1} ${y1} C ${x1 + 16} ${y1 + 34 * down}, ${x2 - 16} ${y2 - 34 * down}, ${x2 - 4} ${y2}`,
-            head: `${x2 - 8},${y2 - 5} ${x2 + 1},${y2} ${x2 - 8},${y2 + 5}`,
-            x1,
-            y1,
-          }
-        }),
-    ),
-  )
 
   /** Zooms around the middle of what is in view. */
   async function zoomTo(wanted: number) {
@@ -105,6 +55,15 @@
     else if (event.key === '0') void zoomTo(1)
     else return
     event.preventDefault()
+  }
+
+  /** A mouse takes hold of the empty parts and moves the drawing; fingers and wheels scroll it as they do everywhere. */
+  let held = $state(false)
+
+  function hold(event: PointerEvent) {
+    if (event.pointerType !== 'mouse' || event.button !== 0 || (event.target as Element).closest('button')) return
+    held = true
+    scroller?.setPointerCapture(event.pointerId)
   }
 
   function wheel(event: WheelEvent) {
@@ -126,7 +85,18 @@
   <button class="press" onclick={() => zoomTo(1)} disabled={zoom <= 1}>The whole</button>
   <span class="small">Press a load to open it. Dotted lines are trays carried from one oven to the other.</span>
 </div>
-<div class="scroller" bind:clientWidth={room} bind:this={scroller} onwheel={wheel}>
+<div
+  class="scroller"
+  bind:clientWidth={room}
+  bind:this={scroller}
+  onwheel={wheel}
+  class:held
+  onpointerdown={hold}
+  onpointermove={(event) => held && scroller?.scrollBy(-event.movementX, 0)}
+  onpointerup={() => (held = false)}
+  onpointercancel={() => (held = false)}
+  role="presentation"
+>
   <div class="drawing" style:height="{places.height}px" style:width="{wide}px">
     {#each ovens.blocks as block, at (block.from.min)}
       {#each block.hours as hour, index (hour.min)}
@@ -160,27 +130,7 @@
         <p class="cold small" style:top="{shelvesTop(index) + 6}px">stays cold</p>
       {/if}
       <HeatCurve {oven} x={scale.x} top={(places.tops[index] ?? 0) + sizes.labels} />
-      {#each labelsOf(oven) as label (label.setting.at.min)}
-        {#if label.setting.isDrop}
-          <div
-            class="drop-line"
-            style:left="{label.x}px"
-            style:top="{(places.tops[index] ?? 0) + sizes.labels}px"
-            style:height="{sizes.curve + oven.shelves * sizes.shelf}px"
-          ></div>
-        {/if}
-        {#if label.row >= 0}
-          <span
-            class="setting"
-            class:drop={label.setting.isDrop}
-            class:left={label.x + label.words.length * 7.2 + 10 > wide}
-            style:left="{label.x}px"
-            style:top="{(places.tops[index] ?? 0) + (label.row === 0 ? 21 : 3)}px"
-            style:--stem="{label.row === 0 ? 19 : 37}px"
-            title={label.ways[0]}>{label.words}</span
-          >
-        {/if}
-      {/each}
+      <OvenSettings {oven} {scale} end={wide} top={places.tops[index] ?? 0} />
       {#each oven.layers as layer (`${layer.load} ${layer.product} ${layer.step} ${layer.pan} ${layer.pickUp.min} ${layer.shelves[0]}`)}
         {#each shelfRuns(layer) as run (run.first)}
           {@const start = scale.x(layer.stages[0]?.start.min ?? 0)}
@@ -212,14 +162,7 @@
       {/each}
     {/each}
 
-    <svg class="moves" width={wide} height={places.height} aria-hidden="true">
-      {#each moves as move, index (index)}
-        <path class="under" d={move.path} />
-        <path d={move.path} />
-        <circle cx={move.x1} cy={move.y1} r="3.5" />
-        <polygon points={move.head} />
-      {/each}
-    </svg>
+    <OvenMoves {ovens} {scale} {shelvesTop} width={wide} height={places.height} />
     {#if now && now.min >= ovens.from.min && now.min <= ovens.to.min}
       <div class="now" style:left="{scale.x(now.min)}px" style:height="{places.height - sizes.between}px">
         <span class="tag">now {now.clock}</span>
@@ -244,6 +187,11 @@
     align-items: center;
     gap: 0.5rem;
     margin-top: 0.8rem;
+  }
+
+  .scroller.held {
+    cursor: grabbing;
+    user-select: none;
   }
 
   .scroller {
@@ -309,49 +257,6 @@
     left: 116px;
   }
 
-  .setting {
-    position: absolute;
-    white-space: nowrap;
-    font-weight: 600;
-    font-size: 12.5px;
-    line-height: 16px;
-    padding: 0 3px 0 4px;
-    background: var(--color-base-100);
-    z-index: 4;
-  }
-
-  .setting::before {
-    content: '';
-    position: absolute;
-    left: 0;
-    top: 0;
-    height: var(--stem);
-    border-left: 1px solid var(--color-base-content);
-  }
-
-  /* Near the right edge a label stands before its minute. */
-  .setting.left {
-    transform: translateX(-100%);
-    padding: 0 4px 0 3px;
-  }
-
-  .setting.left::before {
-    left: auto;
-    right: 0;
-  }
-
-  .setting.drop {
-    font-weight: 800;
-  }
-
-  /* The drop: one line through curve and shelves, where the heat goes down under the trays. */
-  .drop-line {
-    position: absolute;
-    border-left: 2px solid var(--color-base-content);
-    z-index: 1;
-    pointer-events: none;
-  }
-
   .layer {
     position: absolute;
     display: flex;
@@ -397,34 +302,6 @@
     font-size: 12.5px;
     font-weight: 600;
     z-index: 2;
-  }
-
-  .moves {
-    position: absolute;
-    inset: 0;
-    pointer-events: none;
-    z-index: 3;
-  }
-
-  .moves path {
-    fill: none;
-    stroke: var(--color-base-content);
-    stroke-width: 2.6;
-    stroke-dasharray: 0.1 5;
-    stroke-linecap: round;
-  }
-
-  /* Light below the dots, so that they can be followed over any temperature. */
-  .moves path.under {
-    stroke: var(--color-paper);
-    stroke-width: 5;
-    stroke-dasharray: none;
-    opacity: 0.75;
-  }
-
-  .moves circle,
-  .moves polygon {
-    fill: var(--color-base-content);
   }
 
   .now {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
+  import StepNotes from '../../parts/StepNotes.svelte'
   import { colourOf } from '../../parts/temperature'
 
   interface Props {
@@ -24,8 +25,7 @@
           {#if step.shelves.length > 0}<span class="small"
               >{step.shelves.length === 1 ? 'shelf' : 'shelves'} {step.shelves.join(', ')}</span
             >{/if}
-          {#if step.readyWhen}<span class="small block">Ready when: {step.readyWhen}</span>{/if}
-          {#if step.caution}<span class="small block"><b>Caution:</b> {step.caution}</span>{/if}
+          <StepNotes readyWhen={step.readyWhen} caution={step.caution} />
         </span>
         <span class="print-only done">done at ________</span>
       </li>

@@ -3,6 +3,7 @@
   import { SvelteSet } from 'svelte/reactivity'
   import type { Schemas } from '../../api/client'
   import { duration } from '../../parts/amounts'
+  import StepNotes from '../../parts/StepNotes.svelte'
   import { colourOf } from '../../parts/temperature'
   import TaskReason from './TaskReason.svelte'
 
@@ -69,8 +70,7 @@
               onclick={() => (opened.has(task.id) ? opened.delete(task.id) : opened.add(task.id))}>{task.name}</button
             >
             <span>{task.pies > 0 ? `${task.pies} ` : ''}{task.about}</span>
-            {#if task.readyWhen}<span class="small block">Ready when: {task.readyWhen}</span>{/if}
-            {#if task.caution}<span class="small block"><b>Caution:</b> {task.caution}</span>{/if}
+            <StepNotes readyWhen={task.readyWhen} caution={task.caution} />
           </span>
           <span class="small text-right whitespace-nowrap">{task.station}, {duration(task.minutes)}</span>
           {#if opened.has(task.id)}<TaskReason day={plan.day} task={task.id} onopen={lead} />{/if}

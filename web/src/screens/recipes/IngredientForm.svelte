@@ -4,6 +4,8 @@
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import FailureNote from '../../parts/FailureNote.svelte'
   import Field from '../../parts/Field.svelte'
+  import NumberField from '../../parts/NumberField.svelte'
+  import TextField from '../../parts/TextField.svelte'
 
   interface Props {
     ingredient: Schemas['IngredientAnswer']
@@ -46,9 +48,7 @@
 </script>
 
 <form class="py-2" onsubmit={save} novalidate>
-  <Field label="Name" field="name" {failure}>
-    {#snippet children(ties)}<input class="field w-72" bind:value={name} {...ties} />{/snippet}
-  </Field>
+  <TextField label="Name" field="name" {failure} bind:value={name} size={34} />
   <fieldset class="mt-2">
     <legend class="small">Carries</legend>
     <div class="flex flex-wrap gap-x-5 gap-y-1">
@@ -73,37 +73,21 @@
     {#if failure?.fields.allergens}<p class="font-bold" role="alert">{failure.fields.allergens.join(' ')}</p>{/if}
   </fieldset>
   <div class="mt-2 flex flex-wrap gap-x-4 gap-y-1">
-    <Field label="New price from" field="price.supplier" {failure}>
-      {#snippet children(ties)}<input
-          class="field w-52"
-          bind:value={supplier}
-          placeholder="supplier"
-          {...ties}
-        />{/snippet}
-    </Field>
-    <Field label="A pack holds" field="price.packAmount" {failure}>
-      {#snippet children(ties)}<input
-          class="field w-28"
-          type="number"
-          step="any"
-          bind:value={packAmount}
-          {...ties}
-        />{/snippet}
-    </Field>
+    <TextField
+      label="New price from"
+      field="price.supplier"
+      {failure}
+      bind:value={supplier}
+      size={24}
+      placeholder="supplier"
+    />
+    <NumberField label="A pack holds" field="price.packAmount" {failure} bind:value={packAmount} size={8} />
     <Field label="of" field="price.packUnit" {failure}>
       {#snippet children(ties)}<select class="field" bind:value={packUnit} {...ties}
           ><option value="kg">kg</option><option value="piece">pieces</option></select
         >{/snippet}
     </Field>
-    <Field label="and costs" field="price.paid" {failure}>
-      {#snippet children(ties)}<input
-          class="field w-28"
-          type="number"
-          step="any"
-          bind:value={paid}
-          {...ties}
-        />{/snippet}
-    </Field>
+    <NumberField label="and costs" field="price.paid" {failure} bind:value={paid} size={8} />
   </div>
   <button class="press press-main mt-2" type="submit">Save</button>
   {#if failure && Object.keys(failure.fields).length === 0}<FailureNote {failure} />{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
+  import StepNotes from '../../parts/StepNotes.svelte'
   import { colourOf } from '../../parts/temperature'
 
   interface Props {
@@ -16,8 +17,7 @@
         <span class="heat" style:background={colourOf(step.celsius)} title="{step.celsius} °C"></span>
         <span>
           <strong>{step.name}</strong> <span class="small">{step.station}, {step.time}</span>
-          {#if step.readyWhen}<span class="small block">Ready when: {step.readyWhen}</span>{/if}
-          {#if step.caution}<span class="small block"><b>Caution:</b> {step.caution}</span>{/if}
+          <StepNotes readyWhen={step.readyWhen} caution={step.caution} />
         </span>
       </li>
     {/each}

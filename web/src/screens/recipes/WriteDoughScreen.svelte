@@ -1,9 +1,11 @@
 <script lang="ts">
   import { replace } from 'svelte-spa-router'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { differences } from '../../parts/differences'
   import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
-  import Field from '../../parts/Field.svelte'
+  import NumberField from '../../parts/NumberField.svelte'
+  import TextField from '../../parts/TextField.svelte'
   import LinesField from './LinesField.svelte'
 
   interface Props {
@@ -88,9 +90,7 @@
   {:else}
     {@const written = draft}
     <form class="mt-3" onsubmit={save} novalidate>
-      <Field label="Name" field="name" {failure}>
-        {#snippet children(ties)}<input class="field w-72" bind:value={written.name} {...ties} />{/snippet}
-      </Field>
+      <TextField label="Name" field="name" {failure} bind:value={written.name} size={34} />
       <div class="mt-3">
         <LinesField
           label="What goes in: weight, ingredient, then how it is prepared"
@@ -102,64 +102,34 @@
         />
       </div>
       <div class="mt-3 flex flex-wrap gap-x-4 gap-y-2">
-        <Field label="Mix and divide a batch, min" field="mixMin" {failure}>
-          {#snippet children(ties)}<input
-              class="field w-28"
-              type="number"
-              bind:value={written.mixMin}
-              {...ties}
-            />{/snippet}
-        </Field>
-        <Field label="Rest at least, min" field="restLeast" {failure}>
-          {#snippet children(ties)}<input
-              class="field w-28"
-              type="number"
-              bind:value={written.restLeast}
-              {...ties}
-            />{/snippet}
-        </Field>
-        <Field label="Rest wanted, min" field="restAim" {failure}>
-          {#snippet children(ties)}<input
-              class="field w-28"
-              type="number"
-              bind:value={written.restAim}
-              {...ties}
-            />{/snippet}
-        </Field>
-        <Field label="Rest at most, min" field="restMost" {failure}>
-          {#snippet children(ties)}<input
-              class="field w-28"
-              type="number"
-              bind:value={written.restMost}
-              {...ties}
-            />{/snippet}
-        </Field>
-        <Field label="Density when rolled, g/ml" field="density" {failure}>
-          {#snippet children(ties)}<input
-              class="field w-28"
-              type="number"
-              step="any"
-              bind:value={written.density}
-              {...ties}
-            />{/snippet}
-        </Field>
-        <Field label="Stays in the bowl, %" field="bowlLossPercent" {failure}>
-          {#snippet children(ties)}<input
-              class="field w-28"
-              type="number"
-              step="any"
-              bind:value={written.bowlLossPercent}
-              {...ties}
-            />{/snippet}
-        </Field>
+        <NumberField
+          label="Mix and divide a batch, min"
+          field="mixMin"
+          {failure}
+          bind:value={written.mixMin}
+          size={8}
+        />
+        <NumberField label="Rest at least, min" field="restLeast" {failure} bind:value={written.restLeast} size={8} />
+        <NumberField label="Rest wanted, min" field="restAim" {failure} bind:value={written.restAim} size={8} />
+        <NumberField label="Rest at most, min" field="restMost" {failure} bind:value={written.restMost} size={8} />
+        <NumberField
+          label="Density when rolled, g/ml"
+          field="density"
+          {failure}
+          bind:value={written.density}
+          size={8}
+        />
+        <NumberField
+          label="Stays in the bowl, %"
+          field="bowlLossPercent"
+          {failure}
+          bind:value={written.bowlLossPercent}
+          size={8}
+        />
       </div>
       <div class="mt-2 grid gap-x-4 gap-y-2 md:grid-cols-2">
-        <Field label="Ready when" field="readyWhen" {failure}>
-          {#snippet children(ties)}<input class="field w-full" bind:value={written.readyWhen} {...ties} />{/snippet}
-        </Field>
-        <Field label="Caution" field="caution" {failure}>
-          {#snippet children(ties)}<input class="field w-full" bind:value={written.caution} {...ties} />{/snippet}
-        </Field>
+        <TextField label="Ready when" field="readyWhen" {failure} bind:value={written.readyWhen} />
+        <TextField label="Caution" field="caution" {failure} bind:value={written.caution} />
       </div>
       <div class="mt-4 flex flex-wrap items-center gap-3">
         <button class="press press-main" type="submit">Save the dough</button>
@@ -169,8 +139,7 @@
       {#if theirs}
         <DraftConflict
           what="this dough"
-          theirs={theirs.draft}
-          mine={draft}
+          rows={differences(theirs.draft, draft)}
           onkeep={() => ((theirs = undefined), load(params?.id))}
           onsave={() => {
             version = theirs?.version ?? version

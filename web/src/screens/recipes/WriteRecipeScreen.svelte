@@ -2,9 +2,12 @@
   import { push } from 'svelte-spa-router'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { bakery } from '../../parts/bakery.svelte'
+  import { differences } from '../../parts/differences'
   import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import Field from '../../parts/Field.svelte'
+  import NumberField from '../../parts/NumberField.svelte'
+  import TextField from '../../parts/TextField.svelte'
   import LinesField from './LinesField.svelte'
   import StepsField from './StepsField.svelte'
 
@@ -125,17 +128,14 @@
   </h1>
   <form class="mt-3" onsubmit={save} novalidate>
     <div class="row">
-      <Field label="Name" field="name" {failure}>
-        {#snippet children(ties)}<input
-            class="field w-72"
-            bind:value={written.name}
-            maxlength="80"
-            {...ties}
-          />{/snippet}
-      </Field>
-      <Field label="Other words for it, by commas" field="aliases" {failure}>
-        {#snippet children(ties)}<input class="field w-64" bind:value={written.aliases} {...ties} />{/snippet}
-      </Field>
+      <TextField label="Name" field="name" {failure} bind:value={written.name} size={34} />
+      <TextField
+        label="Other words for it, by commas"
+        field="aliases"
+        {failure}
+        bind:value={written.aliases}
+        size={30}
+      />
       <Field label="Dough" field="dough" {failure}>
         {#snippet children(ties)}<select class="field" bind:value={written.dough} {...ties}
             >{#each doughs as dough (dough.id)}<option value={dough.id}>{dough.draft.name}</option>{/each}</select
@@ -206,90 +206,55 @@
         {#snippet children(ties)}<textarea class="field w-64" rows="2" bind:value={written.packaging} {...ties}
           ></textarea>{/snippet}
       </Field>
-      <Field label="Dough rolled to, mm" field="thicknessMm" {failure}>
-        {#snippet children(ties)}<input
-            class="field w-24"
-            type="number"
-            step="any"
-            bind:value={written.thicknessMm}
-            {...ties}
-          />{/snippet}
-      </Field>
-      <Field label="Base over the rim, cm" field="baseOverhangCm" {failure}>
-        {#snippet children(ties)}<input
-            class="field w-24"
-            type="number"
-            step="any"
-            bind:value={written.baseOverhangCm}
-            {...ties}
-          />{/snippet}
-      </Field>
+      <NumberField
+        label="Dough rolled to, mm"
+        field="thicknessMm"
+        {failure}
+        bind:value={written.thicknessMm}
+        size={6}
+      />
+      <NumberField
+        label="Base over the rim, cm"
+        field="baseOverhangCm"
+        {failure}
+        bind:value={written.baseOverhangCm}
+        size={6}
+      />
       {#if draft.top !== 'open'}
-        <Field label="Top over the rim, cm" field="topOverhangCm" {failure}>
-          {#snippet children(ties)}<input
-              class="field w-24"
-              type="number"
-              step="any"
-              bind:value={written.topOverhangCm}
-              {...ties}
-            />{/snippet}
-        </Field>
+        <NumberField
+          label="Top over the rim, cm"
+          field="topOverhangCm"
+          {failure}
+          bind:value={written.topOverhangCm}
+          size={6}
+        />
       {/if}
       {#if draft.top === 'lattice'}
-        <Field label="Strips wide, cm" field="stripWidthCm" {failure}>
-          {#snippet children(ties)}<input
-              class="field w-24"
-              type="number"
-              step="any"
-              bind:value={written.stripWidthCm}
-              {...ties}
-            />{/snippet}
-        </Field>
-        <Field label="Gaps, cm" field="stripGapCm" {failure}>
-          {#snippet children(ties)}<input
-              class="field w-24"
-              type="number"
-              step="any"
-              bind:value={written.stripGapCm}
-              {...ties}
-            />{/snippet}
-        </Field>
+        <NumberField
+          label="Strips wide, cm"
+          field="stripWidthCm"
+          {failure}
+          bind:value={written.stripWidthCm}
+          size={6}
+        />
+        <NumberField label="Gaps, cm" field="stripGapCm" {failure} bind:value={written.stripGapCm} size={6} />
       {/if}
-      <Field label="Trimmed off, %" field="trimPercent" {failure}>
-        {#snippet children(ties)}<input
-            class="field w-24"
-            type="number"
-            step="any"
-            bind:value={written.trimPercent}
-            {...ties}
-          />{/snippet}
-      </Field>
-      <Field label="Filling as packed, g/ml" field="packedDensity" {failure}>
-        {#snippet children(ties)}<input
-            class="field w-24"
-            type="number"
-            step="any"
-            bind:value={written.packedDensity}
-            {...ties}
-          />{/snippet}
-      </Field>
-      <Field label="Middle moves in the bake, cm" field="bakeChangeCm" {failure}>
-        {#snippet children(ties)}<input
-            class="field w-24"
-            type="number"
-            step="any"
-            bind:value={written.bakeChangeCm}
-            {...ties}
-          />{/snippet}
-      </Field>
-      <Field label="Oldest at pick-up, min" field="oldestMin" {failure}>
-        {#snippet children(ties)}<input
-            class="field w-28"
-            type="number"
-            bind:value={written.oldestMin}
-            {...ties}
-          />{/snippet}
-      </Field>
+      <NumberField label="Trimmed off, %" field="trimPercent" {failure} bind:value={written.trimPercent} size={6} />
+      <NumberField
+        label="Filling as packed, g/ml"
+        field="packedDensity"
+        {failure}
+        bind:value={written.packedDensity}
+        size={6}
+      />
+      <NumberField
+        label="Middle moves in the bake, cm"
+        field="bakeChangeCm"
+        {failure}
+        bind:value={written.bakeChangeCm}
+        size={6}
+      />
+      <NumberField label="Oldest at pick-up, min" field="oldestMin" {failure} bind:value={written.oldestMin} size={8} />
     </div>
 
     {#if draft.steps}<StepsField steps={draft.steps} {failure} />{/if}
@@ -304,8 +269,7 @@
     {#if theirs}
       <DraftConflict
         what="this recipe"
-        theirs={theirs.draft}
-        mine={draft}
+        rows={differences(theirs.draft, draft)}
         onkeep={() => ((theirs = undefined), load(params?.id))}
         onsave={() => {
           version = theirs?.version ?? version

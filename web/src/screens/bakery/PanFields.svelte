@@ -1,0 +1,45 @@
+<script lang="ts">
+  import type { Failure, Schemas } from '../../api/client'
+  import NumberField from '../../parts/NumberField.svelte'
+  import TextField from '../../parts/TextField.svelte'
+
+  interface Props {
+    draft: Schemas['BakeryDraft']
+    failure: Failure | undefined
+  }
+  let { draft = $bindable(), failure }: Props = $props()
+</script>
+
+<section class="mt-5" aria-label="Pans">
+  <h2>Pans</h2>
+  <p class="small">Inner measures. The short name is what an order line says after the @.</p>
+  {#each draft.pans ?? [] as pan, at (at)}
+    {#if pan}
+      <fieldset class="fields">
+        <legend class="sr-only">Pan {at + 1}</legend>
+        <TextField label="Short name" field="pans[{at}].id" {failure} bind:value={pan.id} size={6} />
+        <TextField label="Name" field="pans[{at}].name" {failure} bind:value={pan.name} size={16} />
+        <NumberField label="Across the top, cm" field="pans[{at}].topCm" {failure} bind:value={pan.topCm} size={6} />
+        <NumberField
+          label="Across the floor, cm"
+          field="pans[{at}].bottomCm"
+          {failure}
+          bind:value={pan.bottomCm}
+          size={6}
+        />
+        <NumberField label="Deep, cm" field="pans[{at}].depthCm" {failure} bind:value={pan.depthCm} size={6} />
+        <NumberField label="Rim, cm" field="pans[{at}].rimCm" {failure} bind:value={pan.rimCm} size={5} />
+        <NumberField label="On a tray" field="pans[{at}].perTray" {failure} bind:value={pan.perTray} size={5} />
+        <button class="link" type="button" aria-label="Take out pan {at + 1}" onclick={() => draft.pans?.splice(at, 1)}
+          >Take out</button
+        >
+      </fieldset>
+    {/if}
+  {/each}
+  <button
+    class="press"
+    type="button"
+    onclick={() => draft.pans?.push({ id: '', name: '', topCm: 26, bottomCm: 22, depthCm: 4, rimCm: 1, perTray: 2 })}
+    >Another pan</button
+  >
+</section>
