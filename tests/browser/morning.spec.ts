@@ -127,7 +127,7 @@ test('a pick-up is asked about in the sentence, and only kept when told to', asy
   await page.getByRole('button', { name: 'Move the orders' }).click()
   await expect(page.getByText('Only asked')).toHaveCount(0)
   expect(await clocks()).toContain('10:20')
-  await request.post(`/api/orders/${nextDay}/move`, { data: { from: '10:20', to: '10:00' } })
+  await request.post(`/api/orders/${nextDay}/move`, { data: { moves: [{ from: '10:20', to: '10:00' }] } })
 })
 
 test('a task tells why it is when it is, and leads to its neighbours', async ({ page }) => {

@@ -19,7 +19,7 @@ internal static class OrderFileEndpoints
     {
         routes.MapGet("/api/orders/{day}/orders.csv", Export).WithName("ExportOrders").WithSummary("The orders of a day as comma-separated values.").Produces<string>(200, "text/csv");
         routes.MapPost("/api/orders/import", Import).WithName("ImportOrders").WithSummary("Reads orders from comma-separated values; keeps all of them or none, and only where asked.");
-        routes.MapPost("/api/orders/{day}/move", Move).WithName("MovePickUp").WithSummary("Moves all orders of a pick-up to another time of the day.");
+        routes.MapPost("/api/orders/{day}/move", Move).WithName("MovePickUps").WithSummary("Moves all orders of pick-ups to other times of the day, all at once.");
     }
 
     private static Results<ContentHttpResult, ValidationProblem> Export(string day, Database database)
@@ -50,15 +50,17 @@ internal static class OrderFileEndpoints
             request.Keep));
     }
 
-    private static Results<Ok<MoveAnswer>, ValidationProblem> Move(string day, PickUpMove move, Database database, BakeryClock clock, ChangeFeed feed)
+    private static Results<Ok<MoveAnswer>, ValidationProblem> Move(string day, WhatIfRequest request, Database database, BakeryClock clock, ChangeFeed feed)
     {
         var (book, refused) = PlanEndpoints.Open(day, database);
         if (book is null) return refused!;
-        var (_, faults) = PickUpMoves.Apply(book, [move]);
-        if (faults.Count > 0) return FieldProblems.Of(faults.Select(fault => fault with { Field = fault.Field.Replace("moves[0].", string.Empty, StringComparison.Ordinal) }));
-        var (from, to) = (PickUpMoves.Local(book, move.From)!.Value, PickUpMoves.Local(book, move.To)!.Value);
-        if (to <= clock.LocalNow(book.Bakery.Zone)) return FieldProblems.Of(("to", $"{move.To} has passed."));
-        var moved = OrderStore.Move(database, from, to, book.Bakery.Zone);
+        var moves = request.Moves ?? [];
+        var (_, faults) = PickUpMoves.Apply(book, moves);
+        if (faults.Count > 0) return FieldProblems.Of(faults);
+        var times = moves.DistinctBy(move => move!.From).ToDictionary(move => PickUpMoves.Local(book, move!.From)!.Value, move => PickUpMoves.Local(book, move!.To)!.Value);
+        var now = clock.LocalNow(book.Bakery.Zone);
+        if (times.Values.Any(to => to <= now)) return FieldProblems.Of(("moves", "A pick-up cannot be moved to a time that has passed."));
+        var moved = OrderStore.Move(database, times, book.Bakery.Zone);
         feed.Publish("orders", day);
         return TypedResults.Ok(new MoveAnswer(moved));
     }

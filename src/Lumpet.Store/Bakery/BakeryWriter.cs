@@ -2,6 +2,7 @@ using System.Data;
 using Dapper;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Pans;
+using Lumpet.Store.Orders;
 using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Bakery;
@@ -57,6 +58,7 @@ public static class BakeryWriter
                     dial_offset_c = oven.DialOffsetC,
                 });
             Pans(connection, transaction, pans);
+            OrderStore.ChangeZone(connection, transaction, bakery.Zone);
             return (ChangeOutcome.Done, []);
         });
 

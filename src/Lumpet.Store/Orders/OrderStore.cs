@@ -73,18 +73,33 @@ public static class OrderStore
                 Parameters(id, line, zone, null),
                 transaction)));
 
-    /// <summary>Moves every order of a pick-up to another time; answers how many were moved.</summary>
-    public static int Move(Database database, DateTime from, DateTime to, TimeZoneInfo zone) =>
-        database.Write((connection, transaction) => connection.Execute(
-            "UPDATE order_line SET pick_up_local = @to, pick_up_zone = @zone, pick_up_unix = @unix, row_version = row_version + 1 WHERE pick_up_local = @from",
-            new
-            {
-                from = from.ToString(LocalFormat, CultureInfo.InvariantCulture),
-                to = to.ToString(LocalFormat, CultureInfo.InvariantCulture),
-                zone = zone.Id,
-                unix = InstantOf(to, zone).ToUnixTimeSeconds(),
-            },
-            transaction));
+    /// <summary>Moves every order of these pick-ups to other times, all at once; answers how many were moved.</summary>
+    /// <param name="database">The database.</param>
+    /// <param name="moves">From which local time to which; two may change places.</param>
+    /// <param name="zone">The bakery's zone.</param>
+    public static int Move(Database database, IReadOnlyDictionary<DateTime, DateTime> moves, TimeZoneInfo zone) =>
+        database.Write((connection, transaction) =>
+        {
+            var orders = connection.Query<PlaceRow>(
+                "SELECT id, pick_up_local AS pickUpLocal FROM order_line WHERE pick_up_local IN @from",
+                new { from = moves.Keys.Select(Local) },
+                transaction).AsList();
+            foreach (var order in orders) Place(connection, transaction, order.Id, moves[ReadLocal(order.PickUpLocal)], zone);
+            return orders.Count;
+        });
+
+    /// <summary>Reckons the instants of all pick-ups anew after the bakery's zone was changed: the time on the wall is what was promised.</summary>
+    internal static void ChangeZone(IDbConnection connection, IDbTransaction transaction, TimeZoneInfo zone)
+    {
+        foreach (var order in connection.Query<PlaceRow>("SELECT id, pick_up_local AS pickUpLocal FROM order_line WHERE pick_up_zone <> @zone", new { zone = zone.Id }, transaction).AsList())
+            Place(connection, transaction, order.Id, ReadLocal(order.PickUpLocal), zone);
+    }
+
+    private static void Place(IDbConnection connection, IDbTransaction transaction, string id, DateTime local, TimeZoneInfo zone) =>
+        connection.Execute(
+            "UPDATE order_line SET pick_up_local = @local, pick_up_zone = @zone, pick_up_unix = @unix, row_version = row_version + 1 WHERE id = @id",
+            new { id, local = Local(local), zone = zone.Id, unix = InstantOf(local, zone).ToUnixTimeSeconds() },
+            transaction);
 
     /// <summary>Adds orders: all of them or none. The same key twice adds them once. Answers how many were added.</summary>
     public static int AddAll(Database database, IReadOnlyList<OrderLine> lines, TimeZoneInfo zone, string? idempotencyKey) =>
@@ -123,7 +138,7 @@ public static class OrderStore
         product = line.Product,
         pan = line.Pan,
         count = line.Count,
-        local = line.PickUp.ToString(LocalFormat, CultureInfo.InvariantCulture),
+        local = Local(line.PickUp),
         zone = zone.Id,
         unix = InstantOf(line.PickUp, zone).ToUnixTimeSeconds(),
         whom = line.For,
@@ -144,9 +159,13 @@ public static class OrderStore
             row.ProductId,
             row.PanId,
             (int)row.Count,
-            DateTime.ParseExact(row.PickUpLocal, LocalFormat, CultureInfo.InvariantCulture),
+            ReadLocal(row.PickUpLocal),
             row.ForWhom),
         DateTimeOffset.FromUnixTimeSeconds(row.PickUpUnix));
+
+    private static string Local(DateTime local) => local.ToString(LocalFormat, CultureInfo.InvariantCulture);
+
+    private static DateTime ReadLocal(string local) => DateTime.ParseExact(local, LocalFormat, CultureInfo.InvariantCulture);
 
     private static string Key(Guid id) => id.ToString("D");
 
@@ -154,6 +173,8 @@ public static class OrderStore
 
     private sealed record Row(
         string Id, string ProductId, string PanId, long Count, string PickUpLocal, long PickUpUnix, string ForWhom, long RowVersion);
+
+    private sealed record PlaceRow(string Id, string PickUpLocal);
 
     private sealed record DayRow(string PickUpLocal, long Count);
 }

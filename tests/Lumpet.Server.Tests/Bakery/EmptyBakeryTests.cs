@@ -126,6 +126,18 @@ public sealed class EmptyBakeryTests : IDisposable
     }
 
     [Fact]
+    public async Task When_the_zone_changes_the_time_on_the_wall_stays_what_was_promised()
+    {
+        await SetUp();
+        await server.Send(HttpMethod.Post, "/api/recipes", await Quince());
+        await server.Send(HttpMethod.Post, "/api/orders/typed", new { line = "4 quince @ 23 11:00 market", day = TestServer.Fair });
+        Assert.Equal(200, (await server.Send(HttpMethod.Put, "/api/bakery/description", With(await Description(), ("zone", "America/New_York")), ("If-Match", "\"1\""))).Status);
+        var plan = await server.Get($"/api/plan/{TestServer.Fair}");
+        Assert.Equal("11:00", plan.GetProperty("waves")[0].GetProperty("pickUp").GetProperty("clock").GetString());
+        Assert.Empty(plan.GetProperty("troubles").EnumerateArray());
+    }
+
+    [Fact]
     public async Task Typed_lines_are_understood_as_they_are_typed()
     {
         var (_, lines) = await server.Send(HttpMethod.Post, "/api/writing/lines", new { text = "450 g flour\n\n2 cups milk" });

@@ -32,9 +32,20 @@ public sealed class WhatIfTests : IDisposable
     public async Task Kept_it_is_the_plan_that_was_asked_about()
     {
         var (_, asked) = await server.Send(HttpMethod.Post, $"{Plan}/what-if", Moves("10:00", "11:15"));
-        var (status, moved) = await server.Send(HttpMethod.Post, $"/api/orders/{TestServer.Fair}/move", new { from = "10:00", to = "11:15" });
+        var (status, moved) = await server.Send(HttpMethod.Post, $"/api/orders/{TestServer.Fair}/move", Moves("10:00", "11:15"));
         Assert.Equal((200, 4), (status, moved.GetProperty("orders").GetInt32()));
         Assert.Equal(asked.GetProperty("fingerprint").GetString(), (await server.Get(Plan)).GetProperty("fingerprint").GetString());
+    }
+
+    [Fact]
+    public async Task Two_pick_ups_may_change_places()
+    {
+        var before = (await server.Get(Plan)).GetProperty("waves");
+        var moves = new { moves = new[] { new { from = "07:30", to = "10:00" }, new { from = "10:00", to = "07:30" } } };
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"/api/orders/{TestServer.Fair}/move", moves)).Status);
+        var after = (await server.Get(Plan)).GetProperty("waves");
+        Assert.Equal(before[0].GetProperty("pies").GetInt32(), after[1].GetProperty("pies").GetInt32());
+        Assert.Equal(before[1].GetProperty("for").GetString(), after[0].GetProperty("for").GetString());
     }
 
     [Theory]
@@ -47,9 +58,9 @@ public sealed class WhatIfTests : IDisposable
         var (status, problem) = await server.Send(HttpMethod.Post, $"{Plan}/what-if", Moves(from, to));
         Assert.Equal(400, status);
         Assert.True(problem.GetProperty("errors").TryGetProperty($"moves[0].{field}", out _));
-        (status, problem) = await server.Send(HttpMethod.Post, $"/api/orders/{TestServer.Fair}/move", new { from, to });
+        (status, problem) = await server.Send(HttpMethod.Post, $"/api/orders/{TestServer.Fair}/move", Moves(from, to));
         Assert.Equal(400, status);
-        Assert.True(problem.GetProperty("errors").TryGetProperty(field, out _));
+        Assert.True(problem.GetProperty("errors").TryGetProperty($"moves[0].{field}", out _));
     }
 
     [Fact]

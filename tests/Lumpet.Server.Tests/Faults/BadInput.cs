@@ -73,7 +73,7 @@ public sealed record BadInput(
         yield return Row("scaling to no pies", "/api/recipes/pear/scale", new { count = 0 }, 400, "count: 1 to 100000 pies can be scaled at once.");
         yield return Row("scaling to a pan that is none", "/api/recipes/pear/scale", new { pan = "99" }, 400, "pan: Pear and ginger is made in 23 or 26.");
         yield return Row("scaling what is not made", "/api/recipes/mango/scale", new { count = 1 }, 404, "There is no such product.");
-        yield return new BadInput("Plan", "moving a pick-up into the past", "POST", "/api/orders/2026-11-26/move", new { from = "07:30", to = "7.45" }, 400, "to: A clock time is written 07:45");
+        yield return new BadInput("Plan", "moving a pick-up to a time that is none", "POST", $"/api/orders/{Day}/move", new { moves = new[] { new { from = "07:30", to = "7.45" } } }, 400, "moves[0].to: A clock time is written 07:45");
     }
 
     private static IEnumerable<BadInput> Files()

@@ -81,8 +81,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Moves all orders of a pick-up to another time of the day. */
-        post: operations["MovePickUp"];
+        /** Moves all orders of pick-ups to other times of the day, all at once. */
+        post: operations["MovePickUps"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2286,7 +2286,7 @@ export interface operations {
             };
         };
     };
-    MovePickUp: {
+    MovePickUps: {
         parameters: {
             query?: never;
             header?: never;
@@ -2297,7 +2297,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PickUpMove"];
+                "application/json": components["schemas"]["WhatIfRequest"];
             };
         };
         responses: {

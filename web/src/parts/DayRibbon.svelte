@@ -12,8 +12,12 @@
   let width = $state(1000)
 
   const at = (minute: number) => ((minute - from) / (to - from)) * 100
-  const wideEnough = (start: number, end: number, words: string) =>
-    ((end - start) / (to - from)) * width > words.length * 7.5 + 18
+  const shorter: Record<string, string> = { 'dough rests': 'rests', 'fillings, line': 'line' }
+  /** The name of a phase as far as there is room for it: in full, short, or not at all. */
+  const labelOf = (name: string, start: number, end: number) => {
+    const room = ((end - start) / (to - from)) * width
+    return [name, shorter[name] ?? name].find((words) => words.length * 6.6 + 16 <= room)
+  }
   /** Neighbouring stretches of one phase share a label, which ends before the next pick-up's box. */
   const phases = $derived.by(() => {
     const joined: { name: string; start: Moment; end: number; until: string }[] = []
@@ -70,9 +74,10 @@
           style:width="{at(phase.end) - at(phase.start.min)}%"
           title="{phase.name}, {phase.start.day} {phase.start.clock} to {phase.until}"
         >
-          <span class="tag" class:sr-only={!wideEnough(phase.start.min, phase.end, phase.name)}
-            >{phase.name}<span class="sr-only">, from {phase.start.day} {phase.start.clock}</span></span
-          >
+          {#if labelOf(phase.name, phase.start.min, phase.end)}<span class="tag" aria-hidden="true"
+              >{labelOf(phase.name, phase.start.min, phase.end)}</span
+            >{/if}
+          <span class="sr-only">{phase.name}, from {phase.start.day} {phase.start.clock}</span>
         </a>
       {/each}
       {#each plan.waves as wave (wave.pickUp.min)}

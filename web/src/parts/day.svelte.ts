@@ -86,14 +86,11 @@ class DayState {
 
   /** Moves the orders as asked about. Answers whether all went well. */
   async keep(): Promise<boolean> {
-    // Later ones first, so that a pick-up is not moved onto one that is still to be moved.
-    for (const move of this.moves.toSorted((one, other) => other.from.localeCompare(one.from))) {
-      const { failure } = await ask(
-        api.POST('/api/orders/{day}/move', { params: { path: { day: this.day } }, body: move }),
-      )
-      this.failure = failure
-      if (failure) return false
-    }
+    const { failure } = await ask(
+      api.POST('/api/orders/{day}/move', { params: { path: { day: this.day } }, body: { moves: this.moves } }),
+    )
+    this.failure = failure
+    if (failure) return false
     this.moves = []
     await this.refresh()
     return true
