@@ -1,5 +1,7 @@
+import { untrack } from 'svelte'
 import { ask, type Failure } from '../api/client'
 import { today } from './day.svelte'
+import { live } from './live.svelte'
 
 /** An answer about the day on screen, beside its plan: its dough, its fillings. */
 export class DayAnswer<T> {
@@ -8,6 +10,15 @@ export class DayAnswer<T> {
 
   /** @param question Asks the server about a day. */
   constructor(private readonly question: (day: string) => Parameters<typeof ask<T>>[0]) {}
+
+  /** Follows the day of a screen's address, and what is changed elsewhere. Called while the screen is set up. */
+  follow(day: () => string | undefined) {
+    $effect(() => {
+      const wanted = day()
+      untrack(() => this.show(wanted))
+    })
+    $effect(() => live.on(() => void this.show(day())))
+  }
 
   /** Shows a day; an empty one means the next with orders. */
   async show(day: string | undefined) {

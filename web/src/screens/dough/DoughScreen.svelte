@@ -1,10 +1,8 @@
 <script lang="ts">
-  import { untrack } from 'svelte'
   import { api, type Schemas } from '../../api/client'
   import { duration, grams, kilograms } from '../../parts/amounts'
   import { today } from '../../parts/day.svelte'
   import { DayAnswer } from '../../parts/dayAnswer.svelte'
-  import { live } from '../../parts/live.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
 
@@ -17,11 +15,7 @@
   )
   const answer = $derived(asked.current)
 
-  $effect(() => {
-    const day = params?.day
-    untrack(() => asked.show(day))
-  })
-  $effect(() => live.on(() => void asked.show(params?.day)))
+  asked.follow(() => params?.day)
 </script>
 
 <svelte:head><title>Dough · Lumpet</title></svelte:head>
