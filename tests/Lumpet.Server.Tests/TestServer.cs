@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Logging;
 
 namespace Lumpet.Server.Tests;
 
@@ -20,6 +21,8 @@ public sealed class TestServer : WebApplicationFactory<Program>
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
+        // A log on the console would write into the lines by which the test runner tells its results.
+        builder.ConfigureLogging(logging => logging.ClearProviders());
         builder.UseSetting("Data", Path.Combine(folder, "bakery.db"));
         builder.UseSetting("Demo", Demo.ToString());
         builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(new StandingClock()));
