@@ -21,16 +21,6 @@ check() {
   if (cd "$root" && "$@"); then passed=$((passed + 1)); else failed=$((failed + 1)); echo "FAILED: $name"; fi
 }
 
-need_chromium() {
-  command -v chromium >/dev/null && return
-  say "installing Chromium"
-  apt-get update -qq && apt-get install -y -qq chromium >"$log/apt" 2>&1 || {
-    tail -5 "$log/apt"
-    echo "The browser tests need Chromium at /usr/bin/chromium, and it could not be installed; the reason stands above. Install Debian's package chromium and try again."
-    return 1
-  }
-}
-
 # Each test project is a program that runs its own tests and ends with their counts; it is started as such, since a runner
 # around it may miss its last words.
 count_dotnet() {
@@ -89,7 +79,7 @@ contract_is_current() {
 
 check "packages of the front end" install web
 check "packages of the browser tests" install tests/browser
-check "Chromium" need_chromium
+check "Chromium" tests/need-chromium.sh
 cp "$root/web/openapi.json" "$log/openapi.json"
 check "locked restore" dotnet restore Lumpet.slnx --locked-mode --verbosity quiet
 check "build, with warnings as errors" dotnet build Lumpet.slnx -c Release --no-restore --verbosity quiet

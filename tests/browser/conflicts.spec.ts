@@ -54,3 +54,27 @@ test('of two people who describe the bakery, the second may take what the first 
   await other.getByRole('button', { name: 'Save the bakery' }).click()
   await expect(other.getByText('Saved.', { exact: true })).toBeVisible()
 })
+
+test('an ingredient that two people state shows both, and the list follows without asking', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/#/ingredients')
+  const other = await context.newPage()
+  await other.goto('/#/ingredients')
+  await page.getByRole('button', { name: 'Change Nutmeg, ground' }).click()
+  await other.getByRole('button', { name: 'Change Nutmeg, ground' }).click()
+  await page.getByRole('checkbox', { name: 'mustard' }).check()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(other.getByText('carries mustard')).toBeVisible()
+
+  await other.getByRole('checkbox', { name: 'celery' }).check()
+  await other.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(other.getByRole('row', { name: 'carries mustard celery' })).toBeVisible()
+  await other.getByRole('button', { name: 'Take theirs' }).click()
+  await expect(other.getByText('Nutmeg, ground stays as it was saved.')).toBeVisible()
+  await other.getByRole('button', { name: 'Change Nutmeg, ground' }).click()
+  await other.getByRole('checkbox', { name: 'none of these' }).check()
+  await other.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('carries mustard')).toHaveCount(0)
+})

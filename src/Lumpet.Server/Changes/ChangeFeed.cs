@@ -13,15 +13,6 @@ internal sealed class ChangeFeed
     private readonly HashSet<Channel<Change>> listeners = [];
     private long number;
 
-    /// <summary>How many screens listen.</summary>
-    public int Listeners
-    {
-        get
-        {
-            lock (gate) return listeners.Count;
-        }
-    }
-
     /// <summary>Says that something was changed. Returns at once, whoever listens.</summary>
     /// <param name="what">The area: "orders", "bakery", "recipes", "ingredients".</param>
     /// <param name="day">The day concerned (ISO date); null where it is not of one day.</param>

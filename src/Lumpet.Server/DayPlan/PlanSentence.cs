@@ -41,9 +41,6 @@ internal static class PlanSentence
         ];
     }
 
-    /// <summary>The day's plan in one line, for screens beside it.</summary>
-    public static string Plainly(DayBook book, PlannedDay plan) => string.Concat(Of(book, plan).Select(part => part.Text));
-
     /// <summary>Oven time against its bound, and hands; and whether work should have begun.</summary>
     public static string Note(DayBook book, PlannedDay plan, int now)
     {

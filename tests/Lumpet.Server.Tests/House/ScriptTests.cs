@@ -12,7 +12,7 @@ public sealed class ScriptTests : IDisposable
 
     public ScriptTests()
     {
-        foreach (var program in (string[])["bash", "dirname", "mkdir", "grep", "tr", "cat", "env"]) Link(program);
+        foreach (var program in (string[])["bash", "dirname", "mkdir", "grep", "tr", "cat", "env", "mktemp", "rm", "tail"]) Link(program);
     }
 
     public void Dispose() => Directory.Delete(folder, recursive: true);
@@ -30,11 +30,13 @@ public sealed class ScriptTests : IDisposable
         File.SetUnixFileMode(path, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
     }
 
-    private (int Code, string Error) Lumpet(string command)
+    private (int Code, string Error) Lumpet(string command) => Script("lumpet", command);
+
+    private (int Code, string Error) Script(string name, params string[] args)
     {
         var root = new DirectoryInfo(AppContext.BaseDirectory);
         while (!File.Exists(Path.Combine(root!.FullName, "Lumpet.slnx"))) root = root.Parent;
-        var start = new ProcessStartInfo(Path.Combine(folder, "bash"), [Path.Combine(root.FullName, "lumpet"), command])
+        var start = new ProcessStartInfo(Path.Combine(folder, "bash"), [Path.Combine(root.FullName, name), .. args])
         {
             RedirectStandardError = true,
             RedirectStandardOutput = true,
@@ -43,9 +45,10 @@ public sealed class ScriptTests : IDisposable
         start.Environment["PATH"] = folder;
         start.Environment["HOME"] = folder;
         using var process = Process.Start(start)!;
+        var said = process.StandardOutput.ReadToEndAsync();
         var error = process.StandardError.ReadToEnd();
         process.WaitForExit();
-        return (process.ExitCode, error);
+        return (process.ExitCode, error + said.GetAwaiter().GetResult());
     }
 
     [Fact]
@@ -80,5 +83,22 @@ public sealed class ScriptTests : IDisposable
         var (code, error) = Lumpet("bake");
         Assert.Equal(2, code);
         Assert.Contains("There is no 'bake'", error, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Without_Chromium_and_without_a_way_to_it_the_tests_say_what_to_install()
+    {
+        Pretend("apt-get", "echo 'E: nothing can be fetched'; exit 100");
+        var (code, said) = Script("tests/need-chromium.sh");
+        Assert.Equal(1, code);
+        Assert.Contains("E: nothing can be fetched", said, StringComparison.Ordinal);
+        Assert.Contains("Install Debian's package chromium and try again.", said, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void With_Chromium_there_is_nothing_to_say()
+    {
+        Pretend("chromium", "true");
+        Assert.Equal((0, string.Empty), Script("tests/need-chromium.sh"));
     }
 }

@@ -2,6 +2,8 @@
   import { untrack } from 'svelte'
   import { SvelteSet } from 'svelte/reactivity'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { differences } from '../../parts/differences'
+  import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import Field from '../../parts/Field.svelte'
   import NumberField from '../../parts/NumberField.svelte'
@@ -15,6 +17,8 @@
   const { ingredient, allergens, ondone }: Props = $props()
   const first = untrack(() => ingredient)
 
+  let version = first.version
+  let theirs = $state.raw<Schemas['IngredientAnswer']>()
   let name = $state(first.name)
   const carried = new SvelteSet<string>(first.allergens ?? [])
   let isFree = $state(first.allergens?.length === 0)
@@ -28,15 +32,21 @@
   /** Nobody has said anything as long as neither an allergen nor "none" is ticked. */
   const stated = $derived(carried.size > 0 || isFree ? [...carried] : null)
 
-  async function save(event: SubmitEvent) {
-    event.preventDefault()
+  const carriedWords = (list: string[] | null) => (list === null ? 'not stated' : list.toSorted().join(', ') || 'none')
+
+  async function save(event?: SubmitEvent) {
+    event?.preventDefault()
     const outcome = await ask(
       api.PUT('/api/ingredients/{id}', {
-        params: { path: { id: first.id }, header: { 'If-Match': `"${first.version}"` } },
+        params: { path: { id: first.id }, header: { 'If-Match': `"${version}"` } },
         body: { name, allergens: stated, price: isPriced ? { supplier, packAmount, packUnit, paid } : null },
       }),
     )
     failure = outcome.failure
+    theirs =
+      failure?.status === 412
+        ? (await ask(api.GET('/api/ingredients'))).data?.ingredients.find((one) => one.id === first.id)
+        : undefined
     if (!outcome.failure) ondone(`${name} is saved.`)
   }
 
@@ -90,5 +100,18 @@
     <NumberField label="and costs" field="price.paid" {failure} bind:value={paid} size={8} />
   </div>
   <button class="press press-main mt-2" type="submit">Save</button>
-  {#if failure && Object.keys(failure.fields).length === 0}<FailureNote {failure} />{/if}
+  {#if theirs}
+    <DraftConflict
+      what="this ingredient"
+      rows={differences(
+        { name: theirs.name, carries: carriedWords(theirs.allergens) },
+        { name, carries: carriedWords(stated) },
+      )}
+      onkeep={() => ondone(`${theirs?.name} stays as it was saved.`)}
+      onsave={() => {
+        version = theirs?.version ?? version
+        void save()
+      }}
+    />
+  {:else if failure && Object.keys(failure.fields).length === 0}<FailureNote {failure} />{/if}
 </form>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import FailureNote from '../../parts/FailureNote.svelte'
+  import { live } from '../../parts/live.svelte'
   import IngredientForm from './IngredientForm.svelte'
 
   let answer = $state<Schemas['IngredientsAnswer']>()
@@ -15,6 +16,7 @@
   }
 
   $effect(() => void load())
+  $effect(() => live.on(() => void load()))
 
   const unknown = $derived((answer?.ingredients ?? []).filter((one) => one.allergens === null))
   const unpriced = $derived((answer?.ingredients ?? []).filter((one) => one.price === null))

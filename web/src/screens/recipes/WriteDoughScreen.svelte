@@ -6,6 +6,7 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
+  import { live } from '../../parts/live.svelte'
   import LinesField from './LinesField.svelte'
 
   interface Props {
@@ -35,6 +36,8 @@
   $effect(() => {
     void load(params?.id)
   })
+  // The list follows what others write; a dough that is open stays as it was opened.
+  $effect(() => live.on(() => void (draft || load(params?.id))))
 
   async function save(event?: SubmitEvent) {
     event?.preventDefault()
