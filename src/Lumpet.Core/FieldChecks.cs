@@ -19,6 +19,7 @@ internal sealed class FieldChecks
         var trimmed = text?.Trim() ?? string.Empty;
         if (trimmed.Length == 0) Add(field, $"{what} needs a name.");
         else if (trimmed.Length > longest || trimmed.Any(char.IsControl)) Add(field, $"A name takes up to {longest} characters on one line.");
+        else if (trimmed.AsSpan().ContainsAny('<', '>')) Add(field, "A name takes no markup: leave out < and >.");
         return trimmed;
     }
 
@@ -45,6 +46,21 @@ internal sealed class FieldChecks
         Add(field, string.Create(CultureInfo.InvariantCulture, $"{(value is null ? "This is missing" : "This does not fit")}: {least} to {most}{Unit(unit)}."));
         return least;
     }
+
+    /// <summary>One of the names of an enumeration, in small letters at the start; the fallback where nothing is said.</summary>
+    public T Word<T>(string field, string? text, T fallback)
+        where T : struct, Enum
+    {
+        if (string.IsNullOrWhiteSpace(text)) return fallback;
+        // Only the words: a number would name a member that is none.
+        if (text.All(char.IsAsciiLetter) && Enum.TryParse<T>(text, ignoreCase: true, out var value)) return value;
+        Add(field, $"This is one of {string.Join(", ", Enum.GetValues<T>().Select(WordOf))}.");
+        return fallback;
+    }
+
+    /// <summary>The word for a member of an enumeration: "freeForm".</summary>
+    public static string WordOf<T>(T value)
+        where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
 
     /// <summary>A list of bounded length; an empty one where it is missing. What is null in it is a fault.</summary>
     public IReadOnlyList<T> List<T>(string field, IReadOnlyList<T?>? list, int least, int most, string what)

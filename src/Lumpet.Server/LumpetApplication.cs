@@ -10,6 +10,8 @@ using Lumpet.Server.Orders;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.DemoData;
+using Lumpet.Store.Ingredients;
+using Lumpet.Store.Recipes;
 using Microsoft.Extensions.FileProviders;
 
 namespace Lumpet.Server;
@@ -29,6 +31,7 @@ internal static class LumpetApplication
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<TimeProvider>()));
         builder.Services.AddSingleton<PlanShelf>();
+        builder.Services.AddSingleton<RecipeShelf>();
         builder.Services.AddSingleton<ChangeFeed>();
         builder.Services.AddSingleton<BakeryClock>();
         if (!IsGeneratingContract) builder.Services.AddHostedService<PlanWarmer>();
@@ -71,6 +74,8 @@ internal static class LumpetApplication
         FillingEndpoints.Map(app);
         RecipeEndpoints.Map(app);
         WritingEndpoints.Map(app);
+        DoughWritingEndpoints.Map(app);
+        VersionEndpoints.Map(app);
         IngredientEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }
@@ -78,7 +83,10 @@ internal static class LumpetApplication
     private static Database Open(IConfiguration configuration, TimeProvider time)
     {
         var database = new Database(configuration["Data"] ?? throw new InvalidOperationException("The setting Data names the database file; it is missing."));
-        if (database.Migrate() && configuration.GetValue<bool>("Demo"))
+        var isNew = database.Migrate();
+        IngredientWriter.AddShipped(database);
+        RecipeVersions.KeepThoseInUse(database, time.GetUtcNow());
+        if (isNew && configuration.GetValue<bool>("Demo"))
             DemoBakery.Fill(database, time.LocalTimeZone, time.GetLocalNow().DateTime);
         return database;
     }

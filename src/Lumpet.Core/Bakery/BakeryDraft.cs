@@ -1,3 +1,5 @@
+using Lumpet.Core.Pans;
+
 namespace Lumpet.Core.Bakery;
 
 /// <summary>A bakery as a person describes it; anything may be missing or wrong until <see cref="BakeryReader"/> has read it.</summary>
@@ -13,6 +15,7 @@ namespace Lumpet.Core.Bakery;
 /// <param name="Shifts">When people are there.</param>
 /// <param name="Ovens">The ovens.</param>
 /// <param name="Pans">The pans.</param>
+/// <param name="Cups">Which cup and spoons a recipe means that names no country: "unitedStates", "metric" or "australian".</param>
 public sealed record BakeryDraft(
     string? Name,
     string? Zone,
@@ -25,7 +28,8 @@ public sealed record BakeryDraft(
     double? LargestBatchKg,
     IReadOnlyList<ShiftDraft?>? Shifts,
     IReadOnlyList<OvenDraft?>? Ovens,
-    IReadOnlyList<PanDraft?>? Pans);
+    IReadOnlyList<PanDraft?>? Pans,
+    string? Cups);
 
 /// <summary>A shift as described.</summary>
 /// <param name="Name">The name shown.</param>
@@ -43,13 +47,3 @@ public sealed record ShiftDraft(string? Name, int? DayOffset, string? Start, int
 /// <param name="CoolCPerMin">Degrees it loses in a minute.</param>
 /// <param name="DialOffsetC">What the dial shows beyond the conventional temperature: about -20 for a fan oven.</param>
 public sealed record OvenDraft(string? Name, int? Shelves, int? MinC, int? MaxC, int? HeatCPerMin, int? CoolCPerMin, int? DialOffsetC);
-
-/// <summary>A pan as described.</summary>
-/// <param name="Id">Short name for order lines, "23".</param>
-/// <param name="Name">The name shown.</param>
-/// <param name="TopCm">Inner diameter at the rim.</param>
-/// <param name="BottomCm">Inner diameter of the floor.</param>
-/// <param name="DepthCm">Inner height.</param>
-/// <param name="RimCm">Width of the rim.</param>
-/// <param name="PerTray">Pans on a tray.</param>
-public sealed record PanDraft(string? Id, string? Name, double? TopCm, double? BottomCm, double? DepthCm, double? RimCm, int? PerTray);

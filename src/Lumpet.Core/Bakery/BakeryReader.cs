@@ -2,6 +2,7 @@ using System.Globalization;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
 
 namespace Lumpet.Core.Bakery;
@@ -27,10 +28,11 @@ public static class BakeryReader
         ShiftRecord[] shifts = [.. checks.List("shifts", draft.Shifts, 1, 6, "shifts").Select((shift, at) => Shift(checks, shift, $"shifts[{at}]"))];
         Overlaps(checks, shifts);
         var ovens = Ovens(checks, draft);
-        var pans = Pans(checks, draft);
+        var pans = PanReader.Read(checks, "pans", draft.Pans);
+        var cups = checks.Word("cups", draft.Cups, CupCustom.UnitedStates);
         return checks.Faults.Count > 0 || zone is null
             ? (null, [], checks.Faults)
-            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens), pans, []);
+            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups), pans, []);
     }
 
     /// <summary>A bakery as it would be described.</summary>
@@ -47,14 +49,8 @@ public static class BakeryReader
         [.. bakery.Shifts.Select(shift => new ShiftDraft(
             shift.Name, shift.DayOffset, TimeOnly.MinValue.AddMinutes(shift.StartMinute).ToString("HH:mm", CultureInfo.InvariantCulture), shift.LengthMin))],
         [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC))],
-        [.. pans.Select(pan => new PanDraft(
-            pan.Id,
-            pan.Name,
-            pan.TopDiameter.Centimetres,
-            pan.BottomDiameter.Centimetres,
-            pan.Depth.Centimetres,
-            pan.RimWidth.Centimetres,
-            pan.PerTray))]);
+        [.. pans.Select(PanReader.Write)],
+        FieldChecks.WordOf(bakery.Cups));
 
     /// <summary>A bakery to begin with: one oven, two shifts, one common pan. Its figures are common practice, no source.</summary>
     /// <param name="zone">Id of the time zone to suggest.</param>
@@ -70,7 +66,8 @@ public static class BakeryReader
         10,
         [new ShiftDraft("Afternoon", -1, "12:00", 480), new ShiftDraft("Night", 0, "00:00", 600)],
         [new OvenDraft("Oven", 4, 60, 280, 8, 4, 0)],
-        [new PanDraft("23", "23 cm", 23, 19.5, 3.5, 1, 4)]);
+        [PanReader.Write(Pan.Round("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4))],
+        FieldChecks.WordOf(CupCustom.UnitedStates));
 
     private static TimeZoneInfo? Zone(FieldChecks checks, string? id)
     {
@@ -131,32 +128,5 @@ public static class BakeryReader
         }
 
         return [.. ovens];
-    }
-
-    private static Pan[] Pans(FieldChecks checks, BakeryDraft draft)
-    {
-        var pans = new List<Pan>();
-        foreach (var (pan, at) in checks.List("pans", draft.Pans, 1, 60, "pans").Select((pan, at) => (pan, at)))
-        {
-            var path = $"pans[{at}]";
-            var id = (pan.Id ?? string.Empty).Trim();
-            // An order line ends the pan's name at the next blank.
-            if (id.Length is 0 or > 20 || !id.All(letter => char.IsAsciiLetterOrDigit(letter) || letter is '-' or '.')) checks.Add($"{path}.id", "A pan's short name takes up to 20 letters, digits, hyphens or points: 23, 26-deep.");
-            if (pans.Any(other => other.Id.Equals(id, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.id", $"Two pans are called {id}.");
-            var (top, bottom) = (checks.Number($"{path}.topCm", pan.TopCm, 3, 60, "cm"), checks.Number($"{path}.bottomCm", pan.BottomCm, 3, 60, "cm"));
-            var depth = checks.Number($"{path}.depthCm", pan.DepthCm, 1, 20, "cm");
-            if (bottom > top) checks.Add($"{path}.bottomCm", "The floor is wider than the top.");
-            if (depth > top) checks.Add($"{path}.depthCm", "A pan is not deeper than it is wide.");
-            pans.Add(new Pan(
-                id,
-                checks.Name($"{path}.name", pan.Name, "A pan", 40),
-                Length.FromCentimetres(top),
-                Length.FromCentimetres(bottom),
-                Length.FromCentimetres(depth),
-                Length.FromCentimetres(checks.Number($"{path}.rimCm", pan.RimCm, 0, 5, "cm")),
-                checks.Whole($"{path}.perTray", pan.PerTray, 1, 100, "pans")));
-        }
-
-        return [.. pans];
     }
 }

@@ -1,5 +1,6 @@
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Dough;
+using Lumpet.Core.Measures.Amounts;
 
 namespace Lumpet.Core.Bakery;
 
@@ -13,6 +14,7 @@ namespace Lumpet.Core.Bakery;
 /// <param name="Mixer">Its mixer.</param>
 /// <param name="Shifts">Its shifts.</param>
 /// <param name="Ovens">Its ovens.</param>
+/// <param name="Cups">Which cup and spoons its recipes mean.</param>
 public sealed record BakeryRecord(
     string Name,
     TimeZoneInfo Zone,
@@ -22,7 +24,8 @@ public sealed record BakeryRecord(
     int SpareMin,
     Mixer Mixer,
     IReadOnlyList<ShiftRecord> Shifts,
-    IReadOnlyList<DayOven> Ovens);
+    IReadOnlyList<DayOven> Ovens,
+    CupCustom Cups);
 
 /// <summary>A shift, relative to the day of the pick-ups it works for.</summary>
 /// <param name="Name">The name shown.</param>

@@ -15,7 +15,7 @@ internal sealed class LotWork
         PiesTogether = lot.Trays.Take(Math.Max(1, mostTrays)).Sum();
         var dough = lot.Product.Dough;
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
-        Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin, spareMin, firstMin + dough.MixMinutes + dough.Rest.Least);
+        Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin, spareMin, firstMin + dough.MadeInMinutes + dough.Rest.Least);
         Release = new int[Graph.Nodes.Count];
     }
 

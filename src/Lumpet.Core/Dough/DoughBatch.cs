@@ -25,7 +25,7 @@ public sealed record DoughBatch(
     int MixStartMin)
 {
     /// <summary>When mixing and dividing are done and the dough goes into the cold.</summary>
-    public int MixEndMin => MixStartMin + Dough.MixMinutes;
+    public int MixEndMin => MixStartMin + Dough.MadeInMinutes;
 
     /// <summary>The sum of its discs.</summary>
     public Mass InDiscs => Mass.FromGrams(Discs.Sum(disc => disc.Disc.Grams * disc.Count));

@@ -21,7 +21,7 @@ internal static class Mixing
         var mixerFreeUntil = int.MaxValue;
         foreach (var batch in batches.OrderByDescending(batch => batch.NeededMin).ThenByDescending(batch => batch.Number))
         {
-            var length = batch.Dough.MixMinutes;
+            var length = batch.Dough.MadeInMinutes;
             var endBy = Math.Min(mixerFreeUntil, batch.NeededMin - (aim ? batch.Dough.Rest.Aim : batch.Dough.Rest.Least));
             var found = latestStart(length, endBy);
             var start = found ?? endBy - length;

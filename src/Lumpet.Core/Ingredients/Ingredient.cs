@@ -5,4 +5,8 @@ namespace Lumpet.Core.Ingredients;
 /// <param name="Name">The name shown, for example "Pears, firm".</param>
 /// <param name="Allergens">Major allergens it carries, in plain words ("wheat", "milk"); may be empty.</param>
 /// <param name="AllergensStated">Whether someone has said which it carries; until then an empty list means "not known".</param>
-public sealed record Ingredient(string Id, string Name, IReadOnlyList<string> Allergens, bool AllergensStated = true);
+public sealed record Ingredient(string Id, string Name, IReadOnlyList<string> Allergens, bool AllergensStated = true)
+{
+    /// <summary>What else is known of it.</summary>
+    public IngredientFacts Facts { get; init; } = IngredientFacts.None;
+}

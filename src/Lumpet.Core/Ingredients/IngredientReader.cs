@@ -2,11 +2,46 @@ using Lumpet.Core.Measures;
 
 namespace Lumpet.Core.Ingredients;
 
-/// <summary>What is stated of an ingredient; anything may be missing or wrong until <see cref="IngredientReader"/> has read it.</summary>
+/// <summary>What a person states of an ingredient; a figure that is left out leaves the one that ships in force.</summary>
 /// <param name="Name">Its name.</param>
-/// <param name="Allergens">Allergens it carries; an empty list states that it carries none, null that nobody has said yet.</param>
-/// <param name="Price">A new price; null leaves it as it is.</param>
-public sealed record IngredientDraft(string? Name, IReadOnlyList<string?>? Allergens, PriceDraft? Price);
+/// <param name="Allergens">What it carries; null while nobody has said.</param>
+/// <param name="MayContain">What it may carry in traces.</param>
+/// <param name="OtherNames">Other words for it, separated by commas.</param>
+/// <param name="Role">What it does in a formula, one of the names of <see cref="IngredientRole"/>; null for the role that ships.</param>
+/// <param name="GramsPerMl">Its density.</param>
+/// <param name="DensitySource">Where that figure comes from.</param>
+/// <param name="Pieces">Weights of one.</param>
+/// <param name="Yields">What preparing it leaves.</param>
+/// <param name="AlcoholPercent">Alcohol by volume.</param>
+/// <param name="UnsafeRaw">Whether it is not to be tasted raw.</param>
+/// <param name="WeighedTo">Grams to which it is weighed; null for what the scale shows.</param>
+/// <param name="Price">A new price; null leaves the prices as they are.</param>
+public sealed record IngredientDraft(
+    string? Name,
+    IReadOnlyList<string?>? Allergens,
+    IReadOnlyList<string?>? MayContain,
+    string? OtherNames,
+    string? Role,
+    double? GramsPerMl,
+    string? DensitySource,
+    IReadOnlyList<PieceDraft?>? Pieces,
+    IReadOnlyList<YieldDraft?>? Yields,
+    double? AlcoholPercent,
+    bool? UnsafeRaw,
+    double? WeighedTo,
+    PriceDraft? Price);
+
+/// <summary>A weight of one as stated.</summary>
+/// <param name="Piece">"one", "stick", "tin", "pod".</param>
+/// <param name="Grams">What it weighs.</param>
+/// <param name="Source">Where the figure comes from.</param>
+public sealed record PieceDraft(string? Piece, double? Grams, string? Source);
+
+/// <summary>A yield as stated.</summary>
+/// <param name="Preparation">"pared and cored".</param>
+/// <param name="Percent">What is left, in percent.</param>
+/// <param name="Source">Where the figure comes from.</param>
+public sealed record YieldDraft(string? Preparation, double? Percent, string? Source);
 
 /// <summary>A price as stated.</summary>
 /// <param name="Supplier">From whom.</param>
@@ -18,22 +53,85 @@ public sealed record PriceDraft(string? Supplier, decimal? PackAmount, string? P
 /// <summary>Reads what is stated of an ingredient.</summary>
 public static class IngredientReader
 {
+    private const int MostFigures = 12;
+
+    // Puffed grain weighs about 0.05 g/ml, syrup 1.45; what lies outside is a slip.
+    private const double LeastDensity = 0.02;
+    private const double MostDensity = 3;
+
     /// <summary>Reads a draft.</summary>
     /// <param name="id">Id of the ingredient.</param>
     /// <param name="draft">What was stated.</param>
     /// <param name="currency">The bakery's currency.</param>
     /// <param name="today">First day of a new price.</param>
-    /// <returns>The ingredient and its new price, or what is wrong.</returns>
+    /// <returns>The ingredient with the bakery's own facts, and its new price; or what is wrong.</returns>
     public static (Ingredient? Ingredient, Price? Price, IReadOnlyList<FieldFault> Faults) Read(string id, IngredientDraft draft, string currency, DateOnly today)
     {
         var checks = new FieldChecks();
         var name = checks.Name("name", draft.Name, "An ingredient");
-        foreach (var unknown in (draft.Allergens ?? []).Where(allergen => allergen is null || !MajorAllergens.All.Contains(allergen)).Take(5))
-            checks.Add("allergens", $"\"{unknown}\" is none of {string.Join(", ", MajorAllergens.All)}.");
+        var allergens = Allergens(checks, "allergens", draft.Allergens);
+        var facts = Facts(checks, draft);
         var price = draft.Price is { } stated ? Price(checks, id, stated, currency, today) : null;
         return checks.Faults.Count > 0
             ? (null, null, checks.Faults)
-            : (new Ingredient(id, name, [.. (draft.Allergens ?? []).OfType<string>().Distinct()], draft.Allergens is not null), price, []);
+            : (new Ingredient(id, name, allergens, draft.Allergens is not null) { Facts = facts }, price, []);
+    }
+
+    /// <summary>What a bakery has set itself, as it would be stated again; without a price.</summary>
+    /// <param name="own">The ingredient with the bakery's own facts.</param>
+    public static IngredientDraft Write(Ingredient own) => new(
+        own.Name,
+        own.AllergensStated ? own.Allergens : null,
+        own.Facts.MayContain,
+        string.Join(", ", own.Facts.OtherNames),
+        own.Facts.Role == IngredientRole.Other ? null : own.Facts.Role.ToString(),
+        own.Facts.Density?.Value.GramsPerMillilitre,
+        own.Facts.Density?.Source,
+        [.. own.Facts.Pieces.Select(piece => new PieceDraft(piece.Piece, piece.Weight.Grams, piece.Source))],
+        [.. own.Facts.Yields.Select(yield => new YieldDraft(yield.Preparation, Math.Round(yield.Yield.Share * 100, 6), yield.Source))],
+        own.Facts.AlcoholPercent > 0 ? own.Facts.AlcoholPercent : null,
+        own.Facts.UnsafeRaw ? true : null,
+        own.Facts.WeighedTo,
+        null);
+
+    private static IngredientFacts Facts(FieldChecks checks, IngredientDraft draft)
+    {
+        var role = IngredientRole.Other;
+        if (!string.IsNullOrEmpty(draft.Role) && (!draft.Role.All(char.IsAsciiLetter) || !Enum.TryParse(draft.Role, ignoreCase: true, out role)))
+            checks.Add("role", $"What it does is one of {string.Join(", ", Enum.GetNames<IngredientRole>())}.");
+        return new IngredientFacts
+        {
+            Role = role,
+            OtherNames = [.. checks.Words("otherNames", draft.OtherNames).Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)],
+            Density = draft.GramsPerMl is null ? null
+                : new DensityFigure(
+                    Density.FromGramsPerMillilitre(checks.Number("gramsPerMl", draft.GramsPerMl, LeastDensity, MostDensity, "g/ml")), Source(checks, "densitySource", draft.DensitySource)),
+            Pieces = [.. checks.List("pieces", draft.Pieces, 0, MostFigures, "weights of one").Select((piece, at) => new PieceWeight(
+                checks.Name($"pieces[{at}].piece", piece.Piece, "What is counted", 30).ToLowerInvariant(),
+                Mass.FromGrams(checks.Number($"pieces[{at}].grams", piece.Grams, 0.01, 50_000, "g")),
+                Source(checks, $"pieces[{at}].source", piece.Source)))],
+            Yields = [.. checks.List("yields", draft.Yields, 0, MostFigures, "yields").Select((yield, at) => new PreparationYield(
+                checks.Name($"yields[{at}].preparation", yield.Preparation, "A preparation"),
+                Yield.FromShare(checks.Number($"yields[{at}].percent", yield.Percent, 1, 100, "%") / 100),
+                Source(checks, $"yields[{at}].source", yield.Source)))],
+            MayContain = Allergens(checks, "mayContain", draft.MayContain),
+            AlcoholPercent = draft.AlcoholPercent is null ? 0 : checks.Number("alcoholPercent", draft.AlcoholPercent, 0, 96, "%"),
+            UnsafeRaw = draft.UnsafeRaw ?? false,
+            WeighedTo = draft.WeighedTo is null ? null : checks.Number("weighedTo", draft.WeighedTo, 0.01, 1000, "g"),
+        };
+    }
+
+    private static string Source(FieldChecks checks, string field, string? source)
+    {
+        var words = checks.Words(field, source, 160);
+        return words.Length == 0 ? "set by this bakery" : words;
+    }
+
+    private static string[] Allergens(FieldChecks checks, string field, IReadOnlyList<string?>? stated)
+    {
+        foreach (var unknown in (stated ?? []).Where(allergen => allergen is null || !MajorAllergens.All.Contains(allergen)).Take(5))
+            checks.Add(field, $"\"{unknown}\" is none of {string.Join(", ", MajorAllergens.All)}.");
+        return [.. (stated ?? []).OfType<string>().Distinct()];
     }
 
     private static Price Price(FieldChecks checks, string id, PriceDraft stated, string currency, DateOnly today)

@@ -1,8 +1,8 @@
 namespace Lumpet.Core.Ingredients;
 
 /// <summary>
-/// The fourteen allergens that EU Regulation 1169/2011, Annex II, asks to be named (from memory); the nine of the US are
-/// among them. Local codes decide what a label must say.
+/// The fourteen allergens that EU Regulation 1169/2011, Annex II, asks to be named, and the nine of the US (FALCPA 2004,
+/// FASTER Act 2021), both from memory. Local codes decide what a label must say.
 /// </summary>
 public static class MajorAllergens
 {
@@ -12,4 +12,7 @@ public static class MajorAllergens
         "wheat", "gluten (oats)", "gluten (rye, barley)", "crustaceans", "egg", "fish", "peanut", "soy", "milk", "nuts", "celery", "mustard", "sesame",
         "sulphites", "lupin", "molluscs",
     ];
+
+    /// <summary>Those among them that US law names.</summary>
+    public static IReadOnlyList<string> UnitedStates { get; } = ["milk", "egg", "fish", "crustaceans", "nuts", "wheat", "peanut", "soy", "sesame"];
 }

@@ -20,4 +20,13 @@ public readonly record struct Area
     /// <summary>The volume of a sheet of this area and thickness.</summary>
     public static Volume operator *(Area area, Length thickness) =>
         Volume.FromMillilitres(area.SquareCentimetres * thickness.Centimetres);
+
+    /// <summary>The sum of two areas.</summary>
+    public static Area operator +(Area left, Area right) => FromSquareCentimetres(left.SquareCentimetres + right.SquareCentimetres);
+
+    /// <summary>So many times an area.</summary>
+    public static Area operator *(Area area, double times) => FromSquareCentimetres(area.SquareCentimetres * times);
+
+    /// <summary>How many times the right area goes into the left one.</summary>
+    public static double operator /(Area left, Area right) => left.SquareCentimetres / right.SquareCentimetres;
 }

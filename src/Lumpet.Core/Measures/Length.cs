@@ -33,6 +33,9 @@ public readonly record struct Length : IComparable<Length>
     /// <summary>A length scaled by a factor.</summary>
     public static Length operator *(Length length, double factor) => FromCentimetres(length.Centimetres * factor);
 
+    /// <summary>The area of a strip of this length and width.</summary>
+    public static Area operator *(Length length, Length width) => Area.FromSquareCentimetres(length.Centimetres * width.Centimetres);
+
     /// <summary>How many times the right length goes into the left one.</summary>
     public static double operator /(Length left, Length right) => left.Centimetres / right.Centimetres;
 

@@ -6,6 +6,12 @@ public static class ScaleReading
     // Below this the bakery reaches for the fine scale (common practice, no source).
     private const double FineBelowGrams = 20;
 
+    /// <summary>A mass as it is weighed, in grams, to the step that the bakery weighs this ingredient to.</summary>
+    /// <param name="mass">The exact mass.</param>
+    /// <param name="step">Grams, above 0: 5, 0.5; null for what the scale shows.</param>
+    public static double GramsOf(Mass mass, double? step) =>
+        step is > 0 and { } grams ? Math.Round(Math.Round(mass.Grams / grams, MidpointRounding.AwayFromZero) * grams, 6) : GramsOf(mass);
+
     /// <summary>A mass as it is weighed, in grams.</summary>
     public static double GramsOf(Mass mass) =>
         mass.Grams < FineBelowGrams

@@ -3,50 +3,45 @@ using Lumpet.Core.Measures;
 namespace Lumpet.Core.Pans;
 
 /// <summary>The room inside a pan once it is lined with dough.</summary>
-/// <param name="TopDiameter">Diameter between the dough walls, level with the pan's rim.</param>
-/// <param name="BottomDiameter">Diameter between the dough walls, on the dough floor.</param>
+/// <param name="Top">Outline between the dough walls, level with the pan's rim.</param>
+/// <param name="Bottom">Outline between the dough walls, on the dough floor.</param>
 /// <param name="Depth">From the dough floor to the level of the rim.</param>
-public sealed record LinedPan(Length TopDiameter, Length BottomDiameter, Length Depth)
+public sealed record LinedPan(Outline Top, Outline Bottom, Length Depth)
 {
-    /// <summary>Volume up to the level of the rim.</summary>
-    public Volume LevelVolume => Frustum.Volume(TopDiameter, BottomDiameter, Depth);
+    // A mound on a circle is a paraboloid: half of base area times height. On a rectangle it is a parabola both ways,
+    // h (1 - (2x/l)^2) (1 - (2y/w)^2), whose mean height is 2/3 times 2/3 (calculus).
+    private double MoundShare => Top.IsRound ? 1 / 2.0 : 4 / 9.0;
 
-    /// <summary>
-    /// How high a volume stands: level below the rim while it fits, else level with the rim and mounded above it.
-    /// The mound is a paraboloid on the top circle: volume is half of base area times height.
-    /// </summary>
+    /// <summary>Volume up to the level of the rim.</summary>
+    public Volume LevelVolume => Outline.VolumeBetween(Top, Bottom, Depth);
+
+    /// <summary>How high a volume stands: level below the rim while it fits, else level with the rim and mounded above it.</summary>
     /// <param name="filling">The volume of filling, as it packs; at least 0.</param>
     public FillLevel LevelOf(Volume filling)
     {
         var surplus = filling.Millilitres - LevelVolume.Millilitres;
         if (surplus >= 0)
-        {
-            var mound = 2 * surplus / Area.OfCircle(TopDiameter).SquareCentimetres;
-            return new FillLevel(Depth, Length.FromCentimetres(mound));
-        }
+            return new FillLevel(Depth, Length.FromCentimetres(surplus / MoundShare / Top.Area.SquareCentimetres));
 
         // Volume grows with height; halving finds the height to far below a hair's breadth.
-        var (low, high) = (0.0, Depth.Centimetres);
+        var (low, high) = (0.0, 1.0);
         for (var step = 0; step < 60; step++)
         {
             var middle = (low + high) / 2;
-            if (VolumeTo(middle) < filling.Millilitres) low = middle;
+            if (VolumeTo(middle).Millilitres < filling.Millilitres) low = middle;
             else high = middle;
         }
 
-        return new FillLevel(Length.FromCentimetres(low), Length.Zero);
+        return new FillLevel(Depth * low, Length.Zero);
     }
 
-    /// <summary>Volume of a mound of this height on the top circle.</summary>
-    public Volume MoundVolume(Length height) =>
-        Volume.FromMillilitres(Area.OfCircle(TopDiameter).SquareCentimetres * height.Centimetres / 2);
+    /// <summary>Volume of a mound of this height on the top.</summary>
+    public Volume MoundVolume(Length height) => Top.Area * height * MoundShare;
 
-    private double VolumeTo(double height)
-    {
-        var share = height / Depth.Centimetres;
-        var diameter = BottomDiameter + ((TopDiameter - BottomDiameter) * share);
-        return Frustum.Volume(diameter, BottomDiameter, Length.FromCentimetres(height)).Millilitres;
-    }
+    /// <summary>The outline at the level of a filling.</summary>
+    public Outline At(Length height) => Bottom.Between(Top, height / Depth);
+
+    private Volume VolumeTo(double share) => Outline.VolumeBetween(Bottom.Between(Top, share), Bottom, Depth * share);
 }
 
 /// <summary>How high a filling stands in a lined pan.</summary>

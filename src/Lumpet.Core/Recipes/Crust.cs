@@ -11,16 +11,44 @@ public enum Top
     /// <summary>A full lid.</summary>
     Lid,
 
-    /// <summary>Strips both ways.</summary>
+    /// <summary>Strips both ways; open or dense by the gaps between them.</summary>
     Lattice,
+
+    /// <summary>Cut-outs laid on the filling.</summary>
+    CutOuts,
+
+    /// <summary>Crumble, strewn.</summary>
+    Crumble,
+
+    /// <summary>Meringue, sealed to the rim.</summary>
+    Meringue,
+
+    /// <summary>The base's own edge, folded over the filling.</summary>
+    Fold,
+}
+
+/// <summary>How the base is laid into its pan.</summary>
+public enum Lining
+{
+    /// <summary>One round over floor and wall.</summary>
+    OnePiece,
+
+    /// <summary>A floor cut with the pan's own base, and strips along the wall.</summary>
+    FloorAndStrips,
+
+    /// <summary>Pressed in by hand: no trim.</summary>
+    Pressed,
+
+    /// <summary>Small rounds cut side by side from a sheet.</summary>
+    SmallRounds,
 }
 
 /// <summary>How the dough of a product is cut.</summary>
 /// <param name="Top">What lies on the filling.</param>
 /// <param name="Thickness">To which the dough is rolled; commonly 2 to 5 mm.</param>
-/// <param name="BaseOverhang">What the base hangs over the outer edge of the rim, on one side.</param>
+/// <param name="BaseOverhang">What the base hangs over the outer edge of the rim, on one side; of a free-form pie the fold.</param>
 /// <param name="TopOverhang">What lid or strips hang over the outer edge of the rim, on one side.</param>
-/// <param name="TrimShare">Share of a disc that is trimmed off its piece, from 0 to under 1.</param>
+/// <param name="TrimShare">Share of a disc that is trimmed off its piece, from 0 to under 1; small rounds are reckoned from their sheet instead.</param>
 /// <param name="StripWidth">Width of a lattice strip; used with a lattice only.</param>
 /// <param name="StripGap">Gap between lattice strips; used with a lattice only.</param>
 public sealed record Crust(
@@ -30,4 +58,17 @@ public sealed record Crust(
     Length TopOverhang,
     double TrimShare,
     Length StripWidth,
-    Length StripGap);
+    Length StripGap)
+{
+    /// <summary>How the base is laid in.</summary>
+    public Lining Lining { get; init; }
+
+    /// <summary>Across each cut-out; used with cut-outs only.</summary>
+    public Length CutOutDiameter { get; init; }
+
+    /// <summary>Cut-outs on a pie in the reference pan; other pans take as many as their top is larger. Used with cut-outs only.</summary>
+    public int CutOuts { get; init; }
+
+    /// <summary>How often the scraps of small rounds are rolled again, 0 to 2: more makes them tough.</summary>
+    public int Rerolls { get; init; }
+}

@@ -25,6 +25,12 @@ public sealed record DoughFormula(
     string ReadyWhen,
     string Caution)
 {
+    /// <summary>How it is made and kept.</summary>
+    public DoughMethod Method { get; init; } = DoughMethod.Flaky;
+
+    /// <summary>Minutes from the first flour to the divided discs: mixing, and a rest in the cold after every turn.</summary>
+    public int MadeInMinutes => MixMinutes + (Method.Turns * Method.TurnRestMinutes);
+
     /// <summary>The sum of the written amounts.</summary>
     public Mass Written => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams));
 

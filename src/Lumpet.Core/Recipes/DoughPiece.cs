@@ -1,18 +1,35 @@
 using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
 
 namespace Lumpet.Core.Recipes;
 
 /// <summary>The dough for one part of one pie.</summary>
-/// <param name="Name">"base", "lid" or "lattice".</param>
-/// <param name="Diameter">Of the round, or of the circle that the strips span.</param>
-/// <param name="Strips">Lengths of the strips of a lattice, both ways; empty for a round.</param>
+/// <param name="Name">"base", "floor", "wall strips", "lid", "lattice" or "cut-outs".</param>
+/// <param name="Outline">Of the piece, or of what its strips span.</param>
+/// <param name="Count">How many of it a pie takes; 1 but for cut-outs and strips of one length.</param>
+/// <param name="Strips">Its strips; empty for a round.</param>
 /// <param name="StripWidth">Width of each strip; 0 for a round.</param>
-/// <param name="Area">Area of the piece, strips added up.</param>
+/// <param name="Area">Area of the piece, everything added up.</param>
 /// <param name="Mass">What lies on the pie before the rim is crimped: area times thickness times density.</param>
 /// <param name="Disc">What is portioned for it: piece / (1 - trim share).</param>
 public sealed record DoughPiece(
-    string Name, Length Diameter, IReadOnlyList<Length> Strips, Length StripWidth, Area Area, Mass Mass, Mass Disc)
+    string Name, Outline Outline, int Count, Strips Strips, Length StripWidth, Area Area, Mass Mass, Mass Disc)
 {
     /// <summary>What comes back when the piece is cut from its disc.</summary>
     public Mass Trim => Disc - Mass;
+
+    /// <summary>Across the piece, at its narrower side.</summary>
+    public Length Diameter => Outline.Width;
+}
+
+/// <summary>Strips of dough, by the way they run.</summary>
+/// <param name="Upright">Lengths of those that cross the pan's width, from left to right.</param>
+/// <param name="Across">Lengths of those that run along the pan's length, from top to bottom.</param>
+public sealed record Strips(IReadOnlyList<Length> Upright, IReadOnlyList<Length> Across)
+{
+    /// <summary>No strips.</summary>
+    public static Strips None { get; } = new([], []);
+
+    /// <summary>All of them.</summary>
+    public IEnumerable<Length> All => Upright.Concat(Across);
 }

@@ -6,32 +6,30 @@ namespace Lumpet.Core.Recipes;
 /// <summary>Sizes the dough of one pie from its pan.</summary>
 public static class DoughPieces
 {
-    /// <summary>
-    /// The pieces of one pie: the base, then lid or lattice.
-    /// The base covers floor, both walls, rim and overhang; a lid follows the mound from rim to rim.
-    /// </summary>
-    /// <param name="crust">How it is cut.</param>
-    /// <param name="density">Of the dough.</param>
+    /// <summary>The pieces of one pie: what lines the pan, then what lies on the filling.</summary>
+    /// <param name="product">Whose crust is cut; its reference pan sets how much of the top its cut-outs cover.</param>
     /// <param name="pan">The pan it is cut for.</param>
     /// <param name="mound">Height of the filling above the rim; at least 0.</param>
-    public static IReadOnlyList<DoughPiece> For(Crust crust, Density density, Pan pan, Length mound)
+    public static IReadOnlyList<DoughPiece> For(Product product, Pan pan, Length mound)
     {
-        var basePiece = Round("base", BaseDiameter(crust, pan), crust, density);
-        return crust.Top switch
-        {
-            Top.Lid => [basePiece, Round("lid", LidDiameter(crust, pan, mound), crust, density)],
-            Top.Lattice => [basePiece, Lattice(crust, density, pan)],
-            _ => [basePiece],
-        };
+        var cut = new Cutting(product.Crust, product.Dough.Density);
+        return [.. Base(cut, pan), .. Top(cut, product, pan, mound)];
     }
 
-    /// <summary>Floor, up both walls, over the rim, plus the overhang on both sides.</summary>
-    public static Length BaseDiameter(Crust crust, Pan pan) =>
-        pan.BottomDiameter + (pan.SlantHeight * 2) + ((pan.RimWidth + crust.BaseOverhang) * 2);
+    /// <summary>Floor, up both walls, over the rim, plus the overhang on both sides; of a free-form pie its floor and the fold.</summary>
+    public static Outline BaseOutline(Crust crust, Pan pan)
+    {
+        if (pan.IsFreeForm) return pan.Bottom.Widened(crust.BaseOverhang);
+        var beyond = pan.RimWidth + crust.BaseOverhang;
+        return pan.Bottom.Widened(pan.SlantHeight + beyond, pan.SideSlantHeight + beyond);
+    }
 
     /// <summary>The way over the mound, plus rim and overhang on both sides.</summary>
-    public static Length LidDiameter(Crust crust, Pan pan, Length mound) =>
-        ParabolaArc(pan.TopDiameter, mound) + ((pan.RimWidth + crust.TopOverhang) * 2);
+    public static Outline LidOutline(Crust crust, Pan pan, Length mound)
+    {
+        var over = pan.Top with { Length = ParabolaArc(pan.Top.Length, mound), Width = ParabolaArc(pan.Top.Width, mound) };
+        return over.Widened(pan.RimWidth + crust.TopOverhang);
+    }
 
     /// <summary>
     /// Length of a parabola over a chord: with u = 4 height / chord,
@@ -44,33 +42,90 @@ public static class DoughPieces
         return chord * ((Math.Sqrt(1 + (u * u)) + (Math.Asinh(u) / u)) / 2);
     }
 
-    private static DoughPiece Round(string name, Length diameter, Crust crust, Density density) =>
-        Piece(name, diameter, [], Length.Zero, Area.OfCircle(diameter), crust, density);
+    private static IEnumerable<DoughPiece> Base(Cutting cut, Pan pan)
+    {
+        switch (pan.IsFreeForm ? Lining.OnePiece : cut.Crust.Lining)
+        {
+            case Lining.FloorAndStrips:
+                yield return cut.Flat("floor", pan.Bottom);
+                yield return WallStrips(cut, pan);
+                break;
+            case Lining.Pressed:
+                // Pressed to an even thickness over floor and wall: no sheet, no trim.
+                yield return cut.Piece("base", pan.Bottom, 1, Strips.None, Length.Zero, pan.Bottom.Area + pan.WallArea, trimShare: 0);
+                break;
+            case Lining.SmallRounds:
+                var round = BaseOutline(cut.Crust, pan);
+                yield return cut.Piece("base", round, 1, Strips.None, Length.Zero, round.Area, SheetLayout.Of(round, cut.Crust.Rerolls).TrimShare);
+                break;
+            default:
+                yield return cut.Flat("base", BaseOutline(cut.Crust, pan));
+                break;
+        }
+    }
+
+    /// <summary>Strips along the wall, as high as the wall and the overhang, with ends that lap by a centimetre.</summary>
+    private static DoughPiece WallStrips(Cutting cut, Pan pan)
+    {
+        var height = pan.SlantHeight + cut.Crust.BaseOverhang;
+        var round = pan.Bottom.Between(pan.Top, 0.5).Perimeter + Length.FromCentimetres(1);
+        // A strip longer than a sheet is cut in equal parts.
+        var count = (int)Math.Ceiling(round.Centimetres / LongestStripCm);
+        var each = Length.FromCentimetres(round.Centimetres / count);
+        return cut.Piece("wall strips", pan.Top, count, new Strips([], [.. Enumerable.Repeat(each, count)]), height, round * height, cut.Crust.TrimShare);
+    }
+
+    private static double LongestStripCm => SheetLayout.Sheet.Length.Centimetres;
+
+    private static IEnumerable<DoughPiece> Top(Cutting cut, Product product, Pan pan, Length mound) => cut.Crust.Top switch
+    {
+        Recipes.Top.Lid => [cut.Flat("lid", LidOutline(cut.Crust, pan, mound))],
+        Recipes.Top.Lattice => [Lattice(cut, pan)],
+        Recipes.Top.CutOuts => [CutOuts(cut, product, pan)],
+        _ => [],
+    };
+
+    /// <summary>As many cut-outs as cover the same share of the top as in the reference pan; at least one.</summary>
+    private static DoughPiece CutOuts(Cutting cut, Product product, Pan pan)
+    {
+        var count = Math.Max(1, (int)Math.Round(cut.Crust.CutOuts * (pan.Top.Area / product.ReferencePan.Top.Area), MidpointRounding.AwayFromZero));
+        var one = Outline.Circle(cut.Crust.CutOutDiameter);
+        return cut.Piece("cut-outs", one, count, Strips.None, Length.Zero, one.Area * count, cut.Crust.TrimShare);
+    }
 
     /// <summary>
     /// As many strips as fit side by side across the rim's outer edge, set symmetrically, both ways; each as long as
-    /// the circle is where it lies, plus the overhang at both ends.
+    /// the pan is where it lies, plus the overhang at both ends.
     /// </summary>
-    private static DoughPiece Lattice(Crust crust, Density density, Pan pan)
+    private static DoughPiece Lattice(Cutting cut, Pan pan)
     {
-        var span = (pan.TopDiameter + (pan.RimWidth * 2)).Centimetres;
-        var pitch = (crust.StripWidth + crust.StripGap).Centimetres;
-        var each = (int)Math.Floor((span + crust.StripGap.Centimetres) / pitch);
-        var oneWay = Enumerable.Range(0, each).Select(index =>
-        {
-            var fromMiddle = (index - ((each - 1) / 2.0)) * pitch;
-            var chord = 2 * Math.Sqrt(Math.Max(0, (span * span / 4) - (fromMiddle * fromMiddle)));
-            return Length.FromCentimetres(chord) + (crust.TopOverhang * 2);
-        }).ToArray();
-        var strips = oneWay.Concat(oneWay).ToArray();
-        var area = Area.FromSquareCentimetres(strips.Sum(strip => strip.Centimetres) * crust.StripWidth.Centimetres);
-        return Piece("lattice", Length.FromCentimetres(span), strips, crust.StripWidth, area, crust, density);
+        var span = pan.Footprint;
+        var strips = new Strips(OneWay(cut.Crust, span.Length, span.Width, span.IsRound), OneWay(cut.Crust, span.Width, span.Length, span.IsRound));
+        var area = Area.FromSquareCentimetres(strips.All.Sum(strip => strip.Centimetres) * cut.Crust.StripWidth.Centimetres);
+        return cut.Piece("lattice", span, 1, strips, cut.Crust.StripWidth, area, cut.Crust.TrimShare);
     }
 
-    private static DoughPiece Piece(
-        string name, Length diameter, IReadOnlyList<Length> strips, Length width, Area area, Crust crust, Density density)
+    private static Length[] OneWay(Crust crust, Length side, Length reach, bool isRound)
     {
-        var mass = area * crust.Thickness * density;
-        return new DoughPiece(name, diameter, strips, width, area, mass, mass / (1 - crust.TrimShare));
+        var span = side.Centimetres;
+        var pitch = (crust.StripWidth + crust.StripGap).Centimetres;
+        var each = (int)Math.Floor((span + crust.StripGap.Centimetres) / pitch);
+        return [.. Enumerable.Range(0, each).Select(index =>
+        {
+            var fromMiddle = (index - ((each - 1) / 2.0)) * pitch;
+            var chord = isRound ? Length.FromCentimetres(2 * Math.Sqrt(Math.Max(0, (span * span / 4) - (fromMiddle * fromMiddle)))) : reach;
+            return chord + (crust.TopOverhang * 2);
+        })];
+    }
+
+    private sealed record Cutting(Crust Crust, Density Density)
+    {
+        public DoughPiece Flat(string name, Outline outline) => Piece(name, outline, 1, Strips.None, Length.Zero, outline.Area, Crust.TrimShare);
+
+        public DoughPiece Piece(string name, Outline outline, int count, Strips strips, Length width, Area area, double trimShare)
+        {
+            var mass = area * Crust.Thickness * Density;
+            return new DoughPiece(name, outline, count, strips, width, area, mass, mass / (1 - trimShare));
+        }
     }
 }

@@ -6,7 +6,7 @@ namespace Lumpet.Core.Recipes;
 /// <summary>
 /// How the filling of one pan follows from that of the reference pan. The written amount says how full the reference
 /// pan is: the share of the lined pan it fills and the mound above it. Other pans keep that share, and a mound whose
-/// height goes with the pan's diameter.
+/// height goes with the pan's diameter, or its shorter side.
 /// </summary>
 /// <param name="LevelShare">Share of the lined pan that is filled below the rim, from 0 to 1.</param>
 /// <param name="Written">Room the written amount takes in the reference pan.</param>
@@ -24,12 +24,12 @@ public sealed record FillingScale(
     public static FillingScale For(Product product, Pan pan)
     {
         var reference = product.ReferencePan.Lined(product.Crust.Thickness);
-        var written = product.Filling.Written / product.Filling.PackedDensity;
+        var written = product.Filling.InPan / product.Filling.PackedDensity;
         var mound = reference.LevelOf(written).Mound;
         var levelShare = Math.Min(1, written / reference.LevelVolume);
 
         var lined = pan.Lined(product.Crust.Thickness);
-        var likeness = lined.TopDiameter / reference.TopDiameter;
+        var likeness = lined.Top.Width / reference.Top.Width;
         var room = (lined.LevelVolume * levelShare) + lined.MoundVolume(mound * likeness);
         return new FillingScale(
             levelShare, written, room, lined, lined.LevelOf(room), product.Filling.BakeChange * likeness);

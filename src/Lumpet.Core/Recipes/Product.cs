@@ -34,18 +34,37 @@ public sealed record Product(
     ProcessNetwork Process,
     int OldestAtPickUp)
 {
+    /// <summary>How its base is kept crisp.</summary>
+    public BaseTreatment BaseTreatment { get; init; }
+
+    /// <summary>How it cools.</summary>
+    public CoolingClass Cooling { get; init; }
+
+    /// <summary>Crumble, meringue, cream and the like, for the reference pan; scaled by the area of the top.</summary>
+    public IReadOnlyList<RecipeLine> Topping { get; init; } = [];
+
+    /// <summary>Every line of dough, filling, topping and finish.</summary>
+    public IEnumerable<RecipeLine> AllLines => Dough.Lines.Concat(Filling.Lines).Concat(Topping).Concat(Finish);
+
     /// <summary>The size in this pan, or null where the product is not made in it.</summary>
     public ProductSize? SizeIn(string panId) => Sizes.FirstOrDefault(size => size.Pan.Id == panId);
 
     /// <summary>Ingredients of which nobody has said yet what allergens they carry; their names, each once.</summary>
     public IReadOnlyList<string> WithoutStatedAllergens =>
-        [.. Dough.Lines.Concat(Filling.Lines).Concat(Finish)
+        [.. AllLines
             .Where(line => !line.Ingredient.AllergensStated).Select(line => line.Ingredient.Name).Distinct().Order(StringComparer.Ordinal)];
 
     /// <summary>Every allergen of every line, each once, in alphabetical order.</summary>
     public IReadOnlyList<string> Allergens =>
-        [.. Dough.Lines.Concat(Filling.Lines).Concat(Finish)
+        [.. AllLines
             .SelectMany(line => line.Ingredient.Allergens).Distinct().Order(StringComparer.Ordinal)];
+
+    /// <summary>What it may carry in traces beyond those, as its suppliers say.</summary>
+    public IReadOnlyList<string> MayContain =>
+        [.. AllLines.SelectMany(line => line.Ingredient.Facts.MayContain).Distinct().Except(Allergens).Order(StringComparer.Ordinal)];
+
+    /// <summary>Names of its ingredients that carry alcohol.</summary>
+    public IReadOnlyList<string> Alcohol => [.. AllLines.Where(line => line.Ingredient.Facts.AlcoholPercent > 0).Select(line => line.Ingredient.Name).Distinct()];
 }
 
 /// <summary>A product in one pan.</summary>

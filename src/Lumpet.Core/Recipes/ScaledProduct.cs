@@ -9,7 +9,7 @@ namespace Lumpet.Core.Recipes;
 /// <param name="Count">To how many pies.</param>
 /// <param name="FillingScale">How the filling came by its factor.</param>
 /// <param name="Filling">Lines of the filling.</param>
-/// <param name="FillingPerPie">Filling of one pie.</param>
+/// <param name="FillingPerPie">What goes into one pie, what stays in the pot taken off.</param>
 /// <param name="Pieces">Dough pieces of one pie.</param>
 /// <param name="DoughPerPie">Discs of one pie, trim included.</param>
 /// <param name="DoughFactor">Dough of this pan over dough of the reference pan.</param>
@@ -28,7 +28,11 @@ public sealed record ScaledProduct(
     double DoughFactor,
     IReadOnlyList<ScaledLine> Dough,
     double FinishFactor,
-    IReadOnlyList<ScaledLine> Finish);
+    IReadOnlyList<ScaledLine> Finish)
+{
+    /// <summary>Lines of the topping.</summary>
+    public IReadOnlyList<ScaledLine> Topping { get; init; } = [];
+}
 
 /// <summary>A line of a formula, scaled.</summary>
 /// <param name="Line">As written.</param>

@@ -31,21 +31,24 @@ public static class Scaling
             count,
             filling,
             Lines(product.Filling.Lines, filling.Factor, count),
-            product.Filling.Written * filling.Factor,
+            product.Filling.InPan * filling.Factor,
             pieces,
             discs,
             discs / reference,
             Lines(product.Dough.Lines, doughLineFactor, count),
             finishFactor,
-            Lines(product.Finish, finishFactor, count));
+            Lines(product.Finish, finishFactor, count))
+        {
+            Topping = Lines(product.Topping, finishFactor, count),
+        };
     }
 
     private static IReadOnlyList<DoughPiece> PiecesIn(Product product, Pan pan, FillingScale filling) =>
-        DoughPieces.For(product.Crust, product.Dough.Density, pan, filling.Level.Mound);
+        DoughPieces.For(product, pan, filling.Level.Mound);
 
     private static Mass DiscsOf(IEnumerable<DoughPiece> pieces) => Mass.FromGrams(pieces.Sum(piece => piece.Disc.Grams));
 
-    private static double TopArea(Pan pan) => Area.OfCircle(pan.TopDiameter + (pan.RimWidth * 2)).SquareCentimetres;
+    private static double TopArea(Pan pan) => pan.Footprint.Area.SquareCentimetres;
 
     private static ScaledLine[] Lines(IEnumerable<RecipeLine> lines, double factor, int count) =>
         [.. lines.Select(line =>

@@ -1,8 +1,8 @@
 using System.Globalization;
+using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Orders;
-using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Lumpet.Server.Bakery;
@@ -14,14 +14,14 @@ internal static class BakeryEndpoints
     public static void Map(IEndpointRouteBuilder routes) =>
         routes.MapGet("/api/bakery", Get).WithName("GetBakery").WithSummary("The bakery, its products, and the days that have orders.");
 
-    private static Ok<BakeryAnswer> Get(Database database, BakeryClock clock)
+    private static Ok<BakeryAnswer> Get(Database database, BakeryClock clock, RecipeShelf recipes)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery)
             return TypedResults.Ok(new BakeryAnswer(false, string.Empty, string.Empty, Iso(DateOnly.FromDateTime(clock.Now.UtcDateTime)), [], []));
         var today = DateOnly.FromDateTime(clock.LocalNow(bakery.Zone));
         var days = OrderStore.Days(connection, today);
-        var products = RecipeStore.Products(connection);
+        var products = recipes.Products(connection);
         return TypedResults.Ok(new BakeryAnswer(
             true,
             bakery.Name,

@@ -14,7 +14,7 @@ namespace Lumpet.Server.DayPlan;
 /// <summary>What a day's plan follows from, gathered from the stores.</summary>
 /// <param name="Day">The day of the pick-ups.</param>
 /// <param name="Bakery">The bakery.</param>
-/// <param name="Products">Its products.</param>
+/// <param name="Products">The products that are ordered for it.</param>
 /// <param name="Snapshot">The snapshot.</param>
 /// <param name="Clock">Minutes of the snapshot as clock times.</param>
 internal sealed record DayBook(
@@ -28,8 +28,8 @@ internal sealed record DayBook(
     public static DayBook? Open(SqliteConnection connection, DateOnly day)
     {
         if (BakeryStore.Find(connection) is not { } bakery) return null;
-        var products = RecipeStore.Products(connection);
         var orders = OrderStore.OnDay(connection, day);
+        var products = RecipeStore.Products(connection, [.. orders.Select(order => order.Line.Product).Distinct()]);
         var begins = bakery.Shifts.Select(shift => OrderStore.InstantOf(ShiftStart(shift, day), bakery.Zone)).DefaultIfEmpty(
             OrderStore.InstantOf(day.ToDateTime(TimeOnly.MinValue), bakery.Zone)).Min();
         var clock = new PlanClock(begins.ToUniversalTime(), bakery.Zone);

@@ -1,5 +1,4 @@
 using Lumpet.Core.DayPlan;
-using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 
 namespace Lumpet.Server.DayPlan;
@@ -81,15 +80,18 @@ internal static class OvenDrawing
             visit.Pies,
             visit.Shelves,
             [.. visit.TrayPies.Select(pies => Tray(lot.Pan, pies))],
-            Outer(lot.Pan).Centimetres,
+            lot.Pan.Footprint.Width.Centimetres,
+            lot.Pan.IsRound ? null : lot.Pan.Footprint.Length.Centimetres,
             [.. visit.Stages.Select(stage => new StageAnswer(stage.Number, stage.TempC, book.Clock.At(stage.StartMin), book.Clock.At(stage.EndMin)))],
             visit.FromOvenId is null ? null : plan.Stretches.Values.First(oven => oven.Id == visit.FromOvenId).Name,
             book.Clock.At(lot.PickUpMin),
             step.ReadyWhen);
     }
 
-    private static TrayAnswer Tray(Pan pan, int pies) => new(
-        pies, [.. (TrayLayout.Of(pies, Outer(pan))?.Spots ?? []).Select(spot => new SpotAnswer(Math.Round(spot.XCm, 1), Math.Round(spot.YCm, 1)))]);
-
-    private static Length Outer(Pan pan) => pan.TopDiameter + pan.RimWidth + pan.RimWidth;
+    private static TrayAnswer Tray(Pan pan, int pies)
+    {
+        var layout = TrayLayout.Of(pies, pan.Footprint);
+        return new TrayAnswer(
+            pies, [.. (layout?.Spots ?? []).Select(spot => new SpotAnswer(Math.Round(spot.XCm, 1), Math.Round(spot.YCm, 1)))], layout?.IsTurned ?? false);
+    }
 }

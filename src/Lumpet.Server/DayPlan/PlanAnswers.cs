@@ -115,18 +115,20 @@ public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDro
 /// <param name="Pies">Pies.</param>
 /// <param name="Shelves">Their shelves, from 1 at the top.</param>
 /// <param name="Trays">What stands on each of those shelves.</param>
-/// <param name="PanCm">Outer diameter of a pan.</param>
+/// <param name="PanCm">Outer diameter of a pan, or its outer width.</param>
+/// <param name="PanLengthCm">Outer length of a long pan; null of a round one.</param>
 /// <param name="Stages">Their stages here.</param>
 /// <param name="FromOven">Name of the oven they come from; null from the bench.</param>
 /// <param name="PickUp">The pick-up they are for.</param>
 /// <param name="ReadyWhen">How one sees that they are done.</param>
 public sealed record LayerAnswer(
-    int Load, string Product, string Step, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen);
+    int Load, string Product, string Step, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, double? PanLengthCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen);
 
 /// <summary>A tray seen from above.</summary>
 /// <param name="Pies">Pies on it.</param>
 /// <param name="Spots">Where they stand; empty where the tray is not the common one.</param>
-public sealed record TrayAnswer(int Pies, IReadOnlyList<SpotAnswer> Spots);
+/// <param name="IsTurned">Whether long pans lie across the tray.</param>
+public sealed record TrayAnswer(int Pies, IReadOnlyList<SpotAnswer> Spots, bool IsTurned);
 
 /// <summary>The middle of a pan on a tray of 66 x 46 cm.</summary>
 /// <param name="X">Centimetres from the left.</param>

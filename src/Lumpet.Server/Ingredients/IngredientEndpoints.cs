@@ -1,3 +1,4 @@
+using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
@@ -12,14 +13,16 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace Lumpet.Server.Ingredients;
 
-/// <summary>Ingredients: what allergens they carry and what they cost.</summary>
+/// <summary>Ingredients: what they carry, what they weigh, what they cost.</summary>
 internal static class IngredientEndpoints
 {
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)
     {
-        routes.MapGet("/api/ingredients", List).WithName("GetIngredients").WithSummary("Every ingredient, with what is known of it.");
-        routes.MapPut("/api/ingredients/{id}", Change).WithName("ChangeIngredient").WithSummary("States name and allergens of an ingredient, and adds a price where one is given; If-Match carries the version it was read with.");
+        routes.MapGet("/api/ingredients", List).WithName("GetIngredients").WithSummary("Every ingredient, with what is known of it and who says so.");
+        routes.MapPost("/api/ingredients", Add).WithName("AddIngredient").WithSummary("States a new ingredient.");
+        routes.MapPut("/api/ingredients/{id}", Change).WithName("ChangeIngredient")
+            .WithSummary("States what a bakery knows of an ingredient, and adds a price where one is given; If-Match carries the version it was read with. What is left out leaves the figure that ships in force.");
     }
 
     private static Ok<IngredientsAnswer> List(Database database, BakeryClock clock)
@@ -27,11 +30,27 @@ internal static class IngredientEndpoints
         using var connection = database.Open();
         var today = DateOnly.FromDateTime(BakeryStore.Find(connection) is { } bakery ? clock.LocalNow(bakery.Zone) : clock.Now.UtcDateTime);
         var prices = PriceList.On(today, IngredientStore.Prices(connection));
-        var versions = IngredientStore.Versions(connection);
+        var (versions, own, used) = (IngredientStore.Versions(connection), IngredientStore.Own(connection), IngredientStore.UsedIn(connection));
         return TypedResults.Ok(new IngredientsAnswer(
-            [.. IngredientStore.All(connection).Values.Select(one => new IngredientAnswer(
-                one.Id, versions[one.Id], one.Name, one.AllergensStated ? one.Allergens : null, prices.Find(one.Id) is { } price ? PriceWords.Of(price) : null))],
-            MajorAllergens.All));
+            [.. IngredientStore.All(connection).Values.Select(one => IngredientAnswer.Of(
+                one, own[one.Id], versions[one.Id], prices.Find(one.Id) is { } price ? PriceWords.Of(price) : null, used.GetValueOrDefault(one.Id)))],
+            MajorAllergens.All,
+            MajorAllergens.UnitedStates,
+            Enum.GetNames<IngredientRole>()));
+    }
+
+    private static Results<Created, ValidationProblem, ProblemHttpResult> Add(IngredientDraft draft, Database database, BakeryClock clock, ChangeFeed feed)
+    {
+        using var connection = database.Open();
+        if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
+        var known = IngredientStore.All(connection);
+        var id = ShortName.For(draft.Name ?? string.Empty, [.. known.Keys]);
+        var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)));
+        if (ingredient is null) return FieldProblems.Of(faults);
+        if (Taken(known.Values, ingredient) is { } taken) return taken;
+        if (IngredientWriter.Add(database, ingredient, price) != ChangeOutcome.Done) return RowVersion.Conflict("the ingredients");
+        feed.Publish("ingredients");
+        return TypedResults.Created($"/api/ingredients/{id}");
     }
 
     private static Results<NoContent, ValidationProblem, ProblemHttpResult> Change(
@@ -42,25 +61,16 @@ internal static class IngredientEndpoints
         if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
         var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)));
         if (ingredient is null) return FieldProblems.Of(faults);
-        if (IngredientStore.All(connection).Values.Any(other => other.Id != id && other.Name.Equals(ingredient.Name, StringComparison.OrdinalIgnoreCase)))
-            return FieldProblems.Of(("name", $"There is an ingredient \"{ingredient.Name}\" already."));
+        if (Taken(IngredientStore.All(connection).Values, ingredient) is { } taken) return taken;
         var outcome = IngredientWriter.Change(database, ingredient, price, version);
         if (outcome == ChangeOutcome.Gone) return TypedResults.Problem(title: "There is no such ingredient.", statusCode: 404);
         if (outcome == ChangeOutcome.Conflict) return RowVersion.Conflict("this ingredient");
         feed.Publish("ingredients");
         return TypedResults.NoContent();
     }
+
+    private static ValidationProblem? Taken(IEnumerable<Ingredient> known, Ingredient ingredient) =>
+        known.Any(other => other.Id != ingredient.Id && other.Name.Equals(ingredient.Name, StringComparison.OrdinalIgnoreCase))
+            ? FieldProblems.Of(("name", $"There is an ingredient \"{ingredient.Name}\" already."))
+            : null;
 }
-
-/// <summary>The ingredients of the bakery.</summary>
-/// <param name="Ingredients">By name.</param>
-/// <param name="Allergens">What can be stated.</param>
-public sealed record IngredientsAnswer(IReadOnlyList<IngredientAnswer> Ingredients, IReadOnlyList<string> Allergens);
-
-/// <summary>An ingredient.</summary>
-/// <param name="Id">Its id.</param>
-/// <param name="Version">Goes back in If-Match.</param>
-/// <param name="Name">Its name.</param>
-/// <param name="Allergens">What it carries; null while nobody has said.</param>
-/// <param name="Price">The price in force, in words; null where none is known.</param>
-public sealed record IngredientAnswer(string Id, long Version, string Name, IReadOnlyList<string>? Allergens, string? Price);

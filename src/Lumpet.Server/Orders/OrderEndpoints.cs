@@ -6,10 +6,10 @@ using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
+using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Orders;
-using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
@@ -36,11 +36,11 @@ internal static class OrderEndpoints
             .Produces<OrderConflict>(StatusCodes.Status412PreconditionFailed, "application/problem+json");
     }
 
-    private static Results<Ok<OrdersAnswer>, ValidationProblem> OnDay(string day, Database database)
+    private static Results<Ok<OrdersAnswer>, ValidationProblem> OnDay(string day, Database database, RecipeShelf recipes)
     {
         if (ReadDay(day) is not { } date) return NoDay();
         using var connection = database.Open();
-        var products = RecipeStore.Products(connection);
+        var products = recipes.Products(connection);
         var orders = OrderStore.OnDay(connection, date);
         var totals = OrderTotals.Of([.. orders.Select(order => order.Line)], products);
         return TypedResults.Ok(new OrdersAnswer(
@@ -52,10 +52,10 @@ internal static class OrderEndpoints
             totals.Total));
     }
 
-    private static Results<Ok<UnderstoodAnswer>, ValidationProblem> Read(TypedLineRequest request, Database database, BakeryClock clock)
+    private static Results<Ok<UnderstoodAnswer>, ValidationProblem> Read(TypedLineRequest request, Database database, BakeryClock clock, RecipeShelf recipes)
     {
         using var connection = database.Open();
-        return Understand(request, connection, clock) is { } understood
+        return Understand(request, connection, clock, recipes) is { } understood
             ? TypedResults.Ok(new UnderstoodAnswer(
                 [.. understood.Parts.Select(part => new UnderstoodPartAnswer(part.Field, part.Typed, part.Meaning))],
                 [.. understood.Faults.Select(fault => new FaultAnswer(fault.Field, fault.Message))],
@@ -64,33 +64,33 @@ internal static class OrderEndpoints
     }
 
     private static Results<Created<OrderAnswer>, ValidationProblem> AddTyped(
-        TypedLineRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed)
+        TypedLineRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
         using var connection = database.Open();
-        if (Understand(request, connection, clock) is not { } understood) return NoBakery();
-        return understood.Order is { } order ? Keep(database, connection, order, key, feed) : FieldProblems.Of(understood.Faults);
+        if (Understand(request, connection, clock, recipes) is not { } understood) return NoBakery();
+        return understood.Order is { } order ? Keep(database, connection, order, key, feed, recipes) : FieldProblems.Of(understood.Faults);
     }
 
     private static Results<Created<OrderAnswer>, ValidationProblem> Add(
-        OrderRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed)
+        OrderRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return NoBakery();
-        var (order, faults) = Check(request, connection, bakery, clock);
-        return faults.Count == 0 ? Keep(database, connection, order, key, feed) : FieldProblems.Of(faults);
+        var (order, faults) = Check(request, connection, bakery, clock, recipes);
+        return faults.Count == 0 ? Keep(database, connection, order, key, feed, recipes) : FieldProblems.Of(faults);
     }
 
     private static Results<Ok<OrderAnswer>, ValidationProblem, ProblemHttpResult, JsonHttpResult<OrderConflict>> Change(
-        Guid id, OrderRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, BakeryClock clock, ChangeFeed feed)
+        Guid id, OrderRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("order");
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return NoBakery();
-        var (order, faults) = Check(request, connection, bakery, clock);
+        var (order, faults) = Check(request, connection, bakery, clock, recipes);
         if (faults.Count > 0) return FieldProblems.Of(faults);
         var outcome = OrderStore.Change(database, id, version, order, bakery.Zone);
         if (outcome == ChangeOutcome.Gone) return Gone();
-        var present = Answer(OrderStore.Find(connection, id)!, RecipeStore.Products(connection));
+        var present = Answer(OrderStore.Find(connection, id)!, recipes.Products(connection));
         if (outcome == ChangeOutcome.Conflict) return Conflict(present);
         // An order may have moved to another day, so no day is named.
         feed.Publish("orders");
@@ -98,43 +98,43 @@ internal static class OrderEndpoints
     }
 
     private static Results<NoContent, ProblemHttpResult, JsonHttpResult<OrderConflict>> Remove(
-        Guid id, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed)
+        Guid id, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, RecipeShelf recipes)
     {
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("order");
         using var connection = database.Open();
         var outcome = OrderStore.Remove(database, id, version);
         if (outcome == ChangeOutcome.Gone) return Gone();
-        if (outcome == ChangeOutcome.Conflict) return Conflict(Answer(OrderStore.Find(connection, id)!, RecipeStore.Products(connection)));
+        if (outcome == ChangeOutcome.Conflict) return Conflict(Answer(OrderStore.Find(connection, id)!, recipes.Products(connection)));
         feed.Publish("orders");
         return TypedResults.NoContent();
     }
 
-    private static UnderstoodLine? Understand(TypedLineRequest request, SqliteConnection connection, BakeryClock clock)
+    private static UnderstoodLine? Understand(TypedLineRequest request, SqliteConnection connection, BakeryClock clock, RecipeShelf recipes)
     {
         if (BakeryStore.Find(connection) is not { } bakery) return null;
         var now = clock.LocalNow(bakery.Zone);
         var day = ReadDay(request.Day) ?? DateOnly.FromDateTime(now).AddDays(1);
-        return OrderLineReader.Read(request.Line ?? string.Empty, RecipeStore.Products(connection), day, now, bakery.Zone);
+        return OrderLineReader.Read(request.Line ?? string.Empty, recipes.Products(connection), day, now, bakery.Zone);
     }
 
     private static (OrderLine Order, IReadOnlyList<FieldFault> Faults) Check(
-        OrderRequest request, SqliteConnection connection, BakeryRecord bakery, BakeryClock clock)
+        OrderRequest request, SqliteConnection connection, BakeryRecord bakery, BakeryClock clock, RecipeShelf recipes)
     {
         var dated = DateTime.TryParseExact(request.PickUp, LocalFormat, CultureInfo.InvariantCulture, DateTimeStyles.None, out var pickUp);
         var order = new OrderLine(request.Product ?? string.Empty, request.Pan ?? string.Empty, request.Count ?? 0, pickUp, request.For?.Trim() ?? string.Empty);
-        var faults = OrderRules.Faults(order, RecipeStore.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
+        var faults = OrderRules.Faults(order, recipes.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
         return dated
             ? (order, faults)
             : (order, [.. faults.Where(fault => fault.Field != "pickUp"), new FieldFault("pickUp", "A pick-up needs a date and a time, such as 2026-05-02T09:00.")]);
     }
 
     private static Results<Created<OrderAnswer>, ValidationProblem> Keep(
-        Database database, SqliteConnection connection, OrderLine order, string? key, ChangeFeed feed)
+        Database database, SqliteConnection connection, OrderLine order, string? key, ChangeFeed feed, RecipeShelf recipes)
     {
         if (key?.Length > LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {LongestKey} characters."));
         var kept = OrderStore.Add(database, order, BakeryStore.Find(connection)!.Zone, key);
         feed.Publish("orders", BakeryEndpoints.Iso(DateOnly.FromDateTime(kept.Line.PickUp)));
-        return TypedResults.Created($"/api/orders/{kept.Id}", Answer(kept, RecipeStore.Products(connection)));
+        return TypedResults.Created($"/api/orders/{kept.Id}", Answer(kept, recipes.Products(connection)));
     }
 
     private static OrderAnswer Answer(StoredOrder order, IReadOnlyList<Product> products)

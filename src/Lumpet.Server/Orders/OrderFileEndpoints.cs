@@ -2,10 +2,10 @@ using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.DayPlan;
 using Lumpet.Server.Faults;
+using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Orders;
-using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 
@@ -30,12 +30,12 @@ internal static class OrderFileEndpoints
     }
 
     private static Results<Ok<ImportAnswer>, ValidationProblem> Import(
-        ImportRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed)
+        ImportRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
         if (key?.Length > OrderEndpoints.LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {OrderEndpoints.LongestKey} characters."));
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
-        var (orders, faults) = OrderCsv.Read(request.Text ?? string.Empty, RecipeStore.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
+        var (orders, faults) = OrderCsv.Read(request.Text ?? string.Empty, recipes.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
         if (faults.Count > 0) return FieldProblems.Of(faults);
         if (request.Keep)
         {

@@ -1,22 +1,51 @@
 namespace Lumpet.Server.Recipes;
 
+/// <summary>What was found among the products.</summary>
+/// <param name="Total">Products there are.</param>
+/// <param name="Matching">Products that match; more than are listed where there are many.</param>
+/// <param name="Recipes">The first of them, in the bakery's order.</param>
+/// <param name="Kinds">Kinds of filling that occur, for the choice.</param>
+public sealed record RecipesFound(int Total, int Matching, IReadOnlyList<RecipeListed> Recipes, IReadOnlyList<WordChoice> Kinds);
+
+/// <summary>A value and its words.</summary>
+/// <param name="Value">As it is sent.</param>
+/// <param name="Words">As it is shown.</param>
+public sealed record WordChoice(string Value, string Words);
+
 /// <summary>A product in the list.</summary>
 /// <param name="Id">Its id.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Version">Its version.</param>
 /// <param name="Dough">Name of its dough.</param>
-/// <param name="Top">"open", "lid" or "lattice".</param>
+/// <param name="Filling">Its kind of filling, in words.</param>
+/// <param name="Top">What lies on it, in words.</param>
+/// <param name="Base">How its base is kept crisp, in words.</param>
 /// <param name="Bake">Its bakes in words.</param>
 /// <param name="Pans">Names of its pans.</param>
 /// <param name="Allergens">What it carries.</param>
+/// <param name="MayContain">What it may carry in traces.</param>
+/// <param name="Alcohol">Whether it contains alcohol.</param>
 /// <param name="NotStated">Ingredients of which nobody has said yet what they carry.</param>
 public sealed record RecipeListed(
-    string Id, string Name, int Version, string Dough, string Top, string Bake, IReadOnlyList<string> Pans, IReadOnlyList<string> Allergens, IReadOnlyList<string> NotStated);
+    string Id,
+    string Name,
+    int Version,
+    string Dough,
+    string Filling,
+    string Top,
+    string Base,
+    string Bake,
+    IReadOnlyList<string> Pans,
+    IReadOnlyList<string> Allergens,
+    IReadOnlyList<string> MayContain,
+    bool Alcohol,
+    IReadOnlyList<string> NotStated);
 
 /// <summary>A question about a recipe.</summary>
 /// <param name="Pan">Id of the pan; null for the reference pan.</param>
 /// <param name="Count">Pies; null for one.</param>
-public sealed record ScaleRequest(string? Pan, int? Count);
+/// <param name="Have">What is on hand, "14.2 kg pears": then the count is what it is enough for; null where the count is asked.</param>
+public sealed record ScaleRequest(string? Pan, int? Count, string? Have);
 
 /// <summary>A product scaled to a pan and a count.</summary>
 /// <param name="Id">Its id.</param>
@@ -37,6 +66,12 @@ public sealed record ScaleRequest(string? Pan, int? Count);
 /// <param name="FinishFactor">By which the finish was multiplied.</param>
 /// <param name="Cost">What one pie costs.</param>
 /// <param name="Steps">How it is made.</param>
+/// <param name="Facts">What it is.</param>
+/// <param name="Topping">The topping, line by line.</param>
+/// <param name="Warnings">What to look at.</param>
+/// <param name="Whole">What comes whole.</param>
+/// <param name="Estimate">How long the bake may take; null where none can be said.</param>
+/// <param name="OnHand">What is on hand; null where it was not asked.</param>
 public sealed record ScaleAnswer(
     string Id,
     string Name,
@@ -55,19 +90,93 @@ public sealed record ScaleAnswer(
     IReadOnlyList<LineAnswer> Finish,
     double FinishFactor,
     CostAnswer Cost,
-    IReadOnlyList<StepAnswer> Steps);
+    IReadOnlyList<StepAnswer> Steps,
+    RecipeFacts Facts,
+    IReadOnlyList<LineAnswer> Topping,
+    IReadOnlyList<string> Warnings,
+    IReadOnlyList<WholeAnswer> Whole,
+    EstimateAnswer? Estimate,
+    OnHandAnswer? OnHand);
+
+/// <summary>What a product is, in words.</summary>
+/// <param name="Filling">Kind of filling.</param>
+/// <param name="Top">What lies on it.</param>
+/// <param name="Base">How its base is kept crisp.</param>
+/// <param name="Lining">How the base is laid in.</param>
+/// <param name="Cooling">How it cools.</param>
+/// <param name="MayContain">What it may carry in traces.</param>
+/// <param name="Alcohol">Ingredients with alcohol.</param>
+/// <param name="Cautions">What can hurt.</param>
+/// <param name="Thickening">How its filling is thickened, in words; null where starch does not thicken it.</param>
+/// <param name="Pan">What the pan's material means for the bake.</param>
+public sealed record RecipeFacts(
+    string Filling,
+    string Top,
+    string Base,
+    string Lining,
+    string Cooling,
+    IReadOnlyList<string> MayContain,
+    IReadOnlyList<string> Alcohol,
+    IReadOnlyList<string> Cautions,
+    string? Thickening,
+    string Pan);
+
+/// <summary>Something that comes whole, and the three ways to deal with it.</summary>
+/// <param name="Name">The ingredient.</param>
+/// <param name="Piece">What comes whole.</param>
+/// <param name="Exact">How many it takes exactly.</param>
+/// <param name="Grams">What that weighs: the first way.</param>
+/// <param name="Nearest">The nearest whole number: the second way.</param>
+/// <param name="MovedPercent">By how much that moves this ingredient.</param>
+/// <param name="WholeAt">The nearest count of pies at which it comes out whole: the third way; null where none is near.</param>
+public sealed record WholeAnswer(string Name, string Piece, double Exact, double Grams, int Nearest, double MovedPercent, int? WholeAt);
+
+/// <summary>How long the bake may take in this pan.</summary>
+/// <param name="Least">Least minutes in all.</param>
+/// <param name="Most">Most minutes in all.</param>
+/// <param name="Why">How it was reckoned, and what decides.</param>
+public sealed record EstimateAnswer(int Least, int Most, string Why);
+
+/// <summary>How many pies something on hand is enough for.</summary>
+/// <param name="What">What there is.</param>
+/// <param name="HaveGrams">How much.</param>
+/// <param name="PerPieGrams">How much one pie takes.</param>
+/// <param name="Pies">Whole pies.</param>
+/// <param name="LeftGrams">What is left.</param>
+public sealed record OnHandAnswer(string What, double HaveGrams, double PerPieGrams, int Pies, double LeftGrams);
 
 /// <summary>A pan, in centimetres.</summary>
 /// <param name="Id">Its id.</param>
 /// <param name="Name">Its name.</param>
-/// <param name="TopCm">Inner diameter at the rim.</param>
-/// <param name="BottomCm">Inner diameter of the floor.</param>
+/// <param name="Family">Its family, in words.</param>
+/// <param name="Material">What it is made of, in words.</param>
+/// <param name="IsRound">Whether it is round.</param>
+/// <param name="IsFreeForm">Whether there is no pan.</param>
+/// <param name="TopCm">Inner diameter at the rim, or the inner length.</param>
+/// <param name="BottomCm">Inner diameter of the floor, or its length.</param>
+/// <param name="TopWidthCm">Inner width at the rim; the diameter again of a round one.</param>
+/// <param name="BottomWidthCm">Inner width of the floor.</param>
 /// <param name="DepthCm">Inner height.</param>
 /// <param name="RimCm">Width of the rim.</param>
 /// <param name="PerTray">Pans on a tray.</param>
 /// <param name="BrimfulMl">Volume of the empty pan.</param>
+/// <param name="InsideCm2">Floor and wall inside.</param>
 public sealed record PanAnswer(
-    string Id, string Name, double TopCm, double BottomCm, double DepthCm, double RimCm, int PerTray, double BrimfulMl);
+    string Id,
+    string Name,
+    string Family,
+    string Material,
+    bool IsRound,
+    bool IsFreeForm,
+    double TopCm,
+    double BottomCm,
+    double TopWidthCm,
+    double BottomWidthCm,
+    double DepthCm,
+    double RimCm,
+    int PerTray,
+    double BrimfulMl,
+    double InsideCm2);
 
 /// <summary>How the filling scales.</summary>
 /// <param name="Factor">By which every line is multiplied for one pie.</param>
@@ -76,7 +185,8 @@ public sealed record PanAnswer(
 /// <param name="LevelMl">Room inside the dough, level with the rim.</param>
 /// <param name="LevelPercent">Share of that which is filled.</param>
 /// <param name="PackedDensity">Grams per millilitre as packed.</param>
-/// <param name="GramsPerPie">Filling of one pie.</param>
+/// <param name="GramsPerPie">Filling of one pie, in the pan.</param>
+/// <param name="KeptPercent">What of the weighed filling goes into the pan.</param>
 /// <param name="LinedTopCm">Diameter between the dough walls at the rim.</param>
 /// <param name="LinedBottomCm">Diameter between the dough walls on the floor.</param>
 /// <param name="LinedDepthCm">From the dough floor to the rim.</param>
@@ -93,6 +203,7 @@ public sealed record FillingScaleAnswer(
     double LevelPercent,
     double PackedDensity,
     double GramsPerPie,
+    double KeptPercent,
     double LinedTopCm,
     double LinedBottomCm,
     double LinedDepthCm,
@@ -105,13 +216,14 @@ public sealed record FillingScaleAnswer(
 /// <summary>A line of a formula.</summary>
 /// <param name="Name">The ingredient.</param>
 /// <param name="Preparation">How it is prepared.</param>
+/// <param name="Written">The amount as it was written; empty for grams.</param>
 /// <param name="WrittenGrams">As written for the reference pan, or as written in the dough's formula.</param>
 /// <param name="PerPieGrams">For one pie.</param>
 /// <param name="TotalGrams">For all pies, to weigh.</param>
 /// <param name="ToBuyGrams">To buy; null where nothing is lost.</param>
 /// <param name="YieldPercent">What preparation leaves; null where nothing is lost.</param>
 public sealed record LineAnswer(
-    string Name, string Preparation, double WrittenGrams, double PerPieGrams, double TotalGrams, double? ToBuyGrams, double? YieldPercent);
+    string Name, string Preparation, string Written, double WrittenGrams, double PerPieGrams, double TotalGrams, double? ToBuyGrams, double? YieldPercent);
 
 /// <summary>The dough of a scaled product.</summary>
 /// <param name="Name">Its name.</param>
@@ -123,6 +235,7 @@ public sealed record LineAnswer(
 /// <param name="BowlPercent">Share of a batch that stays in the bowl.</param>
 /// <param name="Pieces">Its pieces.</param>
 /// <param name="Lines">Line by line, bowl loss included.</param>
+/// <param name="Judged">What is usual for its family.</param>
 public sealed record DoughScaleAnswer(
     string Name,
     double Factor,
@@ -132,21 +245,74 @@ public sealed record DoughScaleAnswer(
     double TrimPercent,
     double BowlPercent,
     IReadOnlyList<PieceAnswer> Pieces,
-    IReadOnlyList<LineAnswer> Lines);
+    IReadOnlyList<LineAnswer> Lines,
+    DoughJudged Judged);
+
+/// <summary>A dough, judged by its family.</summary>
+/// <param name="Family">Its family in words.</param>
+/// <param name="Ratio">Flour : fat : water; null where it has no flour.</param>
+/// <param name="Findings">What was found.</param>
+public sealed record DoughJudged(string Family, string? Ratio, IReadOnlyList<FindingAnswer> Findings);
+
+/// <summary>A finding about a dough.</summary>
+/// <param name="Part">Which part.</param>
+/// <param name="Percent">Share of the flour.</param>
+/// <param name="Least">The least that is usual.</param>
+/// <param name="Most">The most that is usual.</param>
+/// <param name="Expect">What to expect; empty where it is usual.</param>
+public sealed record FindingAnswer(string Part, double Percent, double Least, double Most, string Expect);
 
 /// <summary>A piece of dough.</summary>
-/// <param name="Name">"base", "lid" or "lattice".</param>
-/// <param name="DiameterCm">Of the round, or of the circle that the strips span.</param>
-/// <param name="DiscDiameterCm">Of the disc rolled to the same thickness: the round and the trim around it.</param>
-/// <param name="StripsCm">Lengths of the strips one way, left to right; empty for a round.</param>
+/// <param name="Name">"base", "floor", "wall strips", "lid", "lattice" or "cut-outs".</param>
+/// <param name="IsRound">Whether it is round.</param>
+/// <param name="Count">How many of it a pie takes.</param>
+/// <param name="LengthCm">Of the piece, or of what the strips span.</param>
+/// <param name="DiameterCm">Across it, or its shorter side.</param>
+/// <param name="DiscDiameterCm">Of the disc rolled to the same thickness: the piece and the trim around it.</param>
+/// <param name="StripsCm">Lengths of the strips that cross the pan, left to right; empty for a round.</param>
+/// <param name="AcrossCm">Lengths of the strips that run along it, top to bottom.</param>
 /// <param name="StripWidthCm">Width of a strip.</param>
 /// <param name="Reckoning">How its size follows from the pan, in words that can be checked by hand.</param>
 /// <param name="AreaCm2">Its area.</param>
 /// <param name="PieceGrams">Its weight.</param>
 /// <param name="DiscGrams">Weight of its disc.</param>
 /// <param name="TrimGrams">What comes back.</param>
+/// <param name="TrimPercent">Share of the disc that comes back.</param>
+/// <param name="Sheet">How such pieces lie on a sheet; null where they are cut one by one.</param>
 public sealed record PieceAnswer(
-    string Name, double DiameterCm, double DiscDiameterCm, IReadOnlyList<double> StripsCm, double StripWidthCm, string Reckoning, double AreaCm2, double PieceGrams, double DiscGrams, double TrimGrams);
+    string Name,
+    bool IsRound,
+    int Count,
+    double LengthCm,
+    double DiameterCm,
+    double DiscDiameterCm,
+    IReadOnlyList<double> StripsCm,
+    IReadOnlyList<double> AcrossCm,
+    double StripWidthCm,
+    string Reckoning,
+    double AreaCm2,
+    double PieceGrams,
+    double DiscGrams,
+    double TrimGrams,
+    double TrimPercent,
+    SheetAnswer? Sheet);
+
+/// <summary>Pieces side by side on a sheet of rolled dough.</summary>
+/// <param name="LengthCm">Of the sheet.</param>
+/// <param name="WidthCm">Of the sheet.</param>
+/// <param name="PieceLengthCm">Of a piece as it lies, or its diameter.</param>
+/// <param name="PieceWidthCm">Of a piece as it lies.</param>
+/// <param name="Spots">Middle of each piece.</param>
+/// <param name="UsedPercent">Share of the sheet that becomes pieces the first time.</param>
+/// <param name="Rerolls">How often the scraps are rolled again.</param>
+/// <param name="Sheets">Sheets for all pies, scraps rolled again counted in.</param>
+public sealed record SheetAnswer(
+    double LengthCm, double WidthCm, double PieceLengthCm, double PieceWidthCm, IReadOnlyList<SheetSpot> Spots, double UsedPercent, int Rerolls, int Sheets);
+
+/// <summary>The middle of a piece on a sheet.</summary>
+/// <param name="X">From the left edge, in centimetres.</param>
+/// <param name="Y">From the upper edge.</param>
+public sealed record SheetSpot(double X, double Y);
 
 /// <summary>What one pie costs.</summary>
 /// <param name="IsComplete">Whether every price is known.</param>

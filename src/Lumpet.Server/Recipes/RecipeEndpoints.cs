@@ -12,48 +12,80 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Lumpet.Server.Recipes;
 
-/// <summary>Recipes: the list, and one of them scaled and costed.</summary>
+/// <summary>Recipes: found in a list, and one of them scaled and costed.</summary>
 internal static class RecipeEndpoints
 {
+    // More than a person reads down; the rest is found by another word.
+    private const int MostListed = 60;
+    private const int LongestQuestion = 200;
+
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)
     {
         var recipes = routes.MapGroup("/api/recipes");
-        recipes.MapGet("", List).WithName("GetRecipes").WithSummary("Every product of the bakery.");
-        recipes.MapPost("/{id}/scale", Scale).WithName("ScaleRecipe").WithSummary("A product scaled to a pan and a count, with its cost. Stores nothing.");
+        recipes.MapGet("", Find).WithName("FindRecipes").WithSummary("Products whose name, dough or ingredients hold every word, of a kind of filling, without an allergen.");
+        recipes.MapPost("/{id}/scale", Scale).WithName("ScaleRecipe")
+            .WithSummary("A product scaled to a pan and a count, or to what is on hand, with its cost. Stores nothing.");
     }
 
-    private static Ok<IReadOnlyList<RecipeListed>> List(Database database)
+    private static Results<Ok<RecipesFound>, ValidationProblem> Find(string? q, string? kind, string? without, Database database)
     {
+        if (q?.Length > LongestQuestion) return FieldProblems.Of(("q", $"A question takes up to {LongestQuestion} characters."));
+        if (!string.IsNullOrEmpty(kind) && !Enum.TryParse<FillingKind>(kind, ignoreCase: true, out _)) return FieldProblems.Of(("kind", "There is no such kind of filling."));
+        if (!string.IsNullOrEmpty(without) && !MajorAllergens.All.Contains(without))
+            return FieldProblems.Of(("without", $"An allergen is one of {string.Join(", ", MajorAllergens.All)}."));
         using var connection = database.Open();
-        return TypedResults.Ok<IReadOnlyList<RecipeListed>>([.. RecipeStore.Products(connection).Select(product => new RecipeListed(
-            product.Id,
-            product.Name,
-            product.Version,
-            product.Dough.Name,
-            product.Crust.Top.ToString().ToLowerInvariant(),
-            string.Join("; ", product.Process.Steps.Where(step => step.IsBake).Select(StepWords.Bake)),
-            [.. product.Sizes.Select(size => size.Pan.Name)],
-            product.Allergens,
-            product.WithoutStatedAllergens))]);
+        var ids = RecipeFinder.Find(connection, new RecipeQuestion(q ?? string.Empty, kind ?? string.Empty, without ?? string.Empty, string.Empty));
+        return TypedResults.Ok(new RecipesFound(
+            RecipeFinder.Count(connection),
+            ids.Count,
+            [.. RecipeStore.Products(connection, [.. ids.Take(MostListed)]).Select(Listed)],
+            [.. RecipeFinder.Kinds(connection).Select(word => Enum.Parse<FillingKind>(word, ignoreCase: true)).Distinct()
+                .Select(found => new WordChoice(char.ToLowerInvariant(found.ToString()[0]) + found.ToString()[1..], KindWords.Of(found)))]));
     }
+
+    private static RecipeListed Listed(Product product) => new(
+        product.Id,
+        product.Name,
+        product.Version,
+        product.Dough.Name,
+        KindWords.Of(product.Filling.Kind),
+        KindWords.Of(product.Crust),
+        KindWords.Of(product.BaseTreatment),
+        string.Join("; ", product.Process.Steps.Where(step => step.IsBake).Select(StepWords.Bake)),
+        [.. product.Sizes.Select(size => size.Pan.Name)],
+        product.Allergens,
+        product.MayContain,
+        product.Alcohol.Count > 0,
+        product.WithoutStatedAllergens);
 
     private static Results<Ok<ScaleAnswer>, ValidationProblem, ProblemHttpResult> Scale(
         string id, ScaleRequest request, Database database, BakeryClock clock)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
-        if (RecipeStore.Products(connection).FirstOrDefault(product => product.Id == id) is not { } product)
-            return TypedResults.Problem(title: "There is no such product.", statusCode: 404);
+        if (RecipeStore.Find(connection, id) is not { } product) return TypedResults.Problem(title: "There is no such product.", statusCode: 404);
         var count = request.Count ?? 1;
         var size = product.SizeIn(request.Pan ?? product.ReferencePan.Id);
         var faults = new List<(string, string)>();
         if (count is < 1 or > Scaling.MostPies) faults.Add(("count", $"1 to {Scaling.MostPies} pies can be scaled at once."));
         if (size is null) faults.Add(("pan", $"{product.Name} is made in {string.Join(" or ", product.Sizes.Select(one => one.Pan.Id))}."));
+        if (request.Have?.Length > LongestQuestion) faults.Add(("have", $"This takes up to {LongestQuestion} characters."));
         if (faults.Count > 0) return FieldProblems.Of(faults);
+
+        OnHand? onHand = null;
+        if (!string.IsNullOrWhiteSpace(request.Have))
+        {
+            var (answer, fault) = OnHand.Read(request.Have, Scaling.Scale(product, size!.Pan, 1));
+            if (fault is not null) return FieldProblems.Of(("have", fault));
+            onHand = answer!;
+            if (onHand.Pies == 0)
+                return FieldProblems.Of(("have", FormattableString.Invariant($"That is not enough for one: a pie in the {size.Pan.Name} pan takes {onHand.PerPie.Grams:0} g of {onHand.What}.")));
+            count = onHand.Pies;
+        }
 
         var prices = PriceList.On(DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)), IngredientStore.Prices(connection));
         var scaled = Scaling.Scale(product, size!.Pan, count);
-        return TypedResults.Ok(ScaleAnswers.Of(scaled, PieCost.Of(scaled, prices), bakery.Currency));
+        return TypedResults.Ok(ScaleAnswers.Of(scaled, PieCost.Of(scaled, prices), bakery.Currency, onHand));
     }
 }

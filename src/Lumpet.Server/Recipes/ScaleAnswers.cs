@@ -3,6 +3,8 @@ using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Judging;
+using Lumpet.Core.Safety;
 
 namespace Lumpet.Server.Recipes;
 
@@ -13,7 +15,7 @@ namespace Lumpet.Server.Recipes;
 internal static class ScaleAnswers
 {
     /// <summary>The answer.</summary>
-    public static ScaleAnswer Of(ScaledProduct scaled, PieCost cost, string currency)
+    public static ScaleAnswer Of(ScaledProduct scaled, PieCost cost, string currency, OnHand? onHand)
     {
         var (product, filling, dough) = (scaled.Product, scaled.FillingScale, scaled.Product.Dough);
         var lines = Lines(scaled.Filling);
@@ -38,8 +40,9 @@ internal static class ScaleAnswers
                 Math.Round(filling.LevelShare * 100),
                 product.Filling.PackedDensity.GramsPerMillilitre,
                 Math.Round(scaled.FillingPerPie.Grams),
-                Centimetres(filling.Lined.TopDiameter),
-                Centimetres(filling.Lined.BottomDiameter),
+                Math.Round(product.Filling.KeptShare * 100, 1),
+                Centimetres(filling.Lined.Top.Length),
+                Centimetres(filling.Lined.Bottom.Length),
                 Centimetres(filling.Lined.Depth),
                 Centimetres(filling.Level.Height),
                 Centimetres(filling.Level.Mound),
@@ -55,23 +58,66 @@ internal static class ScaleAnswers
                 product.Crust.Thickness.Millimetres,
                 Math.Round(product.Crust.TrimShare * 100, 1),
                 Math.Round(dough.BowlLossShare * 100, 1),
-                [.. scaled.Pieces.Select(piece => Piece(piece, PieceWords.Of(piece, scaled)))],
-                doughLines),
+                [.. scaled.Pieces.Select(piece => Piece(piece, scaled))],
+                doughLines,
+                JudgeWords.Of(dough)),
             Lines(scaled.Finish),
             Math.Round(scaled.FinishFactor, 4),
             Cost(cost, currency),
-            [.. product.Process.Steps.Select(StepWords.Of)]);
+            [.. product.Process.Steps.Select(StepWords.Of)],
+            new RecipeFacts(
+                KindWords.Of(product.Filling.Kind),
+                KindWords.Of(product.Crust),
+                KindWords.Of(product.BaseTreatment),
+                KindWords.Of(product.Crust.Lining),
+                CoolingClasses.Words(product.Cooling),
+                product.MayContain,
+                product.Alcohol,
+                ProductCautions.Of(product),
+                JudgeWords.Of(Thickening.For(product.Filling)),
+                PanMaterials.Note(scaled.Pan.Material)),
+            Lines(scaled.Topping),
+            ScaleWarnings.Of(scaled),
+            [.. WholePieces.In(scaled).Select(Whole)],
+            Estimate(BakeEstimate.For(product, scaled.Pan), scaled.Pan),
+            onHand is null ? null
+                : new OnHandAnswer(onHand.What, Math.Round(onHand.Have.Grams, 1), Math.Round(onHand.PerPie.Grams, 1), onHand.Pies, Math.Round(onHand.Left.Grams, 1)));
     }
 
-    private static PanAnswer Pan(Pan pan) => new(
+    private static WholeAnswer Whole(WholePieces whole) => new(
+        whole.Line.Line.Ingredient.Name,
+        whole.Piece,
+        Math.Round(whole.Exact, 2),
+        ScaleReading.GramsOf(whole.Line.Total, whole.Line.Line.Ingredient.Facts.WeighedTo),
+        whole.Nearest,
+        Math.Round(whole.MovedPercent, 1),
+        whole.WholeAt);
+
+    private static EstimateAnswer? Estimate(BakeEstimate? estimate, Pan pan)
+    {
+        if (estimate is null) return null;
+        var why = FormattableString.Invariant(
+            $"Volume over surface is {estimate.Depth.Centimetres:0.00} cm here and {estimate.ReferenceDepth.Centimetres:0.00} cm as written ({estimate.WrittenLeast} to {estimate.WrittenMost} min): time goes with that, or with its square.");
+        return new EstimateAnswer((int)Math.Round(estimate.Least), (int)Math.Round(estimate.Most), $"{why} {PanMaterials.Note(pan.Material)}");
+    }
+
+    /// <summary>A pan, for the drawing.</summary>
+    internal static PanAnswer Pan(Pan pan) => new(
         pan.Id,
         pan.Name,
-        pan.TopDiameter.Centimetres,
-        pan.BottomDiameter.Centimetres,
+        KindWords.Of(pan.Family),
+        KindWords.Of(pan.Material),
+        pan.IsRound,
+        pan.IsFreeForm,
+        pan.Top.Length.Centimetres,
+        pan.Bottom.Length.Centimetres,
+        pan.Top.Width.Centimetres,
+        pan.Bottom.Width.Centimetres,
         pan.Depth.Centimetres,
         pan.RimWidth.Centimetres,
         pan.PerTray,
-        Math.Round(pan.BrimfulVolume.Millilitres));
+        Math.Round(pan.BrimfulVolume.Millilitres),
+        Math.Round((pan.Bottom.Area + pan.WallArea).SquareCentimetres));
 
     private static LineAnswer[] Lines(IReadOnlyList<ScaledLine> lines)
     {
@@ -79,28 +125,58 @@ internal static class ScaleAnswers
         return [.. lines.Select((line, index) => new LineAnswer(
             line.Line.Ingredient.Name,
             line.Line.Preparation,
-            line.Line.Amount.Grams,
+            line.Line.Written,
+            Math.Round(line.Line.Amount.Grams, 2),
             perPie[index],
-            ScaleReading.GramsOf(line.Total),
+            ScaleReading.GramsOf(line.Total, line.Line.Ingredient.Facts.WeighedTo),
             line.Line.Yield.Share < 1 ? Math.Round(line.ToBuy.Grams) : null,
             Percent(line.Line.Yield)))];
     }
 
-    private static PieceAnswer Piece(DoughPiece piece, string reckoning)
+    private static PieceAnswer Piece(DoughPiece piece, ScaledProduct scaled)
     {
         var grams = SharedRounding.Round([piece.Mass.Grams, piece.Trim.Grams], 0.1);
         return new PieceAnswer(
             piece.Name,
+            piece.Outline.IsRound,
+            piece.Count,
+            Centimetres(piece.Outline.Length),
             Centimetres(piece.Diameter),
             // A disc has the piece's thickness, so its area is in step with its mass.
             Math.Round(piece.Diameter.Centimetres * Math.Sqrt(piece.Disc / piece.Mass), 1),
-            [.. piece.Strips.Take(piece.Strips.Count / 2).Select(Centimetres)],
+            [.. piece.Strips.Upright.Select(Centimetres)],
+            [.. piece.Strips.Across.Select(Centimetres)],
             piece.StripWidth.Centimetres,
-            reckoning,
+            PieceWords.Of(piece, scaled),
             Math.Round(piece.Area.SquareCentimetres, 1),
             grams[0],
             Math.Round(grams[0] + grams[1], 1),
-            grams[1]);
+            grams[1],
+            Math.Round(piece.Trim / piece.Disc * 100, 1),
+            Sheet(piece, scaled));
+    }
+
+    /// <summary>Small rounds, cut-outs and strips are cut from a sheet; large rounds are rolled one by one.</summary>
+    private static SheetAnswer? Sheet(DoughPiece piece, ScaledProduct scaled)
+    {
+        var crust = scaled.Product.Crust;
+        var isSmallRound = piece.Name == "base" && crust.Lining == Lining.SmallRounds;
+        if (!isSmallRound && piece.Name is not ("cut-outs" or "wall strips" or "lattice")) return null;
+        var longest = piece.Strips.All.Select(strip => strip.Centimetres).DefaultIfEmpty(0).Max();
+        var one = longest > 0 ? Outline.Rectangle(Length.FromCentimetres(longest), piece.StripWidth) : piece.Outline;
+        var layout = TrayLayout.Fullest(SheetLayout.Sheet, one);
+        if (layout.Spots.Count == 0) return null;
+        var sheet = new SheetLayout(one, layout, isSmallRound ? crust.Rerolls : 0);
+        var pieces = longest > 0 ? piece.Strips.All.Count() : piece.Count;
+        return new SheetAnswer(
+            SheetLayout.Sheet.Length.Centimetres,
+            SheetLayout.Sheet.Width.Centimetres,
+            Centimetres(layout.IsTurned ? one.Width : one.Length),
+            Centimetres(layout.IsTurned ? one.Length : one.Width),
+            [.. layout.Spots.Select(spot => new SheetSpot(Math.Round(spot.XCm, 2), Math.Round(spot.YCm, 2)))],
+            Math.Round(sheet.UsedShare * 100, 1),
+            sheet.Rerolls,
+            (int)Math.Ceiling(((double)pieces * scaled.Count / sheet.PerSheet * (isSmallRound ? sheet.UsedShare / (1 - sheet.TrimShare) : 1)) - 1e-9));
     }
 
     private static CostAnswer Cost(PieCost cost, string currency)

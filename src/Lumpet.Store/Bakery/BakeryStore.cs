@@ -3,6 +3,7 @@ using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Measures.Amounts;
 using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Bakery;
@@ -16,7 +17,7 @@ public static class BakeryStore
         var row = connection.QuerySingleOrDefault<Row>(
             """
             SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin, spare_min AS spareMin,
-                   mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest
+                   mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest, cups
             FROM bakery
             """);
         if (row is null) return null;
@@ -37,11 +38,12 @@ public static class BakeryStore
             new Mixer(row.MixerName, Mass.FromGrams(row.Smallest), Mass.FromGrams(row.Largest)),
             [.. shifts.Select(shift => new ShiftRecord(shift.Name, (int)shift.DayOffset, (int)shift.StartMinute, (int)shift.LengthMin))],
             [.. ovens.Select(oven => new DayOven(
-                oven.Id, oven.Name, (int)oven.Shelves, (int)oven.MinC, (int)oven.MaxC, (int)oven.Heat, (int)oven.Cool, (int)oven.DialOffset))]);
+                oven.Id, oven.Name, (int)oven.Shelves, (int)oven.MinC, (int)oven.MaxC, (int)oven.Heat, (int)oven.Cool, (int)oven.DialOffset))],
+            Enum.Parse<CupCustom>(row.Cups, ignoreCase: true));
     }
 
     private sealed record Row(
-        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, string MixerName, double Smallest, double Largest);
+        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, string MixerName, double Smallest, double Largest, string Cups);
 
     private sealed record ShiftRow(string Name, long DayOffset, long StartMinute, long LengthMin);
 

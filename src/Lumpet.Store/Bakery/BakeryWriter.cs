@@ -3,7 +3,6 @@ using Dapper;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Pans;
 using Lumpet.Store.Orders;
-using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Bakery;
 
@@ -11,7 +10,7 @@ namespace Lumpet.Store.Bakery;
 public static class BakeryWriter
 {
     /// <summary>Version of the bakery as it is kept; 0 while none is set up.</summary>
-    public static long Version(SqliteConnection connection, IDbTransaction? transaction = null) =>
+    public static long Version(IDbConnection connection, IDbTransaction? transaction = null) =>
         connection.QuerySingleOrDefault<long>("SELECT row_version FROM bakery", transaction: transaction);
 
     /// <summary>Replaces the bakery that still has the version it was read with.</summary>
@@ -21,56 +20,62 @@ public static class BakeryWriter
     /// <param name="version">The version it was read with; 0 for a new one.</param>
     /// <returns>Whether it was saved; and the pans that cannot go because a product is made in them or an order asks for them.</returns>
     public static (ChangeOutcome Outcome, IReadOnlyList<string> PansInUse) Save(Database database, BakeryRecord bakery, IReadOnlyList<Pan> pans, long version) =>
-        database.Write<(ChangeOutcome, IReadOnlyList<string>)>((connection, transaction) =>
-        {
-            if (Version(connection, transaction) != version) return (ChangeOutcome.Conflict, []);
-            var used = connection.Query<string>("SELECT pan_id FROM product_size UNION SELECT reference_pan_id FROM product UNION SELECT pan_id FROM order_line", transaction: transaction)
-                .Except(pans.Select(pan => pan.Id)).Order(StringComparer.Ordinal).ToArray();
-            if (used.Length > 0) return (ChangeOutcome.Conflict, used);
-            connection.Execute("DELETE FROM bakery; DELETE FROM shift; DELETE FROM oven", transaction: transaction);
-            Rows.Insert(connection, transaction, "bakery", new
-            {
-                id = 1,
-                name = bakery.Name,
-                zone = bakery.Zone.Id,
-                currency = bakery.Currency,
-                tolerance_c = bakery.ToleranceC,
-                transfer_min = bakery.TransferMin,
-                spare_min = bakery.SpareMin,
-                mixer_name = bakery.Mixer.Name,
-                mixer_smallest_g = bakery.Mixer.SmallestBatch.Grams,
-                mixer_largest_g = bakery.Mixer.LargestBatch.Grams,
-                row_version = version + 1,
-            });
-            foreach (var shift in bakery.Shifts)
-                Rows.Insert(connection, transaction, "shift", new { name = shift.Name, day_offset = shift.DayOffset, start_minute = shift.StartMinute, length_min = shift.LengthMin });
-            foreach (var (oven, position) in bakery.Ovens.Select((oven, position) => (oven, position)))
-                Rows.Insert(connection, transaction, "oven", new
-                {
-                    id = oven.Id,
-                    position,
-                    name = oven.Name,
-                    shelves = oven.Shelves,
-                    min_c = oven.MinC,
-                    max_c = oven.MaxC,
-                    heat_c_per_min = oven.HeatCPerMin,
-                    cool_c_per_min = oven.CoolCPerMin,
-                    dial_offset_c = oven.DialOffsetC,
-                });
-            Pans(connection, transaction, pans);
-            OrderStore.ChangeZone(connection, transaction, bakery.Zone);
-            return (ChangeOutcome.Done, []);
-        });
+        database.Write((connection, transaction) => Save(connection, transaction, bakery, pans, version));
 
-    private static void Pans(SqliteConnection connection, IDbTransaction transaction, IReadOnlyList<Pan> pans)
+    /// <summary>Replaces the bakery as part of a transaction.</summary>
+    internal static (ChangeOutcome Outcome, IReadOnlyList<string> PansInUse) Save(
+        IDbConnection connection, IDbTransaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, long version)
+    {
+        if (Version(connection, transaction) != version) return (ChangeOutcome.Conflict, []);
+        var used = connection.Query<string>("SELECT pan_id FROM product_size UNION SELECT reference_pan_id FROM product UNION SELECT pan_id FROM order_line", transaction: transaction)
+            .Except(pans.Select(pan => pan.Id)).Order(StringComparer.Ordinal).ToArray();
+        if (used.Length > 0) return (ChangeOutcome.Conflict, used);
+        connection.Execute("DELETE FROM bakery; DELETE FROM shift; DELETE FROM oven", transaction: transaction);
+        Rows.Insert(connection, transaction, "bakery", new
+        {
+            id = 1,
+            name = bakery.Name,
+            zone = bakery.Zone.Id,
+            currency = bakery.Currency,
+            tolerance_c = bakery.ToleranceC,
+            transfer_min = bakery.TransferMin,
+            spare_min = bakery.SpareMin,
+            mixer_name = bakery.Mixer.Name,
+            mixer_smallest_g = bakery.Mixer.SmallestBatch.Grams,
+            mixer_largest_g = bakery.Mixer.LargestBatch.Grams,
+            cups = char.ToLowerInvariant(bakery.Cups.ToString()[0]) + bakery.Cups.ToString()[1..],
+            row_version = version + 1,
+        });
+        foreach (var shift in bakery.Shifts)
+            Rows.Insert(connection, transaction, "shift", new { name = shift.Name, day_offset = shift.DayOffset, start_minute = shift.StartMinute, length_min = shift.LengthMin });
+        foreach (var (oven, position) in bakery.Ovens.Select((oven, position) => (oven, position)))
+            Rows.Insert(connection, transaction, "oven", new
+            {
+                id = oven.Id,
+                position,
+                name = oven.Name,
+                shelves = oven.Shelves,
+                min_c = oven.MinC,
+                max_c = oven.MaxC,
+                heat_c_per_min = oven.HeatCPerMin,
+                cool_c_per_min = oven.CoolCPerMin,
+                dial_offset_c = oven.DialOffsetC,
+            });
+        Pans(connection, transaction, pans);
+        OrderStore.ChangeZone(connection, transaction, bakery.Zone);
+        return (ChangeOutcome.Done, []);
+    }
+
+    private static void Pans(IDbConnection connection, IDbTransaction transaction, IReadOnlyList<Pan> pans)
     {
         connection.Execute("DELETE FROM pan WHERE id NOT IN @kept", new { kept = pans.Select(pan => pan.Id) }, transaction);
         foreach (var (pan, position) in pans.Select((pan, position) => (pan, position)))
             connection.Execute(
                 """
-                INSERT INTO pan (id, position, name, top_cm, bottom_cm, depth_cm, rim_cm, per_tray)
-                VALUES (@id, @position, @name, @top, @bottom, @depth, @rim, @perTray)
-                ON CONFLICT (id) DO UPDATE SET position = excluded.position, name = excluded.name, top_cm = excluded.top_cm,
+                INSERT INTO pan (id, position, name, family, material, top_cm, bottom_cm, top_width_cm, bottom_width_cm, depth_cm, rim_cm, per_tray)
+                VALUES (@id, @position, @name, @family, @material, @top, @bottom, @topWidth, @bottomWidth, @depth, @rim, @perTray)
+                ON CONFLICT (id) DO UPDATE SET position = excluded.position, name = excluded.name, family = excluded.family,
+                  material = excluded.material, top_cm = excluded.top_cm, top_width_cm = excluded.top_width_cm, bottom_width_cm = excluded.bottom_width_cm,
                   bottom_cm = excluded.bottom_cm, depth_cm = excluded.depth_cm, rim_cm = excluded.rim_cm, per_tray = excluded.per_tray
                 """,
                 new
@@ -78,8 +83,12 @@ public static class BakeryWriter
                     id = pan.Id,
                     position,
                     name = pan.Name,
-                    top = pan.TopDiameter.Centimetres,
-                    bottom = pan.BottomDiameter.Centimetres,
+                    family = pan.Family.ToString(),
+                    material = pan.Material.ToString(),
+                    top = pan.Top.Length.Centimetres,
+                    bottom = pan.Bottom.Length.Centimetres,
+                    topWidth = pan.IsRound ? (double?)null : pan.Top.Width.Centimetres,
+                    bottomWidth = pan.IsRound ? (double?)null : pan.Bottom.Width.Centimetres,
                     depth = pan.Depth.Centimetres,
                     rim = pan.RimWidth.Centimetres,
                     perTray = pan.PerTray,

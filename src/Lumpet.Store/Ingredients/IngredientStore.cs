@@ -6,26 +6,62 @@ using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Ingredients;
 
-/// <summary>Reads ingredients, their yields and their prices.</summary>
+/// <summary>Reads ingredients, what is known of them, and their prices.</summary>
 public static class IngredientStore
 {
-    /// <summary>Every ingredient, by id.</summary>
-    public static IReadOnlyDictionary<string, Ingredient> All(SqliteConnection connection)
+    /// <summary>Every ingredient, by id, with the facts in force: the bakery's own over those that ship.</summary>
+    public static IReadOnlyDictionary<string, Ingredient> All(SqliteConnection connection) =>
+        Own(connection).ToDictionary(
+            pair => pair.Key,
+            pair => pair.Value with { Facts = (IngredientLibrary.Find(pair.Key)?.Facts ?? IngredientFacts.None).With(pair.Value.Facts) });
+
+    /// <summary>Every ingredient, by id, with the facts that the bakery itself has set.</summary>
+    public static IReadOnlyDictionary<string, Ingredient> Own(SqliteConnection connection)
     {
         var allergens = connection.Query<AllergenRow>("SELECT ingredient_id AS ingredientId, allergen FROM ingredient_allergen ORDER BY allergen")
             .ToLookup(row => row.IngredientId, row => row.Allergen);
-        return connection.Query<IngredientRow>("SELECT id, name, allergens_stated AS allergensStated FROM ingredient ORDER BY name COLLATE NOCASE")
-            .ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]], row.AllergensStated == 1));
+        var mayContain = connection.Query<AllergenRow>("SELECT ingredient_id AS ingredientId, allergen FROM ingredient_may_contain ORDER BY allergen")
+            .ToLookup(row => row.IngredientId, row => row.Allergen);
+        var pieces = connection.Query<PieceRow>("SELECT ingredient_id AS ingredientId, piece, grams, source FROM ingredient_piece ORDER BY piece")
+            .ToLookup(row => row.IngredientId, row => new PieceWeight(row.Piece, Mass.FromGrams(row.Grams), row.Source));
+        var yields = connection.Query<YieldRow>("SELECT ingredient_id AS ingredientId, preparation, share, source FROM ingredient_yield ORDER BY preparation")
+            .ToLookup(row => row.IngredientId, row => new PreparationYield(row.Preparation, Yield.FromShare(row.Share), row.Source));
+        return connection.Query<IngredientRow>(
+            """
+            SELECT id, name, allergens_stated AS allergensStated, other_names AS otherNames, role, density, density_source AS densitySource,
+                   alcohol_percent AS alcohol, unsafe_raw AS unsafeRaw, weighed_to AS weighedTo
+            FROM ingredient ORDER BY name COLLATE NOCASE
+            """).ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]], row.AllergensStated == 1)
+            {
+                Facts = new IngredientFacts
+                {
+                    OtherNames = row.OtherNames.Split('\n', StringSplitOptions.RemoveEmptyEntries),
+                    Role = Enum.Parse<IngredientRole>(row.Role, ignoreCase: true),
+                    Density = row.Density is { } density ? new DensityFigure(Density.FromGramsPerMillilitre(density), row.DensitySource ?? string.Empty) : null,
+                    Pieces = [.. pieces[row.Id]],
+                    Yields = [.. yields[row.Id]],
+                    MayContain = [.. mayContain[row.Id]],
+                    AlcoholPercent = row.Alcohol,
+                    UnsafeRaw = row.UnsafeRaw == 1,
+                    WeighedTo = row.WeighedTo,
+                },
+            });
     }
 
     /// <summary>Versions of the ingredients, by id.</summary>
     public static IReadOnlyDictionary<string, long> Versions(SqliteConnection connection) =>
         connection.Query<VersionRow>("SELECT id, row_version AS rowVersion FROM ingredient").ToDictionary(row => row.Id, row => row.RowVersion);
 
-    /// <summary>Yields by ingredient and preparation; what is not listed loses nothing.</summary>
-    public static IReadOnlyDictionary<(string IngredientId, string Preparation), Yield> Yields(SqliteConnection connection) =>
-        connection.Query<YieldRow>("SELECT ingredient_id AS ingredientId, preparation, share FROM ingredient_yield")
-            .ToDictionary(row => (row.IngredientId, row.Preparation), row => Yield.FromShare(row.Share));
+    /// <summary>In how many products each ingredient is used, by id; what is used in none is left out.</summary>
+    public static IReadOnlyDictionary<string, int> UsedIn(SqliteConnection connection) =>
+        connection.Query<UsedRow>(
+            """
+            SELECT id, CAST(count(*) AS INTEGER) AS products FROM (
+              SELECT ingredient_id AS id, product_id FROM product_line
+              UNION SELECT ingredient_id, product_id FROM product_packaging
+              UNION SELECT l.ingredient_id, p.id FROM dough_line l JOIN product p ON p.dough_id = l.dough_id)
+            GROUP BY id
+            """).ToDictionary(row => row.Id, row => (int)row.Products);
 
     /// <summary>Every price row, in the order in which they were added.</summary>
     public static IReadOnlyList<Price> Prices(SqliteConnection connection) =>
@@ -41,13 +77,23 @@ public static class IngredientStore
                 new Money(decimal.Parse(row.Paid, CultureInfo.InvariantCulture), row.Currency),
                 DateOnly.ParseExact(row.ValidFrom, "yyyy-MM-dd", CultureInfo.InvariantCulture)))];
 
-    private sealed record IngredientRow(string Id, string Name, long AllergensStated);
+    private sealed record IngredientRow(
+        string Id, string Name, long AllergensStated, string OtherNames, string Role, double? Density, string? DensitySource, double Alcohol, long UnsafeRaw, double? WeighedTo);
+
+    private sealed class UsedRow
+    {
+        public string Id { get; init; } = string.Empty;
+
+        public long Products { get; init; }
+    }
 
     private sealed record VersionRow(string Id, long RowVersion);
 
     private sealed record AllergenRow(string IngredientId, string Allergen);
 
-    private sealed record YieldRow(string IngredientId, string Preparation, double Share);
+    private sealed record PieceRow(string IngredientId, string Piece, double Grams, string Source);
+
+    private sealed record YieldRow(string IngredientId, string Preparation, double Share, string Source);
 
     private sealed record PriceRow(
         string IngredientId, string Supplier, string PackAmount, string PackUnit, string Paid, string Currency, string ValidFrom);

@@ -8,19 +8,56 @@ namespace Lumpet.Store.Ingredients;
 /// <summary>Writes ingredients and what is known of them.</summary>
 public static class IngredientWriter
 {
+    /// <summary>Adds the ingredients that ship and are not there yet. One whose id or name is taken is left as the bakery has it.</summary>
+    /// <returns>How many were added; where it is none, nothing was written.</returns>
+    public static int AddShipped(Database database)
+    {
+        using var connection = database.Open();
+        return Missing(connection, null).Length == 0 ? 0 : database.Write(AddShipped);
+    }
+
+    /// <summary>Adds the ingredients that ship, as part of a transaction.</summary>
+    internal static int AddShipped(IDbConnection connection, IDbTransaction transaction)
+    {
+        var missing = Missing(connection, transaction);
+        Add(connection, transaction, missing);
+        return missing.Length;
+    }
+
+    private static Ingredient[] Missing(IDbConnection connection, IDbTransaction? transaction)
+    {
+        var taken = connection.Query<TakenRow>("SELECT id, name FROM ingredient", transaction: transaction)
+            .SelectMany(row => new[] { row.Id, row.Name }).ToHashSet(StringComparer.OrdinalIgnoreCase);
+        // Their facts stay in the library; a row holds only what a bakery sets itself.
+        return [.. IngredientLibrary.All.Where(one => !taken.Contains(one.Id) && !taken.Contains(one.Name)).Select(one => one with { Facts = IngredientFacts.None })];
+    }
+
     /// <summary>Adds ingredients that a recipe brought along; part of the recipe's transaction.</summary>
     internal static void Add(IDbConnection connection, IDbTransaction transaction, IEnumerable<Ingredient> fresh)
     {
         foreach (var ingredient in fresh)
         {
-            Rows.Insert(connection, transaction, "ingredient", new { id = ingredient.Id, name = ingredient.Name, allergens_stated = ingredient.AllergensStated ? 1 : 0 });
-            Allergens(connection, transaction, ingredient);
+            Rows.Insert(connection, transaction, "ingredient", new { id = ingredient.Id, name = ingredient.Name, row_version = 0 });
+            State(connection, transaction, ingredient);
         }
     }
 
+    /// <summary>Adds a new ingredient, with a price where one is given.</summary>
+    /// <param name="database">The database.</param>
+    /// <param name="ingredient">The ingredient with the bakery's own facts.</param>
+    /// <param name="price">Its price; null for none.</param>
+    public static ChangeOutcome Add(Database database, Ingredient ingredient, Price? price) =>
+        database.Write((connection, transaction) =>
+        {
+            if (connection.QuerySingle<long>("SELECT count(*) FROM ingredient WHERE id = @Id", new { ingredient.Id }, transaction) > 0) return ChangeOutcome.Conflict;
+            Add(connection, transaction, [ingredient]);
+            Add(connection, transaction, price);
+            return ChangeOutcome.Done;
+        });
+
     /// <summary>Changes an ingredient that still has the version it was read with, and adds a price row where one is given.</summary>
     /// <param name="database">The database.</param>
-    /// <param name="ingredient">Its name and allergens.</param>
+    /// <param name="ingredient">Its name, its allergens and the bakery's own facts.</param>
     /// <param name="price">A new price; null leaves the prices as they are.</param>
     /// <param name="version">The version it was read with.</param>
     public static ChangeOutcome Change(Database database, Ingredient ingredient, Price? price, long version) =>
@@ -28,28 +65,59 @@ public static class IngredientWriter
         {
             var present = connection.QuerySingleOrDefault<long?>("SELECT row_version FROM ingredient WHERE id = @Id", new { ingredient.Id }, transaction);
             if (present != version) return present is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
-            connection.Execute(
-                "UPDATE ingredient SET name = @Name, allergens_stated = @stated, row_version = row_version + 1 WHERE id = @Id",
-                new { ingredient.Id, ingredient.Name, stated = ingredient.AllergensStated ? 1 : 0 },
-                transaction);
-            connection.Execute("DELETE FROM ingredient_allergen WHERE ingredient_id = @Id", new { ingredient.Id }, transaction);
-            Allergens(connection, transaction, ingredient);
-            if (price is not null)
-                Rows.Insert(connection, transaction, "price", new
-                {
-                    ingredient_id = price.IngredientId,
-                    supplier = price.Supplier,
-                    pack_amount = price.PackAmount.ToString(CultureInfo.InvariantCulture),
-                    pack_unit = price.PackUnit == PackUnit.Gram ? "g" : "piece",
-                    paid = price.Paid.Amount.ToString(CultureInfo.InvariantCulture),
-                    currency = price.Paid.Currency,
-                    valid_from = price.ValidFrom.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-                });
+            State(connection, transaction, ingredient);
+            Add(connection, transaction, price);
             return ChangeOutcome.Done;
         });
 
-    private static void Allergens(IDbConnection connection, IDbTransaction transaction, Ingredient ingredient)
+    private static void State(IDbConnection connection, IDbTransaction transaction, Ingredient ingredient)
     {
+        var facts = ingredient.Facts;
+        connection.Execute(
+            """
+            UPDATE ingredient SET name = @name, allergens_stated = @stated, other_names = @names, role = @role, density = @density,
+              density_source = @source, alcohol_percent = @alcohol, unsafe_raw = @raw, weighed_to = @weighedTo, row_version = row_version + 1
+            WHERE id = @id
+            """,
+            new
+            {
+                id = ingredient.Id,
+                name = ingredient.Name,
+                stated = ingredient.AllergensStated ? 1 : 0,
+                names = string.Join('\n', facts.OtherNames),
+                role = facts.Role.ToString(),
+                density = facts.Density?.Value.GramsPerMillilitre,
+                source = facts.Density?.Source,
+                alcohol = facts.AlcoholPercent,
+                raw = facts.UnsafeRaw ? 1 : 0,
+                weighedTo = facts.WeighedTo,
+            },
+            transaction);
+        foreach (var table in (string[])["ingredient_allergen", "ingredient_may_contain", "ingredient_piece", "ingredient_yield"])
+            connection.Execute($"DELETE FROM {table} WHERE ingredient_id = @Id", new { ingredient.Id }, transaction);
         foreach (var allergen in ingredient.Allergens) Rows.Insert(connection, transaction, "ingredient_allergen", new { ingredient_id = ingredient.Id, allergen });
+        foreach (var allergen in facts.MayContain) Rows.Insert(connection, transaction, "ingredient_may_contain", new { ingredient_id = ingredient.Id, allergen });
+        foreach (var piece in facts.Pieces)
+            Rows.Insert(connection, transaction, "ingredient_piece", new { ingredient_id = ingredient.Id, piece = piece.Piece, grams = piece.Weight.Grams, source = piece.Source });
+        foreach (var yield in facts.Yields)
+            Rows.Insert(connection, transaction, "ingredient_yield", new { ingredient_id = ingredient.Id, preparation = yield.Preparation, share = yield.Yield.Share, source = yield.Source });
     }
+
+    /// <summary>Adds a price row, as part of a transaction; null adds none.</summary>
+    internal static void Add(IDbConnection connection, IDbTransaction transaction, Price? price)
+    {
+        if (price is null) return;
+        Rows.Insert(connection, transaction, "price", new
+        {
+            ingredient_id = price.IngredientId,
+            supplier = price.Supplier,
+            pack_amount = price.PackAmount.ToString(CultureInfo.InvariantCulture),
+            pack_unit = price.PackUnit == PackUnit.Gram ? "g" : "piece",
+            paid = price.Paid.Amount.ToString(CultureInfo.InvariantCulture),
+            currency = price.Paid.Currency,
+            valid_from = price.ValidFrom.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+        });
+    }
+
+    private sealed record TakenRow(string Id, string Name);
 }

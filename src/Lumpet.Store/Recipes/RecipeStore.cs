@@ -15,114 +15,167 @@ namespace Lumpet.Store.Recipes;
 public static class RecipeStore
 {
     /// <summary>Every product, in the order in which the bakery lists them.</summary>
-    public static IReadOnlyList<Product> Products(SqliteConnection connection)
-    {
-        var pans = Pans(connection).ToDictionary(pan => pan.Id);
-        var lines = new LineReader(IngredientStore.All(connection), IngredientStore.Yields(connection));
-        var doughs = Doughs(connection, lines);
-        var currency = connection.QueryFirstOrDefault<string>("SELECT currency FROM bakery") ?? "EUR";
+    public static IReadOnlyList<Product> Products(SqliteConnection connection) => Read(connection, null);
 
-        var aliases = connection.Query<AliasRow>("SELECT product_id AS productId, alias FROM product_alias ORDER BY alias").ToLookup(row => row.ProductId);
-        var productLines = connection.Query<LineRow>(
-                "SELECT product_id AS ownerId, part, ingredient_id AS ingredientId, preparation, grams FROM product_line ORDER BY position")
-            .ToLookup(row => (row.OwnerId, row.Part));
-        var packaging = connection.Query<PackagingRow>("SELECT product_id AS productId, ingredient_id AS ingredientId FROM product_packaging ORDER BY ingredient_id")
-            .ToLookup(row => row.ProductId);
-        var sizes = connection.Query<SizeRow>("SELECT product_id AS productId, pan_id AS panId, price FROM product_size ORDER BY position")
-            .ToLookup(row => row.ProductId);
-        var processes = Processes(connection);
+    /// <summary>The products of these ids, in the order in which the bakery lists them; what is not there is left out.</summary>
+    public static IReadOnlyList<Product> Products(SqliteConnection connection, IReadOnlyCollection<string> ids) => Read(connection, ids);
 
-        return [.. connection.Query<ProductRow>(
-            """
-            SELECT id, name, version, dough_id AS doughId, top, thickness_mm AS thickness, base_overhang_cm AS baseOverhang,
-                   top_overhang_cm AS topOverhang, trim_share AS trim, strip_width_cm AS stripWidth, strip_gap_cm AS stripGap,
-                   packed_density AS packed, bake_change_cm AS bakeChange, reference_pan_id AS panId, oldest_min AS oldest
-            FROM product ORDER BY position
-            """).Select(row => new Product(
-                row.Id,
-                row.Name,
-                (int)row.Version,
-                [.. aliases[row.Id].Select(alias => alias.Alias)],
-                doughs[row.DoughId],
-                new Crust(
-                    Enum.Parse<Top>(row.Top, ignoreCase: true),
-                    Length.FromMillimetres(row.Thickness),
-                    Length.FromCentimetres(row.BaseOverhang),
-                    Length.FromCentimetres(row.TopOverhang),
-                    row.Trim,
-                    Length.FromCentimetres(row.StripWidth),
-                    Length.FromCentimetres(row.StripGap)),
-                new Filling(
-                    lines.Read(productLines[(row.Id, "filling")]),
-                    Density.FromGramsPerMillilitre(row.Packed),
-                    Length.FromCentimetres(row.BakeChange)),
-                lines.Read(productLines[(row.Id, "finish")]),
-                [.. packaging[row.Id].Select(item => lines.Ingredient(item.IngredientId))],
-                pans[row.PanId],
-                [.. sizes[row.Id].Select(size => new ProductSize(
-                    pans[size.PanId],
-                    size.Price is null ? null : new Money(decimal.Parse(size.Price, CultureInfo.InvariantCulture), currency)))],
-                processes[row.Id],
-                (int)row.Oldest))];
-    }
+    /// <summary>One product, or null.</summary>
+    public static Product? Find(SqliteConnection connection, string id) => Read(connection, [id]).FirstOrDefault();
 
     /// <summary>Every pan, in the order in which the bakery lists them.</summary>
     public static IReadOnlyList<Pan> Pans(SqliteConnection connection) =>
         [.. connection.Query<PanRow>(
-            "SELECT id, name, top_cm AS top, bottom_cm AS bottom, depth_cm AS depth, rim_cm AS rim, per_tray AS perTray FROM pan ORDER BY position")
-            .Select(row => new Pan(
+            """
+            SELECT id, name, family, material, top_cm AS top, bottom_cm AS bottom, top_width_cm AS topWidth, bottom_width_cm AS bottomWidth,
+                   depth_cm AS depth, rim_cm AS rim, per_tray AS perTray
+            FROM pan ORDER BY position
+            """).Select(row => new Pan(
                 row.Id,
                 row.Name,
-                Length.FromCentimetres(row.Top),
-                Length.FromCentimetres(row.Bottom),
+                Word<PanFamily>(row.Family),
+                Word<PanMaterial>(row.Material),
+                Outline(row.Top, row.TopWidth),
+                Outline(row.Bottom, row.BottomWidth),
                 Length.FromCentimetres(row.Depth),
                 Length.FromCentimetres(row.Rim),
                 (int)row.PerTray))];
 
     /// <summary>Every dough, by name.</summary>
     public static IReadOnlyList<DoughFormula> Doughs(SqliteConnection connection) =>
-        [.. Doughs(connection, new LineReader(IngredientStore.All(connection), IngredientStore.Yields(connection))).Values.OrderBy(dough => dough.Name, StringComparer.Ordinal)];
+        [.. Doughs(connection, IngredientStore.All(connection), null).Values.OrderBy(dough => dough.Name, StringComparer.Ordinal)];
 
-    private static Dictionary<string, DoughFormula> Doughs(SqliteConnection connection, LineReader lines)
+    private static Product[] Read(SqliteConnection connection, IReadOnlyCollection<string>? ids)
     {
-        var doughLines = connection.Query<DoughLineRow>(
-                "SELECT dough_id AS doughId, ingredient_id AS ingredientId, preparation, grams FROM dough_line ORDER BY position")
-            .ToLookup(row => row.DoughId, row => new LineRow(row.DoughId, string.Empty, row.IngredientId, row.Preparation, row.Grams));
+        // Only what is asked for is read: a what-if about one recipe must not wait for two thousand.
+        var (where, of) = ids is null ? (string.Empty, string.Empty) : ("WHERE product_id IN @ids", "WHERE id IN @ids");
+        IEnumerable<T> Rows<T>(string sql) => connection.Query<T>(sql, new { ids });
+        var rows = Rows<ProductRow>(
+            $"""
+            SELECT id, name, version, dough_id AS doughId, top, thickness_mm AS thickness, base_overhang_cm AS baseOverhang,
+                   top_overhang_cm AS topOverhang, trim_share AS trim, strip_width_cm AS stripWidth, strip_gap_cm AS stripGap,
+                   packed_density AS packed, bake_change_cm AS bakeChange, reference_pan_id AS panId, oldest_min AS oldest,
+                   filling_kind AS fillingKind, kept_share AS kept, base_treatment AS treatment, cooling, lining,
+                   cut_out_cm AS cutOut, cut_outs AS cutOuts, rerolls
+            FROM product {of} ORDER BY position
+            """).ToArray();
+        if (rows.Length == 0) return [];
+
+        var ingredients = IngredientStore.All(connection);
+        var doughs = Doughs(connection, ingredients, ids is null ? null : [.. rows.Select(row => row.DoughId).Distinct()]);
+        var pans = Pans(connection).ToDictionary(pan => pan.Id);
+        var currency = connection.QueryFirstOrDefault<string>("SELECT currency FROM bakery") ?? "EUR";
+        var aliases = Rows<AliasRow>($"SELECT product_id AS productId, alias FROM product_alias {where} ORDER BY alias").ToLookup(row => row.ProductId);
+        var lines = Rows<LineRow>(
+                $"SELECT product_id AS ownerId, part, ingredient_id AS ingredientId, preparation, grams, written FROM product_line {where} ORDER BY position")
+            .ToLookup(row => (row.OwnerId, row.Part));
+        var packaging = Rows<PackagingRow>($"SELECT product_id AS productId, ingredient_id AS ingredientId FROM product_packaging {where} ORDER BY ingredient_id")
+            .ToLookup(row => row.ProductId);
+        var sizes = Rows<SizeRow>($"SELECT product_id AS productId, pan_id AS panId, price FROM product_size {where} ORDER BY position")
+            .ToLookup(row => row.ProductId);
+        var stages = Rows<StageRow>($"SELECT product_id AS productId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most FROM product_stage {where} ORDER BY number")
+            .ToLookup(row => (row.ProductId, row.StepId), row => new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most));
+        var links = Rows<LinkRow>($"SELECT product_id AS productId, before, after, least, most FROM product_link {where}")
+            .ToLookup(row => row.ProductId, row => new Link(row.Before, row.After, Span.Between((int)row.Least, (int)row.Most)));
+        var steps = Rows<StepRow>(
+                $"""
+                SELECT product_id AS productId, id, name, station, hands_per_batch AS perBatch, hands_per_pie AS perPie,
+                       wait_least AS waitLeast, wait_aim AS waitAim, wait_most AS waitMost, celsius, uses_dough AS usesDough,
+                       ready_when AS readyWhen, caution
+                FROM product_step {where} ORDER BY product_id, position
+                """)
+            .ToLookup(row => row.ProductId);
+
+        IReadOnlyList<RecipeLine> Part(string id, string part) => Lines(lines[(id, part)], ingredients);
+        return [.. rows.Select(row => new Product(
+            row.Id,
+            row.Name,
+            (int)row.Version,
+            [.. aliases[row.Id].Select(alias => alias.Alias)],
+            doughs[row.DoughId],
+            Crust(row),
+            new Filling(Part(row.Id, "filling"), Density.FromGramsPerMillilitre(row.Packed), Length.FromCentimetres(row.BakeChange))
+            {
+                Kind = Word<FillingKind>(row.FillingKind),
+                KeptShare = row.Kept,
+            },
+            Part(row.Id, "finish"),
+            [.. packaging[row.Id].Select(item => ingredients[item.IngredientId])],
+            pans[row.PanId],
+            [.. sizes[row.Id].Select(size => new ProductSize(
+                pans[size.PanId],
+                size.Price is null ? null : new Money(decimal.Parse(size.Price, CultureInfo.InvariantCulture), currency)))],
+            new ProcessNetwork([.. steps[row.Id].Select(step => Step(step, stages))], [.. links[row.Id]]),
+            (int)row.Oldest)
+        {
+            BaseTreatment = Word<BaseTreatment>(row.Treatment),
+            Cooling = Word<CoolingClass>(row.Cooling),
+            Topping = Part(row.Id, "topping"),
+        })];
+    }
+
+    private static Crust Crust(ProductRow row) => new(
+        Word<Top>(row.Top),
+        Length.FromMillimetres(row.Thickness),
+        Length.FromCentimetres(row.BaseOverhang),
+        Length.FromCentimetres(row.TopOverhang),
+        row.Trim,
+        Length.FromCentimetres(row.StripWidth),
+        Length.FromCentimetres(row.StripGap))
+    {
+        Lining = Word<Lining>(row.Lining),
+        CutOutDiameter = Length.FromCentimetres(row.CutOut),
+        CutOuts = (int)row.CutOuts,
+        Rerolls = (int)row.Rerolls,
+    };
+
+    private static Dictionary<string, DoughFormula> Doughs(SqliteConnection connection, IReadOnlyDictionary<string, Ingredient> ingredients, string[]? ids)
+    {
+        var (where, of) = ids is null ? (string.Empty, string.Empty) : ("WHERE dough_id IN @ids", "WHERE id IN @ids");
+        var lines = connection.Query<DoughLineRow>(
+                $"SELECT dough_id AS doughId, ingredient_id AS ingredientId, preparation, grams, written FROM dough_line {where} ORDER BY position", new { ids })
+            .ToLookup(row => row.DoughId, row => new LineRow(row.DoughId, string.Empty, row.IngredientId, row.Preparation, row.Grams, row.Written));
         return connection.Query<DoughRow>(
-            """
+            $"""
             SELECT id, name, version, density, bowl_loss_share AS bowlLoss, mix_min AS mixMin, rest_least AS restLeast,
-                   rest_aim AS restAim, rest_most AS restMost, ready_when AS readyWhen, caution
-            FROM dough
-            """).ToDictionary(row => row.Id, row => new DoughFormula(
+                   rest_aim AS restAim, rest_most AS restMost, ready_when AS readyWhen, caution,
+                   family, held_back_percent AS heldBack, fat_size AS fatSize, turns, turn_rest_min AS turnRest, thinnest_mm AS thinnest,
+                   thickest_mm AS thickest, keeps_cold_days AS keepsCold, keeps_frozen_days AS keepsFrozen
+            FROM dough {of}
+            """,
+            new { ids }).ToDictionary(row => row.Id, row => new DoughFormula(
                 row.Id,
                 row.Name,
                 (int)row.Version,
-                lines.Read(doughLines[row.Id]),
+                Lines(lines[row.Id], ingredients),
                 Density.FromGramsPerMillilitre(row.Density),
                 row.BowlLoss,
                 (int)row.MixMin,
                 new Span((int)row.RestLeast, (int)row.RestAim, (int)row.RestMost),
                 row.ReadyWhen,
-                row.Caution));
+                row.Caution)
+            {
+                Method = new DoughMethod(
+                    Word<DoughFamily>(row.Family), row.HeldBack, row.FatSize, (int)row.Turns, (int)row.TurnRest, row.Thinnest, row.Thickest, (int)row.KeepsCold, (int)row.KeepsFrozen),
+            });
     }
 
-    private static Dictionary<string, ProcessNetwork> Processes(SqliteConnection connection)
-    {
-        var stages = connection.Query<StageRow>(
-                "SELECT product_id AS productId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most FROM product_stage ORDER BY number")
-            .ToLookup(row => (row.ProductId, row.StepId), row => new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most));
-        var links = connection.Query<LinkRow>("SELECT product_id AS productId, before, after, least, most FROM product_link")
-            .ToLookup(row => row.ProductId, row => new Link(row.Before, row.After, Span.Between((int)row.Least, (int)row.Most)));
-        return connection.Query<StepRow>(
-            """
-            SELECT product_id AS productId, id, name, station, hands_per_batch AS perBatch, hands_per_pie AS perPie,
-                   wait_least AS waitLeast, wait_aim AS waitAim, wait_most AS waitMost, celsius, uses_dough AS usesDough,
-                   ready_when AS readyWhen, caution
-            FROM product_step ORDER BY product_id, position
-            """)
-            .GroupBy(row => row.ProductId)
-            .ToDictionary(group => group.Key, group => new ProcessNetwork([.. group.Select(row => Step(row, stages))], [.. links[group.Key]]));
-    }
+    private static RecipeLine[] Lines(IEnumerable<LineRow> rows, IReadOnlyDictionary<string, Ingredient> ingredients) =>
+        [.. rows.Select(row => new RecipeLine(
+            ingredients[row.IngredientId],
+            row.Preparation,
+            ingredients[row.IngredientId].Facts.YieldOf(row.Preparation)?.Yield ?? Yield.Whole,
+            Mass.FromGrams(row.Grams))
+        {
+            Written = row.Written,
+        })];
+
+    private static Outline Outline(double length, double? width) => width is { } other
+        ? Core.Pans.Outline.Rectangle(Length.FromCentimetres(length), Length.FromCentimetres(other))
+        : Core.Pans.Outline.Circle(Length.FromCentimetres(length));
+
+    private static T Word<T>(string word)
+        where T : struct, Enum => Enum.Parse<T>(word, ignoreCase: true);
 
     private static Step Step(StepRow row, ILookup<(string, string), BakeStage> stages) => new(
         row.Id,
@@ -136,34 +189,23 @@ public static class RecipeStore
         row.ReadyWhen,
         row.Caution);
 
-    private sealed class LineReader(
-        IReadOnlyDictionary<string, Ingredient> ingredients,
-        IReadOnlyDictionary<(string IngredientId, string Preparation), Yield> yields)
-    {
-        public Ingredient Ingredient(string id) => ingredients[id];
-
-        public IReadOnlyList<RecipeLine> Read(IEnumerable<LineRow> rows) =>
-            [.. rows.Select(row => new RecipeLine(
-                ingredients[row.IngredientId],
-                row.Preparation,
-                yields.GetValueOrDefault((row.IngredientId, row.Preparation), Yield.Whole),
-                Mass.FromGrams(row.Grams)))];
-    }
-
     private sealed record ProductRow(
-        string Id, string Name, long Version, string DoughId, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double Packed, double BakeChange, string PanId, long Oldest);
+        string Id, string Name, long Version, string DoughId, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double Packed, double BakeChange, string PanId, long Oldest,
+        string FillingKind, double Kept, string Treatment, string Cooling, string Lining, double CutOut, long CutOuts, long Rerolls);
 
     private sealed record DoughRow(
-        string Id, string Name, long Version, double Density, double BowlLoss, long MixMin, long RestLeast, long RestAim, long RestMost, string ReadyWhen, string Caution);
+        string Id, string Name, long Version, double Density, double BowlLoss, long MixMin, long RestLeast, long RestAim, long RestMost, string ReadyWhen, string Caution,
+        string Family, double HeldBack, string FatSize, long Turns, long TurnRest, double Thinnest, double Thickest, long KeepsCold, long KeepsFrozen);
 
     private sealed record StepRow(
         string ProductId, string Id, string Name, string Station, long? PerBatch, double? PerPie, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, long UsesDough, string ReadyWhen, string Caution);
 
-    private sealed record PanRow(string Id, string Name, double Top, double Bottom, double Depth, double Rim, long PerTray);
+    private sealed record PanRow(
+        string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray);
 
-    private sealed record LineRow(string OwnerId, string Part, string IngredientId, string Preparation, double Grams);
+    private sealed record LineRow(string OwnerId, string Part, string IngredientId, string Preparation, double Grams, string Written);
 
-    private sealed record DoughLineRow(string DoughId, string IngredientId, string Preparation, double Grams);
+    private sealed record DoughLineRow(string DoughId, string IngredientId, string Preparation, double Grams, string Written);
 
     private sealed record AliasRow(string ProductId, string Alias);
 

@@ -14,88 +14,125 @@ public static class RecipeWriter
     /// <param name="database">The database.</param>
     /// <param name="dough">The dough with its new version.</param>
     /// <param name="fresh">Ingredients that are new with it.</param>
-    public static ChangeOutcome Save(Database database, DoughFormula dough, IEnumerable<Ingredient> fresh) =>
-        database.Write((connection, transaction) =>
-        {
-            if (Blocked(connection, transaction, "dough", dough.Id, dough.Version) is { } outcome) return outcome;
-            IngredientWriter.Add(connection, transaction, fresh);
-            connection.Execute("DELETE FROM dough_line WHERE dough_id = @Id", new { dough.Id }, transaction);
-            connection.Execute(
-                """
-                INSERT INTO dough (id, name, version, density, bowl_loss_share, mix_min, rest_least, rest_aim, rest_most, ready_when, caution)
-                VALUES (@id, @name, @version, @density, @loss, @mix, @least, @aim, @most, @ready, @caution)
-                ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, density = excluded.density,
-                  bowl_loss_share = excluded.bowl_loss_share, mix_min = excluded.mix_min, rest_least = excluded.rest_least,
-                  rest_aim = excluded.rest_aim, rest_most = excluded.rest_most, ready_when = excluded.ready_when, caution = excluded.caution
-                """,
-                new
-                {
-                    id = dough.Id,
-                    name = dough.Name,
-                    version = dough.Version,
-                    density = dough.Density.GramsPerMillilitre,
-                    loss = dough.BowlLossShare,
-                    mix = dough.MixMinutes,
-                    least = dough.Rest.Least,
-                    aim = dough.Rest.Aim,
-                    most = dough.Rest.Most,
-                    ready = dough.ReadyWhen,
-                    caution = dough.Caution,
-                },
-                transaction);
-            foreach (var (line, position) in dough.Lines.Select((line, position) => (line, position)))
-                Rows.Insert(connection, transaction, "dough_line", new { dough_id = dough.Id, position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams });
-            return ChangeOutcome.Done;
-        });
+    /// <param name="savedAt">The instant it is saved.</param>
+    public static ChangeOutcome Save(Database database, DoughFormula dough, IEnumerable<Ingredient> fresh, DateTimeOffset savedAt) =>
+        database.Write((connection, transaction) => Save(connection, transaction, dough, fresh, savedAt));
 
     /// <summary>Saves a product. One with version 1 is added; any other replaces the version before it.</summary>
     /// <param name="database">The database.</param>
     /// <param name="product">The product with its new version.</param>
     /// <param name="fresh">Ingredients that are new with it.</param>
-    public static ChangeOutcome Save(Database database, Product product, IEnumerable<Ingredient> fresh) =>
-        database.Write((connection, transaction) =>
-        {
-            if (Blocked(connection, transaction, "product", product.Id, product.Version) is { } outcome) return outcome;
-            IngredientWriter.Add(connection, transaction, fresh);
-            var position = connection.QuerySingleOrDefault<long?>("SELECT position FROM product WHERE id = @Id", new { product.Id }, transaction)
-                ?? connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM product", transaction: transaction);
-            foreach (var table in (string[])["product_alias", "product_line", "product_packaging", "product_size", "product_link", "product_stage", "product_step"])
-                connection.Execute($"DELETE FROM {table} WHERE product_id = @Id", new { product.Id }, transaction);
-            connection.Execute(
-                """
+    /// <param name="savedAt">The instant it is saved.</param>
+    public static ChangeOutcome Save(Database database, Product product, IEnumerable<Ingredient> fresh, DateTimeOffset savedAt) =>
+        database.Write((connection, transaction) => Save(connection, transaction, product, fresh, savedAt));
+
+    /// <summary>Saves a dough as part of a transaction.</summary>
+    internal static ChangeOutcome Save(IDbConnection connection, IDbTransaction transaction, DoughFormula dough, IEnumerable<Ingredient> fresh, DateTimeOffset savedAt)
+    {
+        if (Blocked(connection, transaction, "dough", dough.Id, dough.Version) is { } outcome) return outcome;
+        IngredientWriter.Add(connection, transaction, fresh);
+        connection.Execute("DELETE FROM dough_line WHERE dough_id = @Id", new { dough.Id }, transaction);
+        connection.Execute(
+            """
+                INSERT INTO dough (id, name, version, density, bowl_loss_share, mix_min, rest_least, rest_aim, rest_most, ready_when, caution,
+                  family, held_back_percent, fat_size, turns, turn_rest_min, thinnest_mm, thickest_mm, keeps_cold_days, keeps_frozen_days)
+                VALUES (@id, @name, @version, @density, @loss, @mix, @least, @aim, @most, @ready, @caution,
+                  @family, @heldBack, @fatSize, @turns, @turnRest, @thinnest, @thickest, @keepsCold, @keepsFrozen)
+                ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, density = excluded.density,
+                  bowl_loss_share = excluded.bowl_loss_share, mix_min = excluded.mix_min, rest_least = excluded.rest_least,
+                  rest_aim = excluded.rest_aim, rest_most = excluded.rest_most, ready_when = excluded.ready_when, caution = excluded.caution,
+                  family = excluded.family, held_back_percent = excluded.held_back_percent, fat_size = excluded.fat_size, turns = excluded.turns,
+                  turn_rest_min = excluded.turn_rest_min, thinnest_mm = excluded.thinnest_mm, thickest_mm = excluded.thickest_mm,
+                  keeps_cold_days = excluded.keeps_cold_days, keeps_frozen_days = excluded.keeps_frozen_days
+                """,
+            new
+            {
+                id = dough.Id,
+                name = dough.Name,
+                version = dough.Version,
+                density = dough.Density.GramsPerMillilitre,
+                loss = dough.BowlLossShare,
+                mix = dough.MixMinutes,
+                least = dough.Rest.Least,
+                aim = dough.Rest.Aim,
+                most = dough.Rest.Most,
+                ready = dough.ReadyWhen,
+                caution = dough.Caution,
+                family = dough.Method.Family.ToString(),
+                heldBack = dough.Method.HeldBackPercent,
+                fatSize = dough.Method.FatSize,
+                turns = dough.Method.Turns,
+                turnRest = dough.Method.TurnRestMinutes,
+                thinnest = dough.Method.ThinnestMm,
+                thickest = dough.Method.ThickestMm,
+                keepsCold = dough.Method.KeepsColdDays,
+                keepsFrozen = dough.Method.KeepsFrozenDays,
+            },
+            transaction);
+        foreach (var (line, position) in dough.Lines.Select((line, position) => (line, position)))
+            Rows.Insert(connection, transaction, "dough_line", new { dough_id = dough.Id, position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
+        RecipeVersions.Keep(connection, transaction, dough, savedAt);
+        return ChangeOutcome.Done;
+    }
+
+    /// <summary>Saves a product as part of a transaction.</summary>
+    internal static ChangeOutcome Save(IDbConnection connection, IDbTransaction transaction, Product product, IEnumerable<Ingredient> fresh, DateTimeOffset savedAt)
+    {
+        if (Blocked(connection, transaction, "product", product.Id, product.Version) is { } outcome) return outcome;
+        IngredientWriter.Add(connection, transaction, fresh);
+        var position = connection.QuerySingleOrDefault<long?>("SELECT position FROM product WHERE id = @Id", new { product.Id }, transaction)
+            ?? connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM product", transaction: transaction);
+        foreach (var table in (string[])["product_alias", "product_line", "product_packaging", "product_size", "product_link", "product_stage", "product_step"])
+            connection.Execute($"DELETE FROM {table} WHERE product_id = @Id", new { product.Id }, transaction);
+        connection.Execute(
+            """
                 INSERT INTO product (id, position, name, version, dough_id, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share,
-                  strip_width_cm, strip_gap_cm, packed_density, bake_change_cm, reference_pan_id, oldest_min)
-                VALUES (@id, @position, @name, @version, @dough, @top, @thickness, @baseOverhang, @topOverhang, @trim, @strip, @gap, @packed, @change, @pan, @oldest)
+                  strip_width_cm, strip_gap_cm, packed_density, bake_change_cm, reference_pan_id, oldest_min, filling_kind, kept_share, base_treatment, cooling, lining,
+                  cut_out_cm, cut_outs, rerolls)
+                VALUES (@id, @position, @name, @version, @dough, @top, @thickness, @baseOverhang, @topOverhang, @trim, @strip, @gap, @packed, @change, @pan, @oldest,
+                  @fillingKind, @kept, @treatment, @cooling, @lining, @cutOut, @cutOuts, @rerolls)
                 ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, dough_id = excluded.dough_id, top = excluded.top,
                   thickness_mm = excluded.thickness_mm, base_overhang_cm = excluded.base_overhang_cm, top_overhang_cm = excluded.top_overhang_cm,
                   trim_share = excluded.trim_share, strip_width_cm = excluded.strip_width_cm, strip_gap_cm = excluded.strip_gap_cm,
                   packed_density = excluded.packed_density, bake_change_cm = excluded.bake_change_cm,
-                  reference_pan_id = excluded.reference_pan_id, oldest_min = excluded.oldest_min
+                  reference_pan_id = excluded.reference_pan_id, oldest_min = excluded.oldest_min,
+                  filling_kind = excluded.filling_kind, kept_share = excluded.kept_share, base_treatment = excluded.base_treatment,
+                  cooling = excluded.cooling, lining = excluded.lining, cut_out_cm = excluded.cut_out_cm, cut_outs = excluded.cut_outs,
+                  rerolls = excluded.rerolls
                 """,
-                new
-                {
-                    id = product.Id,
-                    position,
-                    name = product.Name,
-                    version = product.Version,
-                    dough = product.Dough.Id,
-                    top = product.Crust.Top.ToString().ToLowerInvariant(),
-                    thickness = product.Crust.Thickness.Millimetres,
-                    baseOverhang = product.Crust.BaseOverhang.Centimetres,
-                    topOverhang = product.Crust.TopOverhang.Centimetres,
-                    trim = product.Crust.TrimShare,
-                    strip = product.Crust.StripWidth.Centimetres,
-                    gap = product.Crust.StripGap.Centimetres,
-                    packed = product.Filling.PackedDensity.GramsPerMillilitre,
-                    change = product.Filling.BakeChange.Centimetres,
-                    pan = product.ReferencePan.Id,
-                    oldest = product.OldestAtPickUp,
-                },
-                transaction);
-            Parts(connection, transaction, product);
-            Steps(connection, transaction, product);
-            return ChangeOutcome.Done;
-        });
+            new
+            {
+                id = product.Id,
+                position,
+                name = product.Name,
+                version = product.Version,
+                dough = product.Dough.Id,
+                top = product.Crust.Top.ToString(),
+                thickness = product.Crust.Thickness.Millimetres,
+                baseOverhang = product.Crust.BaseOverhang.Centimetres,
+                topOverhang = product.Crust.TopOverhang.Centimetres,
+                trim = product.Crust.TrimShare,
+                strip = product.Crust.StripWidth.Centimetres,
+                gap = product.Crust.StripGap.Centimetres,
+                packed = product.Filling.PackedDensity.GramsPerMillilitre,
+                change = product.Filling.BakeChange.Centimetres,
+                pan = product.ReferencePan.Id,
+                oldest = product.OldestAtPickUp,
+                fillingKind = product.Filling.Kind.ToString(),
+                kept = product.Filling.KeptShare,
+                treatment = product.BaseTreatment.ToString(),
+                cooling = product.Cooling.ToString(),
+                lining = product.Crust.Lining.ToString(),
+                cutOut = product.Crust.CutOutDiameter.Centimetres,
+                cutOuts = product.Crust.CutOuts,
+                rerolls = product.Crust.Rerolls,
+            },
+            transaction);
+        Parts(connection, transaction, product);
+        Steps(connection, transaction, product);
+        RecipeVersions.Keep(connection, transaction, product, savedAt);
+        return ChangeOutcome.Done;
+    }
 
     /// <summary>Why a version cannot be saved, or null where it can: it must follow the one that is there.</summary>
     private static ChangeOutcome? Blocked(IDbConnection connection, IDbTransaction transaction, string table, string id, int version)
@@ -109,9 +146,9 @@ public static class RecipeWriter
     private static void Parts(IDbConnection connection, IDbTransaction transaction, Product product)
     {
         foreach (var alias in product.Aliases) Rows.Insert(connection, transaction, "product_alias", new { product_id = product.Id, alias });
-        foreach (var (part, lines) in new[] { ("filling", product.Filling.Lines), ("finish", product.Finish) })
+        foreach (var (part, lines) in new[] { ("filling", product.Filling.Lines), ("topping", product.Topping), ("finish", product.Finish) })
             foreach (var (line, position) in lines.Select((line, position) => (line, position)))
-                Rows.Insert(connection, transaction, "product_line", new { product_id = product.Id, part, position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams });
+                Rows.Insert(connection, transaction, "product_line", new { product_id = product.Id, part, position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
         foreach (var item in product.Packaging) Rows.Insert(connection, transaction, "product_packaging", new { product_id = product.Id, ingredient_id = item.Id });
         foreach (var (size, position) in product.Sizes.Select((size, position) => (size, position)))
             Rows.Insert(connection, transaction, "product_size", new { product_id = product.Id, pan_id = size.Pan.Id, position, price = size.SellingPrice?.Amount.ToString(CultureInfo.InvariantCulture) });

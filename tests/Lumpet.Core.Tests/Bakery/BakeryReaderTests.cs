@@ -1,3 +1,4 @@
+using Lumpet.Core.Pans;
 using Lumpet.Core.Bakery;
 using Xunit;
 

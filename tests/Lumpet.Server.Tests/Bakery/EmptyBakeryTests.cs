@@ -42,7 +42,7 @@ public sealed class EmptyBakeryTests : IDisposable
         }
 
         var id = (await server.Get("/api/doughs"))[0].GetProperty("id").GetString();
-        return With(await Usual(0), ("name", "Quince"), ("dough", id), ("filling", "900 g Quinces, pared\n150 g sugar"), ("referencePan", "23"), ("sizes", new[] { new { pan = "23", price = 19.5 } }));
+        return With(await Usual(0), ("name", "Quince"), ("dough", id), ("filling", "900 g Medlars, soft\n150 g sugar"), ("referencePan", "23"), ("sizes", new[] { new { pan = "23", price = 19.5 } }));
     }
 
     [Fact]
@@ -63,7 +63,7 @@ public sealed class EmptyBakeryTests : IDisposable
 
         // What is new carries no stated allergens, and that is said wherever allergens are.
         var scaled = (await server.Send(HttpMethod.Post, "/api/recipes/quince/scale", new { count = 1 })).Body;
-        Assert.Contains("Quinces", scaled.GetProperty("notStated").EnumerateArray().Select(name => name.GetString()));
+        Assert.Contains("Medlars", scaled.GetProperty("notStated").EnumerateArray().Select(name => name.GetString()));
         Assert.False(scaled.GetProperty("cost").GetProperty("isComplete").GetBoolean());
     }
 
@@ -140,9 +140,12 @@ public sealed class EmptyBakeryTests : IDisposable
     [Fact]
     public async Task Typed_lines_are_understood_as_they_are_typed()
     {
-        var (_, lines) = await server.Send(HttpMethod.Post, "/api/writing/lines", new { text = "450 g flour\n\n2 cups milk" });
-        Assert.Equal(("Flour", 450.0, true), (lines[0].GetProperty("name").GetString(), lines[0].GetProperty("grams").GetDouble(), lines[0].GetProperty("isNew").GetBoolean()));
+        var (_, lines) = await server.Send(HttpMethod.Post, "/api/writing/lines", new { text = "450 g flour\n\n2 cups milk\n2 cups medlar paste" });
+        Assert.Equal(("Flour, plain", 450.0, false), (lines[0].GetProperty("name").GetString(), lines[0].GetProperty("grams").GetDouble(), lines[0].GetProperty("isNew").GetBoolean()));
         Assert.Equal(JsonValueKind.Null, lines[1].GetProperty("fault").ValueKind);
-        Assert.Contains("not understood", lines[2].GetProperty("fault").GetString(), StringComparison.Ordinal);
+        // A cup of milk is 244 g (USDA, from memory).
+        Assert.Equal(488, lines[2].GetProperty("grams").GetDouble(), 0.1);
+        Assert.Contains("244 g a US cup", lines[2].GetProperty("how").GetString(), StringComparison.Ordinal);
+        Assert.Contains("is new here", lines[3].GetProperty("fault").GetString(), StringComparison.Ordinal);
     }
 }

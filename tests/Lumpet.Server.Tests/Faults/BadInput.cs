@@ -126,10 +126,14 @@ public sealed record BadInput(
         BadInput Row(string what, object body, string said) => new("Recipe", what, "POST", "/api/recipes", body, 400, said);
         yield return Row("nothing filled in", new { }, "name: A product needs a name.");
         yield return Row("a name that is taken", new { name = "Pear and ginger" }, "name: There is a product \"Pear and ginger\" already.");
-        yield return Row("cups of something without a density", new { filling = "2 cups milk" }, "filling: \"2 cups milk\" is not understood.");
-        yield return Row("a count of a liquid", new { filling = "3 milk" }, "filling: \"3 milk\" is not understood.");
+        yield return Row("cups of something without a density", new { filling = "2 cups stem ginger" }, "filling: \"2 cups stem ginger\": No density of Stem ginger is known");
+        yield return Row("a count of a liquid", new { filling = "3 milk" }, "filling: \"3 milk\": Milk, whole is a liquid: it is not counted but weighed or measured.");
         yield return Row("fewer grams than none", new { filling = "-5 g milk" }, "filling: \"-5 g milk\" is not understood.");
         yield return Row("more grams than a bakery holds", new { filling = "9999999999999999 kg milk" }, "filling: \"9999999999999999 kg milk\": an amount lies above 0");
+        yield return Row("an amount without end", new { filling = "1e999 g milk" }, "filling: \"1e999 g milk\"");
+        yield return Row("cups of something that is new here", new { filling = "2 cups medlar paste" }, "filling: \"Medlar paste\" is new here, so what \"2 cups\" of it weighs is not known.");
+        yield return Row("markup in a name", new { name = "<b>Pie</b>" }, "name: A name takes no markup: leave out < and >.");
+        yield return Row("a kind of filling that is none", new { fillingKind = "soup" }, "fillingKind: This is one of rawFruit");
         yield return Row("a filling of ten thousand lines", new { filling = string.Join('\n', Enumerable.Repeat("1 g milk", 10_000)) }, "filling: At most 60 lines are taken.");
         yield return Row("steps that go in a circle", Circle(), "steps: \"a\" must stand after \"b\".");
         yield return new BadInput("Dough", "nothing in it", "POST", "/api/doughs", new { name = "Air" }, 400, "lines: At least one ingredient is needed");
@@ -166,6 +170,11 @@ public sealed record BadInput(
         BadInput Row(string what, object body, int status, string said, string id = "butter") => new("Ingredient", what, "PUT", $"/api/ingredients/{id}", body, status, said, FirstVersion);
         yield return Row("no name", new { allergens = Array.Empty<string>() }, 400, "name: An ingredient needs a name.");
         yield return Row("an allergen that is none", new { name = "Butter", allergens = new[] { "dust" } }, 400, "allergens: \"dust\" is none of wheat");
+        yield return Row("markup in a name", new { name = "<script>" }, 400, "name: A name takes no markup: leave out < and >.");
+        yield return Row("a density of lead", new { name = "Butter", gramsPerMl = 11.3 }, 400, "gramsPerMl: This does not fit: 0.02 to 3 g/ml.");
+        yield return Row("an egg of no weight", new { name = "Butter", pieces = new[] { new { piece = "one", grams = 0 } } }, 400, "pieces[0].grams: This does not fit: 0.01 to 50000 g.");
+        yield return Row("more left than was bought", new { name = "Butter", yields = new[] { new { preparation = "melted", percent = 120 } } }, 400, "yields[0].percent: This does not fit: 1 to 100 %.");
+        yield return Row("stronger than spirit", new { name = "Butter", alcoholPercent = 140 }, 400, "alcoholPercent: This does not fit: 0 to 96 %.");
         yield return Row("a pack of nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 0, packUnit = "kg", paid = 1 } }, 400, "price.packAmount: A pack holds more than 0");
         yield return Row("a price below nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 1, packUnit = "kg", paid = -1 } }, 400, "price.paid: A price lies between 0 and 1000000.");
         yield return new BadInput("Ingredient", "an ingredient that someone changed meanwhile", "PUT", "/api/ingredients/butter", new { name = "Butter" }, 412, "Someone else has changed this ingredient since you opened it.", ("If-Match", "\"9\""));

@@ -1,5 +1,6 @@
 using Lumpet.Core.Costing;
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.DemoData;
@@ -41,7 +42,7 @@ public sealed class DemoBakeryTests
         using var connection = temporary.Database.Open();
         var prices = PriceList.On(DateOnly.FromDateTime(TemporaryDatabase.Now), IngredientStore.Prices(connection));
         var products = RecipeStore.Products(connection);
-        Assert.Equal(3, products.Count);
+        Assert.True(products.Count >= 12);
         Assert.All(products.SelectMany(product => product.Sizes.Select(size => (product, size))), pair =>
         {
             var cost = PieCost.Of(Scaling.Scale(pair.product, pair.size.Pan, 10), prices);
@@ -56,8 +57,24 @@ public sealed class DemoBakeryTests
         // USDA Food Buying Guide and Agriculture Handbook 102, from memory: pears pared and cored 0.78, plums pitted 0.94.
         using var temporary = TemporaryDatabase.WithDemo();
         using var connection = temporary.Database.Open();
-        var yields = IngredientStore.Yields(connection);
-        Assert.Equal(0.78, yields[("pear", "pared and cored")].Share, 9);
-        Assert.Equal(0.94, yields[("damson", "pitted")].Share, 9);
+        var products = RecipeStore.Products(connection);
+        Assert.Equal(0.78, products.Single(product => product.Id == "pear").Filling.Lines[0].Yield.Share, 9);
+        Assert.Equal(0.94, products.Single(product => product.Id == "damson").Filling.Lines[0].Yield.Share, 9);
+    }
+
+    [Fact]
+    public void The_demo_has_every_family_kind_top_school_lining_and_family_of_pans()
+    {
+        using var temporary = TemporaryDatabase.WithDemo();
+        using var connection = temporary.Database.Open();
+        var products = RecipeStore.Products(connection);
+        Assert.Equal(Enum.GetValues<DoughFamily>(), products.Select(product => product.Dough.Method.Family).Distinct().Order());
+        Assert.Equal(Enum.GetValues<FillingKind>(), products.Select(product => product.Filling.Kind).Distinct().Order());
+        Assert.Equal(Enum.GetValues<Top>(), products.Select(product => product.Crust.Top).Distinct().Order());
+        Assert.Equal(Enum.GetValues<BaseTreatment>(), products.Select(product => product.BaseTreatment).Distinct().Order());
+        Assert.Equal(Enum.GetValues<Lining>(), products.Select(product => product.Crust.Lining).Distinct().Order());
+        Assert.Equal(Enum.GetValues<CoolingClass>(), products.Select(product => product.Cooling).Distinct().Order());
+        Assert.All(products, product => Assert.NotEmpty(product.Process.Steps));
+        Assert.Equal(Enum.GetValues<PanFamily>().Except([PanFamily.Rectangular]), RecipeStore.Pans(connection).Select(pan => pan.Family).Distinct().Order());
     }
 }

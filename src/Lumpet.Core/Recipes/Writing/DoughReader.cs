@@ -1,5 +1,6 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Measures.Amounts;
 
 namespace Lumpet.Core.Recipes.Writing;
 
@@ -13,11 +14,12 @@ public static class DoughReader
     /// <param name="id">Id of the dough.</param>
     /// <param name="version">Number of the version.</param>
     /// <param name="known">The bakery's ingredients.</param>
+    /// <param name="custom">Which cup and spoons are meant.</param>
     /// <returns>The dough and the ingredients that are new with it; null where there are faults.</returns>
     public static (DoughFormula? Dough, IReadOnlyList<Ingredient> Fresh, IReadOnlyList<FieldFault> Faults) Read(
-        DoughDraft draft, string id, int version, IEnumerable<Ingredient> known)
+        DoughDraft draft, string id, int version, IEnumerable<Ingredient> known, CupCustom custom = CupCustom.UnitedStates)
     {
-        var (checks, names) = (new FieldChecks(), new IngredientNames(known));
+        var (checks, names) = (new FieldChecks(), new IngredientNames(known, custom));
         var name = checks.Name("name", draft.Name, "A dough");
         var lines = names.Lines(checks, "lines", draft.Lines, least: 1);
         var rest = new Span(
@@ -29,9 +31,10 @@ public static class DoughReader
         var loss = checks.Number("bowlLossPercent", draft.BowlLossPercent, 0, 30, "%");
         var mix = checks.Whole("mixMin", draft.MixMin, 1, 480, "min");
         var (ready, caution) = (checks.Words("readyWhen", draft.ReadyWhen), checks.Words("caution", draft.Caution));
+        var method = Method(checks, draft);
         return checks.Faults.Count > 0
             ? (null, [], checks.Faults)
-            : (new DoughFormula(id, name, version, lines, Density.FromGramsPerMillilitre(density), loss / 100, mix, rest, ready, caution), names.Fresh, []);
+            : (new DoughFormula(id, name, version, lines, Density.FromGramsPerMillilitre(density), loss / 100, mix, rest, ready, caution) { Method = method }, names.Fresh, []);
     }
 
     /// <summary>A dough as it would be written.</summary>
@@ -45,5 +48,31 @@ public static class DoughReader
         dough.Rest.Aim,
         dough.Rest.Most,
         dough.ReadyWhen,
-        dough.Caution);
+        dough.Caution,
+        FieldChecks.WordOf(dough.Method.Family),
+        dough.Method.HeldBackPercent,
+        dough.Method.FatSize,
+        dough.Method.Turns,
+        dough.Method.TurnRestMinutes,
+        dough.Method.ThinnestMm,
+        dough.Method.ThickestMm,
+        dough.Method.KeepsColdDays,
+        dough.Method.KeepsFrozenDays);
+
+    private static DoughMethod Method(FieldChecks checks, DoughDraft draft)
+    {
+        var usual = DoughMethod.Flaky;
+        var (thin, thick) = (checks.Number("thinnestMm", draft.ThinnestMm ?? usual.ThinnestMm, 1, 15, "mm"), checks.Number("thickestMm", draft.ThickestMm ?? usual.ThickestMm, 1, 15, "mm"));
+        if (thin > thick) checks.Add("thinnestMm", "The thinnest is thicker than the thickest.");
+        return new DoughMethod(
+            checks.Word("family", draft.Family, usual.Family),
+            checks.Number("heldBackPercent", draft.HeldBackPercent ?? usual.HeldBackPercent, 0, 50, "%"),
+            checks.Words("fatSize", draft.FatSize, 40),
+            checks.Whole("turns", draft.Turns ?? 0, 0, 12, string.Empty),
+            checks.Whole("turnRestMin", draft.TurnRestMin ?? 0, 0, 240, "min"),
+            thin,
+            thick,
+            checks.Whole("keepsColdDays", draft.KeepsColdDays ?? usual.KeepsColdDays, 0, 14, "days"),
+            checks.Whole("keepsFrozenDays", draft.KeepsFrozenDays ?? usual.KeepsFrozenDays, 0, 365, "days"));
+    }
 }

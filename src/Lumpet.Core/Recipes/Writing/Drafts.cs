@@ -11,6 +11,15 @@ namespace Lumpet.Core.Recipes.Writing;
 /// <param name="RestMost">Most minutes of rest.</param>
 /// <param name="ReadyWhen">The sign that mixing is done.</param>
 /// <param name="Caution">What can hurt.</param>
+/// <param name="Family">One of the names of <see cref="DoughFamily"/>; null for flaky.</param>
+/// <param name="HeldBackPercent">Share of the water that is held back.</param>
+/// <param name="FatSize">Size of the fat to look for.</param>
+/// <param name="Turns">How often it is rolled and folded or stacked.</param>
+/// <param name="TurnRestMin">Minutes of cold rest after each turn.</param>
+/// <param name="ThinnestMm">Thinnest it is rolled to.</param>
+/// <param name="ThickestMm">Thickest it is rolled to.</param>
+/// <param name="KeepsColdDays">Days it keeps in the fridge.</param>
+/// <param name="KeepsFrozenDays">Days it keeps frozen.</param>
 public sealed record DoughDraft(
     string? Name,
     string? Lines,
@@ -21,13 +30,22 @@ public sealed record DoughDraft(
     int? RestAim,
     int? RestMost,
     string? ReadyWhen,
-    string? Caution);
+    string? Caution,
+    string? Family = null,
+    double? HeldBackPercent = null,
+    string? FatSize = null,
+    int? Turns = null,
+    int? TurnRestMin = null,
+    double? ThinnestMm = null,
+    double? ThickestMm = null,
+    int? KeepsColdDays = null,
+    int? KeepsFrozenDays = null);
 
 /// <summary>A product as a person writes it; anything may be missing or wrong until <see cref="ProductReader"/> has read it.</summary>
 /// <param name="Name">Its name.</param>
 /// <param name="Aliases">Other words for it, separated by commas.</param>
 /// <param name="Dough">Id of its dough.</param>
-/// <param name="Top">"open", "lid" or "lattice".</param>
+/// <param name="Top">One of the names of <see cref="Recipes.Top"/>.</param>
 /// <param name="ThicknessMm">To which the dough is rolled.</param>
 /// <param name="BaseOverhangCm">Overhang of the base beyond the rim, on one side.</param>
 /// <param name="TopOverhangCm">Overhang of lid or strips, on one side.</param>
@@ -44,6 +62,15 @@ public sealed record DoughDraft(
 /// <param name="Sizes">The pans it is made in, and its price in each.</param>
 /// <param name="Steps">How it is made.</param>
 /// <param name="Links">Which step follows which.</param>
+/// <param name="FillingKind">One of the names of <see cref="Recipes.FillingKind"/>; null for raw fruit.</param>
+/// <param name="BaseTreatment">One of the names of <see cref="Recipes.BaseTreatment"/>; null for plain.</param>
+/// <param name="Cooling">One of the names of <see cref="CoolingClass"/>; null for what is usual for the filling.</param>
+/// <param name="KeptPercent">What of the weighed filling goes into the pan, after boiling down and what stays in the pot; null for all of it.</param>
+/// <param name="Topping">Crumble, meringue or cream of one pie in the reference pan, one ingredient a line.</param>
+/// <param name="Lining">One of the names of <see cref="Recipes.Lining"/>; null for one piece.</param>
+/// <param name="CutOutCm">Across a cut-out.</param>
+/// <param name="CutOuts">Cut-outs on a pie in the reference pan.</param>
+/// <param name="Rerolls">How often the scraps of small rounds are rolled again.</param>
 public sealed record ProductDraft(
     string? Name,
     string? Aliases,
@@ -64,7 +91,16 @@ public sealed record ProductDraft(
     string? Packaging,
     IReadOnlyList<SizeDraft?>? Sizes,
     IReadOnlyList<StepDraft?>? Steps,
-    IReadOnlyList<LinkDraft?>? Links);
+    IReadOnlyList<LinkDraft?>? Links,
+    string? FillingKind = null,
+    string? BaseTreatment = null,
+    string? Cooling = null,
+    double? KeptPercent = null,
+    string? Topping = null,
+    string? Lining = null,
+    double? CutOutCm = null,
+    int? CutOuts = null,
+    int? Rerolls = null);
 
 /// <summary>A size as written.</summary>
 /// <param name="Pan">Id of the pan.</param>

@@ -1,11 +1,12 @@
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures.Amounts;
 
 namespace Lumpet.Core.Recipes.Writing;
 
 /// <summary>The ingredients a bakery knows, and those that a recipe being read brings along.</summary>
-internal sealed class IngredientNames(IEnumerable<Ingredient> known)
+internal sealed class IngredientNames(IEnumerable<Ingredient> known, CupCustom custom)
 {
-    private readonly List<Ingredient> all = [.. known];
+    private readonly Pantry pantry = new(known);
     private readonly List<Ingredient> fresh = [];
 
     /// <summary>Ingredients that were not known before; what allergens they carry is not stated yet.</summary>
@@ -16,13 +17,13 @@ internal sealed class IngredientNames(IEnumerable<Ingredient> known)
     {
         var lines = new List<RecipeLine>();
         var written = Split(text);
-        if (written.Length < least) checks.Add(field, "At least one ingredient is needed: a weight, then what it is.");
+        if (written.Length < least) checks.Add(field, "At least one ingredient is needed: an amount, then what it is.");
         if (written.Length > MostLines) checks.Add(field, $"At most {MostLines} lines are taken.");
         foreach (var line in written.Take(MostLines))
         {
-            var (read, fault) = RecipeLineReader.Read(line, all);
+            var (read, fault) = RecipeLineReader.Read(line, pantry, custom);
             if (read is null) checks.Add(field, fault!);
-            else lines.Add(new RecipeLine(read.Known ?? New(checks, field, read.Name), checks.Words(field, read.Preparation, 80), Yield.Whole, read.Amount));
+            else lines.Add(read.Of(read.Known ?? New(checks, field, read.Name)) with { Preparation = checks.Words(field, read.Preparation, 80) });
         }
 
         return lines;
@@ -30,9 +31,7 @@ internal sealed class IngredientNames(IEnumerable<Ingredient> known)
 
     /// <summary>Things that are counted by the pie, one a line.</summary>
     public IReadOnlyList<Ingredient> Counted(FieldChecks checks, string field, string? text) =>
-        [.. Split(text).Take(MostLines).Select(name => RecipeLineReader.Read($"1 g {name}", all) is ({ } read, _)
-            ? read.Known ?? New(checks, field, read.Name)
-            : New(checks, field, name)).DistinctBy(one => one.Id)];
+        [.. Split(text).Take(MostLines).Select(name => pantry.Read(name) is { Known: { } known } ? known : New(checks, field, name)).DistinctBy(one => one.Id)];
 
     private const int MostLines = 60;
 
@@ -41,8 +40,8 @@ internal sealed class IngredientNames(IEnumerable<Ingredient> known)
 
     private Ingredient New(FieldChecks checks, string field, string name)
     {
-        var ingredient = new Ingredient(ShortName.For(name, [.. all.Select(one => one.Id)]), checks.Name(field, name, "An ingredient"), [], AllergensStated: false);
-        all.Add(ingredient);
+        var ingredient = new Ingredient(ShortName.For(name, [.. pantry.All.Select(one => one.Id)]), checks.Name(field, name, "An ingredient"), [], AllergensStated: false);
+        pantry.Add(ingredient);
         fresh.Add(ingredient);
         return ingredient;
     }

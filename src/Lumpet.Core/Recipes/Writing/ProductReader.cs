@@ -1,5 +1,6 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
 
 namespace Lumpet.Core.Recipes.Writing;
@@ -15,7 +16,8 @@ public static class ProductReader
     /// <param name="pans">The bakery's pans.</param>
     /// <param name="doughs">The bakery's doughs.</param>
     /// <param name="known">The bakery's ingredients.</param>
-    /// <param name="others">The bakery's other products, whose names are taken.</param>
+    /// <param name="others">Names of the bakery's other products, which are taken.</param>
+    /// <param name="custom">Which cup and spoons are meant.</param>
     /// <returns>The product and the ingredients that are new with it; null where there are faults.</returns>
     public static (Product? Product, IReadOnlyList<Ingredient> Fresh, IReadOnlyList<FieldFault> Faults) Read(
         ProductDraft draft,
@@ -25,28 +27,41 @@ public static class ProductReader
         IReadOnlyList<Pan> pans,
         IReadOnlyList<DoughFormula> doughs,
         IEnumerable<Ingredient> known,
-        IReadOnlyList<Product> others)
+        IReadOnlyCollection<string> others,
+        CupCustom custom = CupCustom.UnitedStates)
     {
-        var (checks, names) = (new FieldChecks(), new IngredientNames(known));
+        var (checks, names) = (new FieldChecks(), new IngredientNames(known, custom));
         var name = checks.Name("name", draft.Name, "A product");
-        if (others.Any(other => other.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) checks.Add("name", $"There is a product \"{name}\" already.");
+        if (others.Contains(name, StringComparer.OrdinalIgnoreCase)) checks.Add("name", $"There is a product \"{name}\" already.");
         var dough = doughs.FirstOrDefault(dough => dough.Id == draft.Dough);
         if (dough is null) checks.Add("dough", doughs.Count == 0 ? "Write a dough first." : $"Choose one of {string.Join(", ", doughs.Select(one => one.Name))}.");
         var crust = Crust(checks, draft);
         var filling = new Filling(
             names.Lines(checks, "filling", draft.Filling, least: 1),
             Density.FromGramsPerMillilitre(checks.Number("packedDensity", draft.PackedDensity, 0.2, 1.6, "g/ml")),
-            Length.FromCentimetres(checks.Number("bakeChangeCm", draft.BakeChangeCm, -6, 4, "cm")));
+            Length.FromCentimetres(checks.Number("bakeChangeCm", draft.BakeChangeCm, -6, 4, "cm")))
+        {
+            Kind = checks.Word("fillingKind", draft.FillingKind, FillingKind.RawFruit),
+            KeptShare = checks.Number("keptPercent", draft.KeptPercent ?? 100, 10, 100, "%") / 100,
+        };
+        var topping = names.Lines(checks, "topping", draft.Topping, least: crust.Top is Top.Crumble or Top.Meringue ? 1 : 0);
         var finish = names.Lines(checks, "finish", draft.Finish, least: 0);
         var packaging = names.Counted(checks, "packaging", draft.Packaging);
         var sizes = Sizes(checks, draft, pans, currency);
         var reference = sizes.FirstOrDefault(size => size.Pan.Id == draft.ReferencePan)?.Pan;
         if (reference is null) checks.Add("referencePan", "The pan for which it is written must be one of its sizes.");
         var oldest = checks.Whole("oldestMin", draft.OldestMin, 30, 5760, "min");
+        var treatment = checks.Word("baseTreatment", draft.BaseTreatment, BaseTreatment.Plain);
+        var cooling = checks.Word("cooling", draft.Cooling, UsualChains.CoolingOf(filling.Kind, crust.Top));
         var process = StepReader.Read(checks, draft);
         if (checks.Faults.Count > 0) return (null, [], checks.Faults);
 
-        var product = new Product(id, name, version, Aliases(checks, draft), dough!, crust, filling, finish, packaging, reference!, sizes, process, oldest);
+        var product = new Product(id, name, version, Aliases(checks, draft), dough!, crust, filling, finish, packaging, reference!, sizes, process, oldest)
+        {
+            BaseTreatment = treatment,
+            Cooling = cooling,
+            Topping = topping,
+        };
         foreach (var size in sizes) CanBeMade(checks, product, size.Pan, "sizes");
         return checks.Faults.Count > 0 ? (null, [], checks.Faults) : (product, names.Fresh, []);
     }
@@ -56,7 +71,7 @@ public static class ProductReader
         product.Name,
         string.Join(", ", product.Aliases),
         product.Dough.Id,
-        product.Crust.Top.ToString().ToLowerInvariant(),
+        FieldChecks.WordOf(product.Crust.Top),
         Tidy(product.Crust.Thickness.Millimetres),
         Tidy(product.Crust.BaseOverhang.Centimetres),
         Tidy(product.Crust.TopOverhang.Centimetres),
@@ -72,15 +87,25 @@ public static class ProductReader
         string.Join('\n', product.Packaging.Select(one => one.Name)),
         [.. product.Sizes.Select(size => new SizeDraft(size.Pan.Id, size.SellingPrice?.Amount))],
         StepReader.Write(product.Process),
-        [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))]);
+        [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))],
+        FieldChecks.WordOf(product.Filling.Kind),
+        FieldChecks.WordOf(product.BaseTreatment),
+        FieldChecks.WordOf(product.Cooling),
+        Tidy(product.Filling.KeptShare * 100),
+        string.Join('\n', product.Topping.Select(RecipeLineReader.Write)),
+        FieldChecks.WordOf(product.Crust.Lining),
+        Tidy(product.Crust.CutOutDiameter.Centimetres),
+        product.Crust.CutOuts,
+        product.Crust.Rerolls);
 
     private static double Tidy(double value) => Math.Round(value, 6);
 
     private static Crust Crust(FieldChecks checks, ProductDraft draft)
     {
-        var isTop = Enum.TryParse<Top>(draft.Top, ignoreCase: true, out var top) && draft.Top!.All(char.IsAsciiLetter);
-        if (!isTop) checks.Add("top", "A top is open, lid or lattice.");
-        var isLattice = isTop && top == Top.Lattice;
+        if (string.IsNullOrWhiteSpace(draft.Top)) checks.Add("top", "What lies on the filling is missing: open, lid, lattice and so on.");
+        var top = checks.Word("top", draft.Top, Top.Open);
+        var (isLattice, isCutOut) = (top == Top.Lattice, top == Top.CutOuts);
+        var lining = checks.Word("lining", draft.Lining, Lining.OnePiece);
         return new Crust(
             top,
             Length.FromMillimetres(checks.Number("thicknessMm", draft.ThicknessMm, 1, 15, "mm")),
@@ -88,7 +113,13 @@ public static class ProductReader
             Length.FromCentimetres(checks.Number("topOverhangCm", draft.TopOverhangCm ?? 0, 0, 8, "cm")),
             checks.Number("trimPercent", draft.TrimPercent, 0, 60, "%") / 100,
             Length.FromCentimetres(isLattice ? checks.Number("stripWidthCm", draft.StripWidthCm, 0.3, 10, "cm") : draft.StripWidthCm is >= 0 and <= 10 and var width ? width : 0),
-            Length.FromCentimetres(isLattice ? checks.Number("stripGapCm", draft.StripGapCm, 0, 10, "cm") : draft.StripGapCm is >= 0 and <= 10 and var gap ? gap : 0));
+            Length.FromCentimetres(isLattice ? checks.Number("stripGapCm", draft.StripGapCm, 0, 10, "cm") : draft.StripGapCm is >= 0 and <= 10 and var gap ? gap : 0))
+        {
+            Lining = lining,
+            CutOutDiameter = Length.FromCentimetres(isCutOut ? checks.Number("cutOutCm", draft.CutOutCm, 1, 30, "cm") : 0),
+            CutOuts = isCutOut ? checks.Whole("cutOuts", draft.CutOuts, 1, 200, "cut-outs") : 0,
+            Rerolls = lining == Lining.SmallRounds ? checks.Whole("rerolls", draft.Rerolls ?? 1, 0, 2, "times") : 0,
+        };
     }
 
     private static IReadOnlyList<string> Aliases(FieldChecks checks, ProductDraft draft) =>

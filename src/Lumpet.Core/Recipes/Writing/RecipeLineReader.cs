@@ -1,7 +1,7 @@
-using System.Globalization;
 using System.Text.RegularExpressions;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Measures.Amounts;
 
 namespace Lumpet.Core.Recipes.Writing;
 
@@ -10,94 +10,60 @@ namespace Lumpet.Core.Recipes.Writing;
 /// <param name="Name">Its name; of a new one as it was typed.</param>
 /// <param name="Preparation">How it is prepared; empty if not at all.</param>
 /// <param name="Amount">How much.</param>
-public sealed record ReadLine(Ingredient? Known, string Name, string Preparation, Mass Amount);
+/// <param name="Written">The amount as typed; empty for plain grams.</param>
+/// <param name="How">By which figures it was weighed; empty for weights.</param>
+/// <param name="Doubts">What a person should look at.</param>
+public sealed record ReadLine(Ingredient? Known, string Name, string Preparation, Mass Amount, string Written, string How, IReadOnlyList<string> Doubts)
+{
+    /// <summary>The line for a formula.</summary>
+    /// <param name="ingredient">The ingredient, where it is new.</param>
+    public RecipeLine Of(Ingredient ingredient) =>
+        new(ingredient, Preparation, ingredient.Facts.YieldOf(Preparation)?.Yield ?? Yield.Whole, Amount) { Written = Written };
+}
 
 /// <summary>
-/// Reads lines such as "1010 g pears, firm, pared and cored" or "2 1/2 lb plums, pitted": an amount by weight, the
-/// ingredient, and after a comma how it is prepared.
+/// Reads lines such as "1010 g pears, firm, pared and cored", "2 1/2 cups flour" or "juice of 1 lemon": an amount, the
+/// ingredient, and after a comma how it is prepared. docs/formats/amounts.md has the grammar.
 /// </summary>
 public static partial class RecipeLineReader
 {
+    private const int LongestLine = 300;
     private const int LongestName = 80;
     private const double MostGrams = 1_000_000;
 
-    private static readonly Dictionary<char, double> Fractions = new() { ['½'] = 0.5, ['¼'] = 0.25, ['¾'] = 0.75, ['⅓'] = 1 / 3.0, ['⅔'] = 2 / 3.0, ['⅛'] = 0.125 };
-
     /// <summary>Reads one line.</summary>
+    /// <param name="text">What was typed.</param>
+    /// <param name="pantry">The bakery's ingredients.</param>
+    /// <param name="custom">Which cup and spoons are meant.</param>
     /// <returns>The line, or what is wrong with it.</returns>
-    public static (ReadLine? Line, string? Fault) Read(string text, IReadOnlyCollection<Ingredient> ingredients)
+    public static (ReadLine? Line, string? Fault) Read(string text, Pantry pantry, CupCustom custom = CupCustom.UnitedStates)
     {
-        var match = Written().Match(text.Trim());
-        if (!match.Success)
-            return (null, $"\"{Shorten(text.Trim())}\" is not understood. Write the weight first: 450 g flour, or 2 lb 4 oz plums, pitted. Cups and spoons depend on the density: weigh them once.");
-        if (Grams(match) is not { } grams || grams is not (> 0 and <= MostGrams)) return (null, $"\"{Shorten(text.Trim())}\": an amount lies above 0 and up to 1000 kg.");
-        var rest = match.Groups["rest"].Value.Trim();
-        if (rest.Length > LongestName * 2 || rest.Any(char.IsControl)) return (null, $"\"{Shorten(rest)}\" is too long for an ingredient.");
-        return (Named(rest, ingredients) with { Amount = Mass.FromGrams(grams) }, null);
+        var line = text.Trim();
+        if (line.Length > LongestLine || line.Any(char.IsControl)) return (null, $"\"{Shorten(line)}\" is too long, or no plain text.");
+        if (AmountReader.Read(line, custom) is not { } read)
+            return (null, $"\"{Shorten(line)}\" is not understood. Write the amount first: 450 g flour, 2 lb 4 oz plums, pitted, or 1 1/2 cups milk.");
+        if (read.Rest.Length == 0) return (null, $"\"{Shorten(line)}\" names no ingredient.");
+        var (known, name, preparation) = pantry.Read(read.Rest);
+        if (name.Length > LongestName) return (null, $"\"{Shorten(name)}\" is too long for an ingredient.");
+        if (known is null && read.Amount.Parts.Any(part => part.Unit.Kind != UnitKind.Mass))
+            return (null, $"\"{Shorten(name)}\" is new here, so what \"{Shorten(read.Typed)}\" of it weighs is not known. Write a weight, or choose one of the ingredients.");
+        var weighed = AmountWeighing.Weigh(read.Amount, known ?? new Ingredient(string.Empty, name, []), preparation);
+        if (weighed.Amount is not { } mass) return (null, $"\"{Shorten(line)}\": {weighed.Fault}");
+        if (mass.Grams is not (> 0 and <= MostGrams)) return (null, $"\"{Shorten(line)}\": an amount lies above 0 and up to 1000 kg.");
+        return (new ReadLine(known, name, preparation, mass, PlainGrams().IsMatch(read.Typed) ? string.Empty : read.Typed, weighed.How, [.. read.Doubts]), null);
     }
 
     /// <summary>A line as it would be typed; reading it again gives the same line.</summary>
-    public static string Write(RecipeLine line) => FormattableString.Invariant(
-        $"{line.Amount.Grams:0.###} g {line.Ingredient.Name}{(line.Preparation.Length > 0 ? $", {line.Preparation}" : string.Empty)}");
-
-    /// <summary>Names may hold commas, so the longest name that is known wins; a new name ends at the first comma.</summary>
-    private static ReadLine Named(string rest, IReadOnlyCollection<Ingredient> ingredients)
+    public static string Write(RecipeLine line)
     {
-        for (var cut = rest.Length; cut > 0; cut = rest.LastIndexOf(',', cut - 1))
-        {
-            var name = rest[..cut].Trim();
-            if (ingredients.FirstOrDefault(one => one.Name.Equals(name, StringComparison.OrdinalIgnoreCase) || one.Id.Equals(name, StringComparison.OrdinalIgnoreCase)) is { } known)
-                return new ReadLine(known, known.Name, rest[cut..].TrimStart(',').Trim(), Mass.Zero);
-        }
-
-        var comma = rest.IndexOf(',', StringComparison.Ordinal);
-        var (fresh, preparation) = comma < 0 ? (rest, string.Empty) : (rest[..comma].Trim(), rest[(comma + 1)..].Trim());
-        return new ReadLine(null, fresh.Length == 0 ? fresh : char.ToUpperInvariant(fresh[0]) + fresh[1..], preparation, Mass.Zero);
-    }
-
-    private static double? Grams(Match match)
-    {
-        var (numbers, units) = (match.Groups["number"].Captures, match.Groups["unit"].Captures);
-        double total = 0;
-        for (var at = 0; at < numbers.Count; at++)
-        {
-            if (Number(numbers[at].Value) is not { } number) return null;
-            total += units[at].Value.ToLowerInvariant() switch
-            {
-                "kg" => Mass.FromKilograms(number).Grams,
-                "lb" or "lbs" => Mass.FromPounds(number).Grams,
-                "oz" => Mass.FromOunces(number).Grams,
-                _ => number,
-            };
-        }
-
-        return total;
-    }
-
-    private static double? Number(string text)
-    {
-        var parts = text.Trim().Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        double total = 0;
-        foreach (var part in parts)
-        {
-            var (whole, fraction) = part.Length > 0 && Fractions.TryGetValue(part[^1], out var last) ? (part[..^1], last) : (part, 0);
-            total += fraction;
-            if (whole.Length == 0) continue;
-            if (whole.Split('/') is [var top, var bottom])
-            {
-                if (!double.TryParse(top, NumberStyles.None, CultureInfo.InvariantCulture, out var upper)
-                    || !double.TryParse(bottom, NumberStyles.None, CultureInfo.InvariantCulture, out var lower) || lower == 0) return null;
-                total += upper / lower;
-            }
-            else if (double.TryParse(whole.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number)) total += number;
-            else return null;
-        }
-
-        return total;
+        var amount = line.Written.Length > 0 ? line.Written : FormattableString.Invariant($"{line.Amount.Grams:0.###} g");
+        // "juice of 1 lemon" says what it is of.
+        var name = line.Written.Length > 0 && AmountReader.Read(line.Written)?.Rest.Length > 0 ? string.Empty : $" {line.Ingredient.Name}";
+        return $"{amount}{name}{(line.Preparation.Length > 0 ? $", {line.Preparation}" : string.Empty)}";
     }
 
     private static string Shorten(string text) => text.Length > 60 ? text[..60] + "…" : text;
 
-    [GeneratedRegex(@"^(?:(?<number>[0-9½¼¾⅓⅔⅛][0-9½¼¾⅓⅔⅛.,/ ]{0,20}?)\s*(?<unit>kg|g|lbs?|oz)\b\.?\s*){1,2}(?:of\s+)?(?<rest>\S.*)$", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant, matchTimeoutMilliseconds: 1000)]
-    private static partial Regex Written();
+    [GeneratedRegex(@"^\d{1,9}(?:\.\d{1,3})?\s?g$", RegexOptions.CultureInvariant, matchTimeoutMilliseconds: 500)]
+    private static partial Regex PlainGrams();
 }

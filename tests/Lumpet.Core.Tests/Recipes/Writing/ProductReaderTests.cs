@@ -7,8 +7,10 @@ namespace Lumpet.Core.Tests.Recipes.Writing;
 
 public sealed class ProductReaderTests
 {
-    private static readonly Pan Pan = new("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4);
-    private static readonly Pan Tiny = new("mini", "Mini", Length.FromCentimetres(3), Length.FromCentimetres(3), Length.FromCentimetres(1), Length.Zero, 24);
+    private static readonly Pan Pan = Pan.Round("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4);
+    private static readonly Pan Tiny = Pan.Round("mini", "Mini", Length.FromCentimetres(3), Length.FromCentimetres(3), Length.FromCentimetres(1), Length.Zero, 24);
+
+    private static readonly Pan Wide = Pan.Round("wide", "Wide", Length.FromCentimetres(34), Length.FromCentimetres(32), Length.FromCentimetres(3), Length.Zero, 1);
 
     private static ProductDraft Good => UsualProducts.All[0].Draft with
     {
@@ -24,7 +26,7 @@ public sealed class ProductReaderTests
     private static IReadOnlyList<string> Fields(ProductDraft draft)
     {
         var dough = DoughReader.Read(UsualDoughs.All[0], "dough", 1, []).Dough!;
-        var (product, _, faults) = ProductReader.Read(draft, "quince", 1, "EUR", [Pan, Tiny], [dough], [], []);
+        var (product, _, faults) = ProductReader.Read(draft, "quince", 1, "EUR", [Pan, Tiny, Wide], [dough], [], []);
         Assert.Equal(product is null, faults.Count > 0);
         Assert.All(faults, fault => Assert.False(string.IsNullOrWhiteSpace(fault.Message)));
         return [.. faults.Select(fault => fault.Field)];
@@ -44,6 +46,14 @@ public sealed class ProductReaderTests
         { "paper-thin", "thicknessMm", Good with { ThicknessMm = 0.1 } },
         { "no number at all", "thicknessMm", Good with { ThicknessMm = double.NaN } },
         { "without bounds", "packedDensity", Good with { PackedDensity = double.PositiveInfinity } },
+        { "no such filling", "fillingKind", Good with { FillingKind = "soup" } },
+        { "no such school", "baseTreatment", Good with { BaseTreatment = "2" } },
+        { "a filling that boils away", "keptPercent", Good with { KeptPercent = 0 } },
+        { "cut-outs without a size", "cutOutCm", Good with { Top = "cutOuts", CutOuts = 5 } },
+        { "a crumble without crumble", "topping", Good with { Top = "crumble" } },
+        { "scraps rolled for ever", "rerolls", Good with { Lining = "smallRounds", Rerolls = 9 } },
+        { "rounds larger than a sheet", "sizes", Good with { Lining = "smallRounds", BaseOverhangCm = 8, ThicknessMm = 2, Sizes = [new SizeDraft("23", null), new SizeDraft("wide", null)] } },
+        { "cups of what is new here", "filling", Good with { Filling = "2 cups quince" } },
         { "all trim", "trimPercent", Good with { TrimPercent = 100 } },
         { "a lattice without strips", "stripWidthCm", Good with { Top = "lattice" } },
         { "no filling", "filling", Good with { Filling = "" } },
@@ -65,9 +75,9 @@ public sealed class ProductReaderTests
         { "a step that works and waits", "steps[0]", With(0, Step(0) with { WaitLeast = 5, WaitMost = 9 }) },
         { "a step that does nothing", "steps[0]", With(0, Step(0) with { PerBatch = null, PerPie = null }) },
         { "a wait that ends before it begins", "steps[1].waitAim", With(1, Step(1) with { WaitLeast = 90, WaitMost = 60 }) },
-        { "an oven too hot", "steps[5].stages[0].tempC", With(5, Step(5) with { Stages = [new StageDraft(900, 10, 20)] }) },
-        { "a stage that ends before it begins", "steps[5].stages[0].most", With(5, Step(5) with { Stages = [new StageDraft(190, 20, 10)] }) },
-        { "no bake", "steps", Good with { Steps = [.. Good.Steps!.Where(step => step!.Id != "bake")], Links = [.. Good.Links!.Where(link => link!.From != "bake" && link.To != "bake"), new LinkDraft("firm", "box", 0, 0)] } },
+        { "an oven too hot", "steps[6].stages[0].tempC", With(6, Step(6) with { Stages = [new StageDraft(900, 10, 20)] }) },
+        { "a stage that ends before it begins", "steps[6].stages[0].most", With(6, Step(6) with { Stages = [new StageDraft(190, 20, 10)] }) },
+        { "no bake", "steps", Good with { Steps = [.. Good.Steps!.Where(step => step!.Id != "bake")], Links = [.. Good.Links!.Where(link => link!.From != "bake" && link.To != "bake"), new LinkDraft("onto-tray", "cool", 0, 0)] } },
         { "no dough taken", "steps", With(0, Step(0) with { UsesDough = false }) },
         { "a link to nowhere", "links", Good with { Links = [.. Good.Links!, new LinkDraft("box", "moon", 0, 0)] } },
         { "a circle", "steps", Good with { Links = [.. Good.Links!, new LinkDraft("box", "line", 0, 0)] } },

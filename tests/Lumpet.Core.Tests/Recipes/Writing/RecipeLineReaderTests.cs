@@ -9,7 +9,9 @@ namespace Lumpet.Core.Tests.Recipes.Writing;
 
 public sealed class RecipeLineReaderTests
 {
-    private static readonly Ingredient[] Known = [new("flour", "Flour, plain", ["wheat"]), new("pear", "Pears, firm", []), new("salt", "Salt", [])];
+    private static readonly Ingredient[] Ingredients = [new("flour", "Flour, plain", ["wheat"]), new("pear", "Pears, firm", []), new("salt", "Salt", [])];
+
+    private static readonly Pantry Known = new(Ingredients);
 
     [Theory]
     [InlineData("450 g flour", 450, "Flour, plain", "", true)]
@@ -52,7 +54,7 @@ public sealed class RecipeLineReaderTests
 
     [Fact]
     public void Reading_what_was_written_gives_the_same_line() =>
-        Gen.Select(Gen.Int[1, 900_000], Gen.OneOfConst(Known), Gen.OneOfConst(string.Empty, "cold, cubed", "pared"))
+        Gen.Select(Gen.Int[1, 900_000], Gen.OneOfConst(Ingredients), Gen.OneOfConst(string.Empty, "cold, cubed", "pared"))
             .Sample((thousandths, ingredient, preparation) =>
             {
                 var written = new RecipeLine(ingredient, preparation, Yield.Whole, Mass.FromGrams(thousandths / 1000.0));

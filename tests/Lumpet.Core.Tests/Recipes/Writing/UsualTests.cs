@@ -4,6 +4,7 @@ using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Judging;
 using Lumpet.Core.Recipes.Writing;
 using Lumpet.PlanChecking;
 using Xunit;
@@ -12,9 +13,9 @@ namespace Lumpet.Core.Tests.Recipes.Writing;
 
 public sealed class UsualTests
 {
-    private static readonly Pan Pan = new("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4);
+    private static readonly Pan Pan = Pan.Round("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4);
 
-    private static DoughFormula Dough(int at) => DoughReader.Read(UsualDoughs.All[at], "dough", 1, []).Dough!;
+    private static DoughFormula Dough(string name) => DoughReader.Read(UsualDoughs.All.Single(one => one.Name == name), "dough", 1, IngredientLibrary.All).Dough!;
 
     public static TheoryData<string> Kinds => [.. UsualProducts.All.Select(usual => usual.Id)];
 
@@ -22,9 +23,9 @@ public sealed class UsualTests
     {
         var usual = UsualProducts.All.Single(one => one.Id == kind);
         var draft = usual.Draft with { Name = usual.Name, Dough = "dough", Filling = "800 g Quince, cooked", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)] };
-        var (product, fresh, faults) = ProductReader.Read(draft, kind, 1, "EUR", [Pan], [Dough(0)], [], []);
+        var (product, fresh, faults) = ProductReader.Read(draft, kind, 1, "EUR", [Pan], [Dough("Flaky 3-2-1")], IngredientLibrary.All.Where(one => one.Facts.Role != IngredientRole.Packaging && one.Id != "quince"), []);
         Assert.Empty(faults);
-        Assert.Equal(["Quince", "Pie box", "Label"], fresh.Select(one => one.Name));
+        Assert.Equal("Quince", fresh[0].Name);
         Assert.All(fresh, one => Assert.False(one.AllergensStated));
         return product!;
     }
@@ -54,7 +55,7 @@ public sealed class UsualTests
     public void A_product_written_out_and_read_again_is_the_same(string kind)
     {
         var product = Made(kind);
-        Ingredient[] known = [.. product.Filling.Lines.Select(line => line.Ingredient), .. product.Packaging];
+        Ingredient[] known = [.. product.AllLines.Select(line => line.Ingredient).DistinctBy(one => one.Id), .. product.Packaging];
         var (again, fresh, faults) = ProductReader.Read(ProductReader.Write(product), kind, 1, "EUR", [Pan], [product.Dough], known, []);
         Assert.Empty(faults);
         Assert.Empty(fresh);
@@ -63,28 +64,71 @@ public sealed class UsualTests
 
     // The proportions of the trade: flour, fat, water by weight (common practice, no source).
     [Theory]
-    [InlineData(0, 3, 2, 1)]
-    [InlineData(1, 2, 2, 1)]
-    [InlineData(2, 3, 2, 1)]
-    public void Doughs_with_water_have_the_usual_proportions(int at, double flour, double fat, double water)
+    [InlineData("Flaky 3-2-1", "3 : 2 : 1")]
+    [InlineData("Very rich flaky", "3 : 3 : 1.5")]
+    [InlineData("Folded", "3 : 2 : 1")]
+    [InlineData("Smeared and stacked", "3 : 2 : 1")]
+    [InlineData("Mixed fat", "3 : 2 : 1")]
+    public void Doughs_with_water_have_the_usual_proportions(string name, string ratio) => Assert.Equal(ratio, DoughRatio.Of(Dough(name))!.InWords);
+
+    // 2 flour : 1 butter, and 0.8 icing sugar in sweet tart dough; butter two thirds of the flour in the egg-bound one; up to
+    // a third of the flour as ground nuts (common practice, no source).
+    [Theory]
+    [InlineData("Short crust 2-1", 50, 15.4, 0)]
+    [InlineData("Sweet tart dough", 50, 40, 0)]
+    [InlineData("Egg-bound", 66.6, 0, 0)]
+    [InlineData("Nut-enriched", 68.4, 15.8, 31.6)]
+    [InlineData("Raised crostata", 50, 36, 0)]
+    public void Doughs_with_egg_have_the_usual_fat_sugar_and_nuts(string name, double fat, double sugar, double nuts)
     {
-        var grams = Dough(at).Lines.Select(line => line.Amount.Grams).ToArray();
-        Assert.Equal(flour / water, grams[0] / grams[2], 1e-9);
-        Assert.Equal(fat / water, grams[1] / grams[2], 1e-9);
+        var ratio = DoughRatio.Of(Dough(name))!;
+        Assert.Equal(fat, ratio.FatPercent, 0.05);
+        Assert.Equal(sugar, ratio.SugarPercent, 0.05);
+        Assert.Equal(nuts, ratio.NutPercent, 0.05);
     }
 
-    // 2 flour : 1 butter, and 0.8 icing sugar in sweet tart dough; butter two thirds of the flour in the egg-bound one (common practice, no source).
-    [Theory]
-    [InlineData(3, 0.5)]
-    [InlineData(4, 0.5)]
-    [InlineData(5, 2.0 / 3)]
-    public void Doughs_with_egg_have_the_usual_fat(int at, double fatPerFlour) =>
-        Assert.Equal(fatPerFlour, Dough(at).Lines[1].Amount / Dough(at).Lines[0].Amount, 0.001);
+    [Fact]
+    public void Every_family_has_a_usual_dough_and_it_is_usual_for_it()
+    {
+        var doughs = UsualDoughs.All.Select(draft => Dough(draft.Name!)).ToArray();
+        Assert.Equal(Enum.GetValues<DoughFamily>(), doughs.Select(dough => dough.Method.Family).Order());
+        Assert.All(doughs, dough => Assert.All(DoughJudgement.Of(dough), finding => Assert.True(finding.IsUsual, $"{dough.Name}: {finding}")));
+    }
+
+    [Fact]
+    public void Every_choice_of_filling_base_top_and_lining_gives_steps_that_hold_together()
+    {
+        var shells = new Dictionary<BaseTreatment, string>();
+        foreach (var kind in Enum.GetValues<FillingKind>())
+            foreach (var treatment in Enum.GetValues<BaseTreatment>())
+                foreach (var top in Enum.GetValues<Top>())
+                    foreach (var lining in Enum.GetValues<Lining>())
+                    {
+                        var (steps, links) = UsualChains.For(kind, treatment, top, lining);
+                        var draft = UsualProducts.All[0].Draft with
+                        {
+                            Name = "Any",
+                            Dough = "dough",
+                            Filling = "800 g Quinces",
+                            ReferencePan = "23",
+                            Sizes = [new SizeDraft("23", 18m)],
+                            Steps = steps,
+                            Links = links,
+                        };
+                        var (product, _, faults) = ProductReader.Read(draft, "any", 1, "EUR", [Pan], [Dough("Flaky 3-2-1")], IngredientLibrary.All, []);
+                        Assert.True(product is not null, $"{kind} {treatment} {top} {lining}: {string.Join("; ", faults)}");
+                        if (kind == FillingKind.RawFruit && top == Top.Lid && lining == Lining.OnePiece)
+                            shells[treatment] = string.Join(" ", steps.Select(step => $"{step.Id} {step.Name} {step.WaitAim} {string.Join("+", step.Stages!)}"));
+                    }
+
+        // Each school is a set of steps of its own.
+        Assert.Equal(Enum.GetValues<BaseTreatment>().Length, shells.Values.Distinct().Count());
+    }
 
     [Fact]
     public void A_dough_written_out_and_read_again_is_the_same() => Assert.All(UsualDoughs.All, draft =>
     {
-        var dough = DoughReader.Read(draft, "dough", 1, []).Dough!;
+        var dough = Dough(draft.Name!);
         var again = DoughReader.Read(DoughReader.Write(dough), "dough", 1, dough.Lines.Select(line => line.Ingredient)).Dough;
         Assert.Equivalent(dough, again, strict: true);
     });

@@ -1,0 +1,80 @@
+using Lumpet.Core.Measures;
+
+namespace Lumpet.Core.Ingredients;
+
+/// <summary>What is known of an ingredient beyond its name: enough to weigh it however a recipe writes it.</summary>
+public sealed record IngredientFacts
+{
+    /// <summary>Nothing is known.</summary>
+    public static IngredientFacts None { get; } = new();
+
+    /// <summary>Other words by which recipes call it.</summary>
+    public IReadOnlyList<string> OtherNames { get; init; } = [];
+
+    /// <summary>What it does in a formula.</summary>
+    public IngredientRole Role { get; init; }
+
+    /// <summary>Its density as it is measured by the cup, or null where none is known.</summary>
+    public DensityFigure? Density { get; init; }
+
+    /// <summary>Weights of one: of an egg, a stick, a tin, the juice of a lemon.</summary>
+    public IReadOnlyList<PieceWeight> Pieces { get; init; } = [];
+
+    /// <summary>What preparing it leaves.</summary>
+    public IReadOnlyList<PreparationYield> Yields { get; init; } = [];
+
+    /// <summary>Allergens that it may carry in traces, as its supplier says.</summary>
+    public IReadOnlyList<string> MayContain { get; init; } = [];
+
+    /// <summary>Alcohol by volume in percent, 0 to 96.</summary>
+    public double AlcoholPercent { get; init; }
+
+    /// <summary>Whether it is not to be tasted raw: raw flour, raw egg.</summary>
+    public bool UnsafeRaw { get; init; }
+
+    /// <summary>How much corn starch one gram thickens like; 0 where it does not thicken.</summary>
+    public double StarchStrength { get; init; }
+
+    /// <summary>Grams to which the bakery weighs it, above 0; null for what the scale shows.</summary>
+    public double? WeighedTo { get; init; }
+
+    /// <summary>The weight of one, or null where none is known.</summary>
+    /// <param name="piece">"one" for things that are simply counted, else the piece: "stick", "lemon".</param>
+    public PieceWeight? PieceOf(string piece) => Pieces.FirstOrDefault(one => one.Piece.Equals(piece, StringComparison.OrdinalIgnoreCase));
+
+    /// <summary>The yield of a preparation that is known, or null: "pared and cored, sliced" loses what "pared and cored" loses.</summary>
+    public PreparationYield? YieldOf(string preparation) =>
+        Yields.Where(one => preparation.Contains(one.Preparation, StringComparison.OrdinalIgnoreCase)).MaxBy(one => one.Preparation.Length);
+
+    /// <summary>These facts, over which a bakery has set its own; a figure of its own wins over the one that ships.</summary>
+    public IngredientFacts With(IngredientFacts own) => this with
+    {
+        OtherNames = [.. OtherNames.Concat(own.OtherNames).Distinct(StringComparer.OrdinalIgnoreCase)],
+        Role = own.Role == IngredientRole.Other ? Role : own.Role,
+        Density = own.Density ?? Density,
+        Pieces = [.. own.Pieces.Concat(Pieces).DistinctBy(one => one.Piece, StringComparer.OrdinalIgnoreCase)],
+        Yields = [.. own.Yields.Concat(Yields).DistinctBy(one => one.Preparation, StringComparer.OrdinalIgnoreCase)],
+        MayContain = [.. own.MayContain.Concat(MayContain).Distinct()],
+        AlcoholPercent = own.AlcoholPercent > 0 ? own.AlcoholPercent : AlcoholPercent,
+        UnsafeRaw = own.UnsafeRaw || UnsafeRaw,
+        WeighedTo = own.WeighedTo ?? WeighedTo,
+        StarchStrength = own.StarchStrength > 0 ? own.StarchStrength : StarchStrength,
+    };
+}
+
+/// <summary>A density and where it comes from.</summary>
+/// <param name="Value">The density.</param>
+/// <param name="Source">Who says so: a table, or "weighed here".</param>
+public sealed record DensityFigure(Density Value, string Source);
+
+/// <summary>The weight of one piece, before it is prepared, and where it comes from.</summary>
+/// <param name="Piece">"one", "large", "stick", "tin", "pod"; of a juice or zest the fruit: "lemon".</param>
+/// <param name="Weight">Above 0.</param>
+/// <param name="Source">Who says so.</param>
+public sealed record PieceWeight(string Piece, Mass Weight, string Source);
+
+/// <summary>What a preparation leaves, and where the figure comes from.</summary>
+/// <param name="Preparation">"pared and cored", "pitted".</param>
+/// <param name="Yield">Edible portion over as purchased.</param>
+/// <param name="Source">Who says so.</param>
+public sealed record PreparationYield(string Preparation, Yield Yield, string Source);

@@ -1,0 +1,78 @@
+using Lumpet.Core;
+using Lumpet.Core.Measures.Amounts;
+using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Writing;
+using Lumpet.Server.Changes;
+using Lumpet.Server.Faults;
+using Lumpet.Store;
+using Lumpet.Store.Bakery;
+using Lumpet.Store.Ingredients;
+using Lumpet.Store.Recipes;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Lumpet.Server.Recipes;
+
+/// <summary>Doughs as a person writes them.</summary>
+internal static class DoughWritingEndpoints
+{
+    /// <summary>Adds the endpoints.</summary>
+    public static void Map(IEndpointRouteBuilder routes)
+    {
+        routes.MapGet("/api/doughs", Doughs).WithName("GetDoughs").WithSummary("Every dough of the bakery, as written, and judged by its family.");
+        routes.MapPost("/api/doughs", AddDough).WithName("AddDough").WithSummary("Writes a new dough.");
+        routes.MapPut("/api/doughs/{id}", ChangeDough).WithName("ChangeDough").WithSummary("Writes a dough anew; If-Match carries the version it was read with.");
+        routes.MapPost("/api/writing/dough", Judge).WithName("JudgeDough").WithSummary("Proportions of a dough as far as it is written, judged by its family. Stores nothing.");
+    }
+
+    private static Ok<IReadOnlyList<WrittenDough>> Doughs(Database database)
+    {
+        using var connection = database.Open();
+        return TypedResults.Ok<IReadOnlyList<WrittenDough>>([.. RecipeStore.Doughs(connection).Select(Answer)]);
+    }
+
+    private static Results<Ok<DoughJudged>, ValidationProblem> Judge(DoughDraft draft, Database database)
+    {
+        using var connection = database.Open();
+        var (dough, _, faults) = DoughReader.Read(draft with { Name = "dough" }, "dough", 1, IngredientStore.All(connection).Values, Cups(connection));
+        return dough is null ? FieldProblems.Of(faults) : TypedResults.Ok(JudgeWords.Of(dough));
+    }
+
+    private static Results<Created<WrittenDough>, ValidationProblem, ProblemHttpResult> AddDough(DoughDraft draft, Database database, ChangeFeed feed, TimeProvider time)
+    {
+        using var connection = database.Open();
+        var doughs = RecipeStore.Doughs(connection);
+        var id = ShortName.For(draft.Name ?? string.Empty, [.. doughs.Select(dough => dough.Id)]);
+        var (dough, fresh, faults) = DoughReader.Read(draft, id, 1, IngredientStore.All(connection).Values, Cups(connection));
+        if (dough is not null && doughs.Any(other => other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase)))
+            return FieldProblems.Of(("name", $"There is a dough \"{dough.Name}\" already."));
+        if (dough is null) return FieldProblems.Of(faults);
+        if (RecipeWriter.Save(database, dough, fresh, time.GetUtcNow()) != ChangeOutcome.Done) return RowVersion.Conflict("the doughs");
+        feed.Publish("recipes");
+        return TypedResults.Created($"/api/doughs/{id}", Answer(dough));
+    }
+
+    private static Results<Ok<WrittenDough>, ValidationProblem, ProblemHttpResult> ChangeDough(
+        string id, DoughDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, TimeProvider time)
+    {
+        if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } version)) return RowVersion.Missing("dough");
+        using var connection = database.Open();
+        var (dough, fresh, faults) = DoughReader.Read(draft, id, (int)version + 1, IngredientStore.All(connection).Values, Cups(connection));
+        if (dough is null) return FieldProblems.Of(faults);
+        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(database, dough, fresh, time.GetUtcNow());
+        if (outcome != ChangeOutcome.Done) return RecipeSaving.NotDone(outcome, "dough");
+        feed.Publish("recipes");
+        return TypedResults.Ok(Answer(dough));
+    }
+
+    private static CupCustom Cups(Microsoft.Data.Sqlite.SqliteConnection connection) => BakeryStore.Find(connection)?.Cups ?? CupCustom.UnitedStates;
+
+    private static WrittenDough Answer(DoughFormula dough) => new(dough.Id, dough.Version, DoughReader.Write(dough), JudgeWords.Of(dough));
+}
+
+/// <summary>A dough as written.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Version">Goes back in If-Match.</param>
+/// <param name="Draft">As written.</param>
+/// <param name="Judged">Its proportions, judged by its family.</param>
+public sealed record WrittenDough(string Id, int Version, DoughDraft Draft, DoughJudged Judged);

@@ -1,0 +1,59 @@
+using Lumpet.Core;
+using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Writing;
+using Lumpet.Server.Faults;
+using Lumpet.Store;
+using Lumpet.Store.Bakery;
+using Lumpet.Store.Ingredients;
+using Lumpet.Store.Orders;
+using Lumpet.Store.Recipes;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.Data.Sqlite;
+
+namespace Lumpet.Server.Recipes;
+
+/// <summary>Reads a draft of a product against the bakery as it is, and saves it.</summary>
+internal static class RecipeSaving
+{
+    /// <summary>Adds a new product.</summary>
+    /// <returns>The product; null with what is wrong, or with nothing where another took its id at the same moment.</returns>
+    public static (Product? Product, IReadOnlyList<FieldFault> Faults) Add(Database database, SqliteConnection connection, ProductDraft draft, TimeProvider time)
+    {
+        var names = RecipeFinder.Names(connection);
+        var id = ShortName.For(draft.Name ?? string.Empty, [.. names.Keys]);
+        var (product, fresh, faults) = Read(connection, draft, id, 1, [.. names.Values]);
+        if (product is null) return (null, faults);
+        return RecipeWriter.Save(database, product, fresh, time.GetUtcNow()) == ChangeOutcome.Done ? (product, []) : (null, []);
+    }
+
+    /// <summary>Saves the version that follows one that was read.</summary>
+    /// <returns>The product; null with what is wrong, or with what became of it.</returns>
+    public static (Product? Product, ChangeOutcome Outcome, IReadOnlyList<FieldFault> Faults) Change(
+        Database database, SqliteConnection connection, string id, ProductDraft draft, int version, TimeProvider time)
+    {
+        var names = RecipeFinder.Names(connection);
+        var (product, fresh, faults) = Read(connection, draft, id, version + 1, [.. names.Where(pair => pair.Key != id).Select(pair => pair.Value)]);
+        if (product is null) return (null, ChangeOutcome.Done, faults);
+        var ordered = OrderStore.PansOrdered(connection, id).Except(product.Sizes.Select(size => size.Pan.Id)).ToArray();
+        if (ordered.Length > 0)
+            return (null, ChangeOutcome.Done, [new FieldFault("sizes", $"There are orders for it in {string.Join(", ", ordered)}; keep that size until they are picked up.")]);
+        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(database, product, fresh, time.GetUtcNow());
+        return outcome == ChangeOutcome.Done ? (product, outcome, []) : (null, outcome, []);
+    }
+
+    /// <summary>The refusal of a change that met another, or nothing.</summary>
+    public static ProblemHttpResult NotDone(ChangeOutcome outcome, string what) => outcome == ChangeOutcome.Gone
+        ? TypedResults.Problem(title: $"This {what} is not there.", statusCode: 404)
+        : RowVersion.Conflict($"this {what}");
+
+    /// <summary>A product as written.</summary>
+    public static WrittenRecipe Answer(Product product) => new(product.Id, product.Version, ProductReader.Write(product));
+
+    private static (Product? Product, IReadOnlyList<Core.Ingredients.Ingredient> Fresh, IReadOnlyList<FieldFault> Faults) Read(
+        SqliteConnection connection, ProductDraft draft, string id, int version, IReadOnlyCollection<string> others)
+    {
+        var bakery = BakeryStore.Find(connection)!;
+        return ProductReader.Read(
+            draft, id, version, bakery.Currency, RecipeStore.Pans(connection), RecipeStore.Doughs(connection), IngredientStore.All(connection).Values, others, bakery.Cups);
+    }
+}

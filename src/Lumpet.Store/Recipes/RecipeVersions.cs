@@ -1,0 +1,93 @@
+using System.Data;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Dapper;
+using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Writing;
+using Microsoft.Data.Sqlite;
+
+namespace Lumpet.Store.Recipes;
+
+/// <summary>A version of a dough or a product.</summary>
+/// <param name="Number">Its number, from 1.</param>
+/// <param name="SavedAt">When it was saved.</param>
+public sealed record RecipeVersion(int Number, DateTimeOffset SavedAt);
+
+/// <summary>A product as one version wrote it, with the grams it was read as.</summary>
+/// <param name="Draft">As written.</param>
+/// <param name="Lines">Each line as written, and its grams.</param>
+public sealed record KeptProduct(ProductDraft Draft, IReadOnlyList<KeptLine> Lines);
+
+/// <summary>A dough as one version wrote it, with the grams it was read as.</summary>
+/// <param name="Draft">As written.</param>
+/// <param name="Lines">Each line as written, and its grams.</param>
+public sealed record KeptDough(DoughDraft Draft, IReadOnlyList<KeptLine> Lines);
+
+/// <summary>Every version of every dough and product, kept for good: a row is added with each version and never changed.</summary>
+public static class RecipeVersions
+{
+    private static readonly JsonSerializerOptions Format = new(JsonSerializerDefaults.Web) { DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
+
+    /// <summary>Versions of a product, the latest first.</summary>
+    public static IReadOnlyList<RecipeVersion> OfProduct(SqliteConnection connection, string id) => Of(connection, "product", id);
+
+    /// <summary>Versions of a dough, the latest first.</summary>
+    public static IReadOnlyList<RecipeVersion> OfDough(SqliteConnection connection, string id) => Of(connection, "dough", id);
+
+    /// <summary>One version of a product, or null.</summary>
+    public static KeptProduct? FindProduct(SqliteConnection connection, string id, int version) =>
+        Find(connection, "product", id, version) is { } written ? JsonSerializer.Deserialize<KeptProduct>(written, Format) : null;
+
+    /// <summary>One version of a dough, or null.</summary>
+    public static KeptDough? FindDough(SqliteConnection connection, string id, int version) =>
+        Find(connection, "dough", id, version) is { } written ? JsonSerializer.Deserialize<KeptDough>(written, Format) : null;
+
+    /// <summary>Keeps a version of a product; part of the transaction that saves it.</summary>
+    internal static void Keep(IDbConnection connection, IDbTransaction transaction, Product product, DateTimeOffset savedAt) =>
+        Keep(connection, transaction, "product", product.Id, product.Version, savedAt, new KeptProduct(ProductReader.Write(product), Lines(product)));
+
+    /// <summary>Keeps a version of a dough; part of the transaction that saves it.</summary>
+    internal static void Keep(IDbConnection connection, IDbTransaction transaction, DoughFormula dough, DateTimeOffset savedAt) =>
+        Keep(connection, transaction, "dough", dough.Id, dough.Version, savedAt, new KeptDough(DoughReader.Write(dough), [.. dough.Lines.Select(line => Line("dough", line))]));
+
+    /// <summary>The lines of a product as they are kept.</summary>
+    public static IReadOnlyList<KeptLine> Lines(Product product) =>
+    [
+        .. product.Filling.Lines.Select(line => Line("filling", line)),
+        .. product.Topping.Select(line => Line("topping", line)),
+        .. product.Finish.Select(line => Line("finish", line)),
+    ];
+
+    /// <summary>Keeps the versions in use that were saved before versions were kept.</summary>
+    public static void KeepThoseInUse(Database database, DateTimeOffset now)
+    {
+        using var connection = database.Open();
+        var missing = connection.QuerySingle<long>(
+            """
+            SELECT (SELECT count(*) FROM product p WHERE NOT EXISTS (SELECT 1 FROM recipe_version v WHERE v.kind = 'product' AND v.id = p.id AND v.version = p.version))
+                 + (SELECT count(*) FROM dough d WHERE NOT EXISTS (SELECT 1 FROM recipe_version v WHERE v.kind = 'dough' AND v.id = d.id AND v.version = d.version))
+            """);
+        if (missing == 0) return;
+        var (products, doughs) = (RecipeStore.Products(connection), RecipeStore.Doughs(connection));
+        database.Write((write, transaction) =>
+        {
+            foreach (var product in products.Where(one => Find(connection, "product", one.Id, one.Version) is null)) Keep(write, transaction, product, now);
+            foreach (var dough in doughs.Where(one => Find(connection, "dough", one.Id, one.Version) is null)) Keep(write, transaction, dough, now);
+            return true;
+        });
+    }
+
+    private static void Keep<T>(IDbConnection connection, IDbTransaction transaction, string kind, string id, int version, DateTimeOffset savedAt, T kept) =>
+        Rows.Insert(connection, transaction, "recipe_version", new { kind, id, version, saved_unix = savedAt.ToUnixTimeSeconds(), written = JsonSerializer.Serialize(kept, Format) });
+
+    private static RecipeVersion[] Of(SqliteConnection connection, string kind, string id) =>
+        [.. connection.Query<VersionRow>("SELECT version, saved_unix AS savedUnix FROM recipe_version WHERE kind = @kind AND id = @id ORDER BY version DESC", new { kind, id })
+            .Select(row => new RecipeVersion((int)row.Version, DateTimeOffset.FromUnixTimeSeconds(row.SavedUnix)))];
+
+    private static string? Find(SqliteConnection connection, string kind, string id, int version) =>
+        connection.QuerySingleOrDefault<string>("SELECT written FROM recipe_version WHERE kind = @kind AND id = @id AND version = @version", new { kind, id, version });
+
+    private static KeptLine Line(string part, RecipeLine line) => new(part, line.Ingredient.Name, line.Preparation, line.Amount.Grams, line.Written);
+
+    private sealed record VersionRow(long Version, long SavedUnix);
+}
