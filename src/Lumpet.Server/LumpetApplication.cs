@@ -7,6 +7,7 @@ using Lumpet.Server.Faults;
 using Lumpet.Server.Fillings;
 using Lumpet.Server.Ingredients;
 using Lumpet.Server.Orders;
+using Lumpet.Server.Pans;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.DemoData;
@@ -76,6 +77,7 @@ internal static class LumpetApplication
         WritingEndpoints.Map(app);
         DoughWritingEndpoints.Map(app);
         VersionEndpoints.Map(app);
+        PanEndpoints.Map(app);
         IngredientEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }

@@ -16,9 +16,12 @@
   import OrdersScreen from './screens/orders/OrdersScreen.svelte'
   import OvensScreen from './screens/ovens/OvensScreen.svelte'
   import PlanScreen from './screens/plan/PlanScreen.svelte'
+  import PansScreen from './screens/pans/PansScreen.svelte'
+  import CompareScreen from './screens/recipes/CompareScreen.svelte'
   import IngredientsScreen from './screens/recipes/IngredientsScreen.svelte'
   import RecipeScreen from './screens/recipes/RecipeScreen.svelte'
   import RecipesScreen from './screens/recipes/RecipesScreen.svelte'
+  import VersionsScreen from './screens/recipes/VersionsScreen.svelte'
   import WriteDoughScreen from './screens/recipes/WriteDoughScreen.svelte'
   import WriteRecipeScreen from './screens/recipes/WriteRecipeScreen.svelte'
 
@@ -33,7 +36,10 @@
     '/recipes/:id/:pan?/:count?': RecipeScreen,
     '/write/:id?': WriteRecipeScreen,
     '/doughs/:id?': WriteDoughScreen,
+    '/versions/:id': VersionsScreen,
+    '/compare/:one/:other': CompareScreen,
     '/ingredients': IngredientsScreen,
+    '/pans': PansScreen,
     '/bakery': BakeryScreen,
     '*': OrdersScreen,
   }

@@ -17,8 +17,9 @@ internal static class JudgeWords
     {
         if (thickening is null) return null;
         var per = thickening.Of == "liquid" ? "kg of liquid" : "kg of fruit";
-        var usual = thickening.Expect.Length == 0 ? "usual" : thickening.Expect;
+        var judged = FormattableString.Invariant($"{thickening.Least} to {thickening.Most} g");
+        var usual = thickening.Expect.Length == 0 ? $"which is usual ({judged})" : $"where {judged} is usual: {thickening.Expect}";
         var swaps = string.Join(" or ", thickening.Swaps.Select(swap => FormattableString.Invariant($"{swap.Grams:0.#} g {swap.Starch}")));
-        return FormattableString.Invariant($"Thickened like {thickening.PerKilogram:0.#} g corn starch on a {per} ({thickening.Least} to {thickening.Most} g is usual): {usual}. As written {swaps} do the same.");
+        return FormattableString.Invariant($"Thickened like {thickening.PerKilogram:0.#} g corn starch on a {per}, {usual}. As written {swaps} do the same.");
     }
 }

@@ -68,7 +68,7 @@ internal static class WritingEndpoints
         var (top, lining) = (Word<Top>("top", request.Top), Word<Lining>("lining", request.Lining));
         if (faults.Count > 0) return FieldProblems.Of(faults);
         var (steps, links) = UsualChains.For(kind, treatment, top, lining);
-        return TypedResults.Ok(new UsualSteps(steps, links, UsualChains.CoolingOf(kind, top).ToString()));
+        return TypedResults.Ok(new UsualSteps(steps, links, UsualChains.CoolingOf(kind, top, lining).ToString()));
     }
 
     private static Results<Ok<WrittenRecipe>, ProblemHttpResult> Written(string id, Database database)

@@ -116,8 +116,9 @@ public static class DemoBakery
     private static ProductDraft WithUsualSteps(ProductDraft draft)
     {
         var (kind, top) = (Enum.Parse<FillingKind>(draft.FillingKind!, ignoreCase: true), Enum.Parse<Top>(draft.Top!, ignoreCase: true));
-        var (steps, links) = UsualChains.For(kind, Enum.Parse<BaseTreatment>(draft.BaseTreatment!, ignoreCase: true), top, Enum.Parse<Lining>(draft.Lining!, ignoreCase: true));
-        return draft with { Steps = steps, Links = links, Cooling = UsualChains.CoolingOf(kind, top).ToString() };
+        var lining = Enum.Parse<Lining>(draft.Lining!, ignoreCase: true);
+        var (steps, links) = UsualChains.For(kind, Enum.Parse<BaseTreatment>(draft.BaseTreatment!, ignoreCase: true), top, lining);
+        return draft with { Steps = steps, Links = links, Cooling = UsualChains.CoolingOf(kind, top, lining).ToString() };
     }
 
     /// <summary>What is written, over what it leaves out. A list of lines is a text of one line each.</summary>

@@ -157,25 +157,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/doughs": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Every dough of the bakery, as written. */
-        get: operations["GetDoughs"];
-        put?: never;
-        /** Writes a new dough. */
-        post: operations["AddDough"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/doughs/{id}": {
+    "/api/writing/steps": {
         parameters: {
             query?: never;
             header?: never;
@@ -183,9 +165,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Writes a dough anew; If-Match carries the version it was read with. */
-        put: operations["ChangeDough"];
-        post?: never;
+        put?: never;
+        /** The usual steps for a filling, a base treatment, a top and a lining. Stores nothing. */
+        post: operations["GetUsualSteps"];
         delete?: never;
         options?: never;
         head?: never;
@@ -216,8 +198,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every product of the bakery. */
-        get: operations["GetRecipes"];
+        /** Products whose name, dough or ingredients hold every word, of a kind of filling, without an allergen. */
+        get: operations["FindRecipes"];
         put?: never;
         /** Writes a new product. */
         post: operations["AddRecipe"];
@@ -244,6 +226,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/doughs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every dough of the bakery, as written, and judged by its family. */
+        get: operations["GetDoughs"];
+        put?: never;
+        /** Writes a new dough. */
+        post: operations["AddDough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doughs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Writes a dough anew; If-Match carries the version it was read with. */
+        put: operations["ChangeDough"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/writing/dough": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Proportions of a dough as far as it is written, judged by its family. Stores nothing. */
+        post: operations["JudgeDough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every pan: volume, surface, what its material means, and how many stand on a tray. */
+        get: operations["GetPans"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ingredients": {
         parameters: {
             query?: never;
@@ -251,10 +302,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every ingredient, with what is known of it. */
+        /** Every ingredient, with what is known of it and who says so. */
         get: operations["GetIngredients"];
         put?: never;
-        post?: never;
+        /** States a new ingredient. */
+        post: operations["AddIngredient"];
         delete?: never;
         options?: never;
         head?: never;
@@ -269,7 +321,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** States name and allergens of an ingredient, and adds a price where one is given; If-Match carries the version it was read with. */
+        /** States what a bakery knows of an ingredient, and adds a price where one is given; If-Match carries the version it was read with. What is left out leaves the figure that ships in force. */
         put: operations["ChangeIngredient"];
         post?: never;
         delete?: never;
@@ -510,8 +562,93 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A product scaled to a pan and a count, with its cost. Stores nothing. */
+        /** A product scaled to a pan and a count, or to what is on hand, with its cost. Stores nothing. */
         post: operations["ScaleRecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every version of a product, the latest first. */
+        get: operations["GetVersions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A product as one version wrote it. */
+        get: operations["GetVersion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two recipes, or two versions of one, line by line; each is given as id or id:version. */
+        get: operations["CompareRecipes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}/versions/{version}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a new version that is written like an old one; If-Match carries the version in use. */
+        post: operations["GoBackToVersion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}/variation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Writes a new product like this one, under another name. */
+        post: operations["AddVariation"];
         delete?: never;
         options?: never;
         head?: never;
@@ -590,6 +727,8 @@ export interface components {
             ovens: null | components["schemas"]["OvenDraft"][];
             /** @description The pans. */
             pans: null | components["schemas"]["PanDraft"][];
+            /** @description Which cup and spoons a recipe means that names no country: "unitedStates", "metric" or "australian". */
+            cups: null | string;
         };
         /** @description A batch. */
         BatchAnswer: {
@@ -705,6 +844,43 @@ export interface components {
             /** @description The day concerned (ISO date); null where it is not of one day. */
             day: null | string;
         };
+        /** @description A line of either. */
+        ComparedAnswer: {
+            /** @description Part of the recipe. */
+            part: string;
+            /** @description The ingredient and how it is prepared. */
+            what: string;
+            /**
+             * Format: double
+             * @description In the first; null where it is not in it.
+             */
+            oneGrams: null | number;
+            /**
+             * Format: double
+             * @description In the second; null where it is not in it.
+             */
+            otherGrams: null | number;
+            /**
+             * Format: double
+             * @description By how much the second differs; null where either is missing or nothing changed.
+             */
+            changePercent: null | number;
+            /** @description Whether both are the same. */
+            isSame: boolean;
+        };
+        /** @description Two recipes side by side. */
+        ComparisonAnswer: {
+            /** @description The first, in words. */
+            one: string;
+            /** @description The second, in words. */
+            other: string;
+            /** @description Line by line, the same ones too. */
+            lines: components["schemas"]["ComparedAnswer"][];
+            /** @description Where they differ otherwise. */
+            differences: components["schemas"]["DifferenceAnswer"][];
+            /** @description Where their steps differ. */
+            steps: components["schemas"]["DifferenceAnswer"][];
+        };
         /** @description What one pie costs. */
         CostAnswer: {
             /** @description Whether every price is known. */
@@ -794,6 +970,32 @@ export interface components {
              */
             pies: number;
         };
+        /** @description A density. */
+        DensityAnswer: {
+            /**
+             * Format: double
+             * @description Grams in a millilitre.
+             */
+            gramsPerMl: number;
+            /**
+             * Format: double
+             * @description Grams in a US cup.
+             */
+            gramsPerCup: number;
+            /** @description Who says so. */
+            source: string;
+            /** @description Whether the bakery has set it itself. */
+            isOwn: boolean;
+        };
+        /** @description Something that differs. */
+        DifferenceAnswer: {
+            /** @description What. */
+            what: string;
+            /** @description In the first. */
+            one: string;
+            /** @description In the second. */
+            other: string;
+        };
         /** @description The dough batches of a day. */
         DoughAnswer: {
             /** @description The day. */
@@ -853,6 +1055,54 @@ export interface components {
             readyWhen: null | string;
             /** @description What can hurt. */
             caution: null | string;
+            /** @description One of the names of DoughFamily; null for flaky. */
+            family?: null | string;
+            /**
+             * Format: double
+             * @description Share of the water that is held back.
+             */
+            heldBackPercent?: null | number;
+            /** @description Size of the fat to look for. */
+            fatSize?: null | string;
+            /**
+             * Format: int32
+             * @description How often it is rolled and folded or stacked.
+             */
+            turns?: null | number;
+            /**
+             * Format: int32
+             * @description Minutes of cold rest after each turn.
+             */
+            turnRestMin?: null | number;
+            /**
+             * Format: double
+             * @description Thinnest it is rolled to.
+             */
+            thinnestMm?: null | number;
+            /**
+             * Format: double
+             * @description Thickest it is rolled to.
+             */
+            thickestMm?: null | number;
+            /**
+             * Format: int32
+             * @description Days it keeps in the fridge.
+             */
+            keepsColdDays?: null | number;
+            /**
+             * Format: int32
+             * @description Days it keeps frozen.
+             */
+            keepsFrozenDays?: null | number;
+        };
+        /** @description A dough, judged by its family. */
+        DoughJudged: {
+            /** @description Its family in words. */
+            family: string;
+            /** @description Flour : fat : water; null where it has no flour. */
+            ratio: null | string;
+            /** @description What was found. */
+            findings: components["schemas"]["FindingAnswer"][];
         };
         /** @description The dough of a scaled product. */
         DoughScaleAnswer: {
@@ -892,6 +1142,23 @@ export interface components {
             pieces: components["schemas"]["PieceAnswer"][];
             /** @description Line by line, bowl loss included. */
             lines: components["schemas"]["LineAnswer"][];
+            /** @description What is usual for its family. */
+            judged: components["schemas"]["DoughJudged"];
+        };
+        /** @description How long the bake may take in this pan. */
+        EstimateAnswer: {
+            /**
+             * Format: int32
+             * @description Least minutes in all.
+             */
+            least: number;
+            /**
+             * Format: int32
+             * @description Most minutes in all.
+             */
+            most: number;
+            /** @description How it was reckoned, and what decides. */
+            why: string;
         };
         /** @description A fault at a field. */
         FaultAnswer: {
@@ -998,9 +1265,14 @@ export interface components {
             packedDensity: number;
             /**
              * Format: double
-             * @description Filling of one pie.
+             * @description Filling of one pie, in the pan.
              */
             gramsPerPie: number;
+            /**
+             * Format: double
+             * @description What of the weighed filling goes into the pan.
+             */
+            keptPercent: number;
             /**
              * Format: double
              * @description Diameter between the dough walls at the rim.
@@ -1053,6 +1325,28 @@ export interface components {
             kilograms: number;
             /** @description One for each product. */
             fillings: components["schemas"]["FillingAnswer"][];
+        };
+        /** @description A finding about a dough. */
+        FindingAnswer: {
+            /** @description Which part. */
+            part: string;
+            /**
+             * Format: double
+             * @description Share of the flour.
+             */
+            percent: number;
+            /**
+             * Format: double
+             * @description The least that is usual.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description The most that is usual.
+             */
+            most: number;
+            /** @description What to expect; empty where it is usual. */
+            expect: string;
         };
         /** @description People the plan needs. */
         HandsAnswer: {
@@ -1117,15 +1411,69 @@ export interface components {
             name: string;
             /** @description What it carries; null while nobody has said. */
             allergens: null | string[];
+            /** @description What it may carry in traces. */
+            mayContain: string[];
             /** @description The price in force, in words; null where none is known. */
             price: null | string;
+            /** @description What it does in a formula. */
+            role: string;
+            /** @description Other words for it. */
+            otherNames: string[];
+            density: null | components["schemas"]["DensityAnswer"];
+            /** @description Weights of one. */
+            pieces: components["schemas"]["PieceWeightAnswer"][];
+            /** @description What preparing it leaves. */
+            yields: components["schemas"]["YieldAnswer"][];
+            /**
+             * Format: double
+             * @description Alcohol by volume.
+             */
+            alcoholPercent: number;
+            /** @description Whether it is not to be tasted raw. */
+            unsafeRaw: boolean;
+            /**
+             * Format: int32
+             * @description Products that take it.
+             */
+            usedIn: number;
+            /** @description What the bakery itself has set, as it would be stated. */
+            own: components["schemas"]["IngredientDraft"];
         };
-        /** @description What is stated of an ingredient; anything may be missing or wrong until IngredientReader has read it. */
+        /** @description What a person states of an ingredient; a figure that is left out leaves the one that ships in force. */
         IngredientDraft: {
             /** @description Its name. */
             name: null | string;
-            /** @description Allergens it carries; an empty list states that it carries none, null that nobody has said yet. */
+            /** @description What it carries; null while nobody has said. */
             allergens: null | string[];
+            /** @description What it may carry in traces. */
+            mayContain: null | string[];
+            /** @description Other words for it, separated by commas. */
+            otherNames: null | string;
+            /** @description What it does in a formula, one of the names of IngredientRole; null for the role that ships. */
+            role: null | string;
+            /**
+             * Format: double
+             * @description Its density.
+             */
+            gramsPerMl: null | number;
+            /** @description Where that figure comes from. */
+            densitySource: null | string;
+            /** @description Weights of one. */
+            pieces: null | components["schemas"]["PieceDraft"][];
+            /** @description What preparing it leaves. */
+            yields: null | components["schemas"]["YieldDraft"][];
+            /**
+             * Format: double
+             * @description Alcohol by volume.
+             */
+            alcoholPercent: null | number;
+            /** @description Whether it is not to be tasted raw. */
+            unsafeRaw: null | boolean;
+            /**
+             * Format: double
+             * @description Grams to which it is weighed; null for what the scale shows.
+             */
+            weighedTo: null | number;
             price: null | components["schemas"]["PriceDraft"];
         };
         /** @description The ingredients of the bakery. */
@@ -1134,6 +1482,10 @@ export interface components {
             ingredients: components["schemas"]["IngredientAnswer"][];
             /** @description What can be stated. */
             allergens: string[];
+            /** @description Those among them that US law names; the EU names all. */
+            usAllergens: string[];
+            /** @description What an ingredient may do in a formula. */
+            roles: string[];
         };
         /** @description Trays of one bake that lie in an oven together. */
         LayerAnswer: {
@@ -1159,9 +1511,14 @@ export interface components {
             trays: components["schemas"]["TrayAnswer"][];
             /**
              * Format: double
-             * @description Outer diameter of a pan.
+             * @description Outer diameter of a pan, or its outer width.
              */
             panCm: number;
+            /**
+             * Format: double
+             * @description Outer length of a long pan; null of a round one.
+             */
+            panLengthCm: null | number;
             /** @description Their stages here. */
             stages: components["schemas"]["StageAnswer"][];
             /** @description Name of the oven they come from; null from the bench. */
@@ -1177,6 +1534,8 @@ export interface components {
             name: string;
             /** @description How it is prepared. */
             preparation: string;
+            /** @description The amount as it was written; empty for grams. */
+            written: string;
             /**
              * Format: double
              * @description As written for the reference pan, or as written in the dough's formula.
@@ -1262,6 +1621,31 @@ export interface components {
              * @description Minutes that must lie between.
              */
             leastMin: number;
+        };
+        /** @description How many pies something on hand is enough for. */
+        OnHandAnswer: {
+            /** @description What there is. */
+            what: string;
+            /**
+             * Format: double
+             * @description How much.
+             */
+            haveGrams: number;
+            /**
+             * Format: double
+             * @description How much one pie takes.
+             */
+            perPieGrams: number;
+            /**
+             * Format: int32
+             * @description Whole pies.
+             */
+            pies: number;
+            /**
+             * Format: double
+             * @description What is left.
+             */
+            leftGrams: number;
         };
         /** @description An order. */
         OrderAnswer: {
@@ -1442,16 +1826,34 @@ export interface components {
             id: string;
             /** @description Its name. */
             name: string;
+            /** @description Its family, in words. */
+            family: string;
+            /** @description What it is made of, in words. */
+            material: string;
+            /** @description Whether it is round. */
+            isRound: boolean;
+            /** @description Whether there is no pan. */
+            isFreeForm: boolean;
             /**
              * Format: double
-             * @description Inner diameter at the rim.
+             * @description Inner diameter at the rim, or the inner length.
              */
             topCm: number;
             /**
              * Format: double
-             * @description Inner diameter of the floor.
+             * @description Inner diameter of the floor, or its length.
              */
             bottomCm: number;
+            /**
+             * Format: double
+             * @description Inner width at the rim; the diameter again of a round one.
+             */
+            topWidthCm: number;
+            /**
+             * Format: double
+             * @description Inner width of the floor.
+             */
+            bottomWidthCm: number;
             /**
              * Format: double
              * @description Inner height.
@@ -1472,6 +1874,11 @@ export interface components {
              * @description Volume of the empty pan.
              */
             brimfulMl: number;
+            /**
+             * Format: double
+             * @description Floor and wall inside.
+             */
+            insideCm2: number;
         };
         /** @description A pan that can be chosen. */
         PanChoice: {
@@ -1480,22 +1887,36 @@ export interface components {
             /** @description Its name. */
             name: string;
         };
-        /** @description A pan as described. */
+        /** @description A pan as described; anything may be missing or wrong until it is read. */
         PanDraft: {
-            /** @description Short name for order lines, "23". */
+            /** @description Short name for order lines, "23", "34x24". */
             id: null | string;
             /** @description The name shown. */
             name: null | string;
+            /** @description One of the names of PanFamily; null for sloped. */
+            family: null | string;
+            /** @description One of the names of PanMaterial; null for steel. */
+            material: null | string;
             /**
              * Format: double
-             * @description Inner diameter at the rim.
+             * @description Inner diameter at the rim, or the length of a long pan.
              */
             topCm: null | number;
             /**
              * Format: double
-             * @description Inner diameter of the floor.
+             * @description Inner diameter of the floor, or its length.
              */
             bottomCm: null | number;
+            /**
+             * Format: double
+             * @description Inner width at the rim of a long pan; null of a round one.
+             */
+            topWidthCm: null | number;
+            /**
+             * Format: double
+             * @description Inner width of its floor; null of a round one.
+             */
+            bottomWidthCm: null | number;
             /**
              * Format: double
              * @description Inner height.
@@ -1512,6 +1933,57 @@ export interface components {
              */
             perTray: null | number;
         };
+        /** @description A pan with what its geometry says. */
+        PanShown: {
+            /** @description The pan. */
+            pan: components["schemas"]["PanAnswer"];
+            /** @description What its material means for the bake. */
+            note: string;
+            /**
+             * Format: double
+             * @description Outer length, rim included.
+             */
+            outerLengthCm: number;
+            /**
+             * Format: double
+             * @description Outer width.
+             */
+            outerWidthCm: number;
+            /**
+             * Format: double
+             * @description Volume in US cups.
+             */
+            brimfulCups: number;
+            /**
+             * Format: int32
+             * @description The most that a common tray holds, by their outer measures.
+             */
+            most: number;
+            /** @description Where as many as the bakery puts on a tray stand; empty where they do not fit the common tray. */
+            spots: components["schemas"]["SheetSpot"][];
+            /** @description Whether long pans lie across the tray. */
+            isTurned: boolean;
+            /**
+             * Format: int32
+             * @description Products made in it.
+             */
+            usedIn: number;
+        };
+        /** @description The pans of the bakery. */
+        PansAnswer: {
+            /**
+             * Format: double
+             * @description Longer side of the tray they are drawn on.
+             */
+            trayLengthCm: number;
+            /**
+             * Format: double
+             * @description Its shorter side.
+             */
+            trayWidthCm: number;
+            /** @description In the bakery's order. */
+            pans: components["schemas"]["PanShown"][];
+        };
         /** @description A pick-up moved to another time of the same day. */
         PickUpMove: {
             /** @description Its clock time, "07:30". */
@@ -1521,20 +1993,34 @@ export interface components {
         };
         /** @description A piece of dough. */
         PieceAnswer: {
-            /** @description "base", "lid" or "lattice". */
+            /** @description "base", "floor", "wall strips", "lid", "lattice" or "cut-outs". */
             name: string;
+            /** @description Whether it is round. */
+            isRound: boolean;
+            /**
+             * Format: int32
+             * @description How many of it a pie takes.
+             */
+            count: number;
             /**
              * Format: double
-             * @description Of the round, or of the circle that the strips span.
+             * @description Of the piece, or of what the strips span.
+             */
+            lengthCm: number;
+            /**
+             * Format: double
+             * @description Across it, or its shorter side.
              */
             diameterCm: number;
             /**
              * Format: double
-             * @description Of the disc rolled to the same thickness: the round and the trim around it.
+             * @description Of the disc rolled to the same thickness: the piece and the trim around it.
              */
             discDiameterCm: number;
-            /** @description Lengths of the strips one way, left to right; empty for a round. */
+            /** @description Lengths of the strips that cross the pan, left to right; empty for a round. */
             stripsCm: number[];
+            /** @description Lengths of the strips that run along it, top to bottom. */
+            acrossCm: number[];
             /**
              * Format: double
              * @description Width of a strip.
@@ -1562,6 +2048,38 @@ export interface components {
              * @description What comes back.
              */
             trimGrams: number;
+            /**
+             * Format: double
+             * @description Share of the disc that comes back.
+             */
+            trimPercent: number;
+            sheet: null | components["schemas"]["SheetAnswer"];
+        };
+        /** @description A weight of one as stated. */
+        PieceDraft: {
+            /** @description "one", "stick", "tin", "pod". */
+            piece: null | string;
+            /**
+             * Format: double
+             * @description What it weighs.
+             */
+            grams: null | number;
+            /** @description Where the figure comes from. */
+            source: null | string;
+        };
+        /** @description A weight of one. */
+        PieceWeightAnswer: {
+            /** @description What is counted. */
+            piece: string;
+            /**
+             * Format: double
+             * @description What it weighs.
+             */
+            grams: number;
+            /** @description Who says so. */
+            source: string;
+            /** @description Whether the bakery has set it itself. */
+            isOwn: boolean;
         };
         /** @description A day's plan, ready to be drawn. */
         PlanAnswer: {
@@ -1630,7 +2148,7 @@ export interface components {
             aliases: null | string;
             /** @description Id of its dough. */
             dough: null | string;
-            /** @description "open", "lid" or "lattice". */
+            /** @description One of the names of Top. */
             top: null | string;
             /**
              * Format: double
@@ -1691,6 +2209,36 @@ export interface components {
             steps: null | components["schemas"]["StepDraft"][];
             /** @description Which step follows which. */
             links: null | components["schemas"]["LinkDraft"][];
+            /** @description One of the names of FillingKind; null for raw fruit. */
+            fillingKind?: null | string;
+            /** @description One of the names of BaseTreatment; null for plain. */
+            baseTreatment?: null | string;
+            /** @description One of the names of CoolingClass; null for what is usual for the filling. */
+            cooling?: null | string;
+            /**
+             * Format: double
+             * @description What of the weighed filling goes into the pan, after boiling down and what stays in the pot; null for all of it.
+             */
+            keptPercent?: null | number;
+            /** @description Crumble, meringue or cream of one pie in the reference pan, one ingredient a line. */
+            topping?: null | string;
+            /** @description One of the names of Lining; null for one piece. */
+            lining?: null | string;
+            /**
+             * Format: double
+             * @description Across a cut-out.
+             */
+            cutOutCm?: null | number;
+            /**
+             * Format: int32
+             * @description Cut-outs on a pie in the reference pan.
+             */
+            cutOuts?: null | number;
+            /**
+             * Format: int32
+             * @description How often the scraps of small rounds are rolled again.
+             */
+            rerolls?: null | number;
         };
         /** @description What a typed line was understood as; all null for an empty line. */
         ReadLineAnswer: {
@@ -1705,6 +2253,12 @@ export interface components {
             grams: null | number;
             /** @description Whether the ingredient is new to the bakery. */
             isNew: boolean;
+            /** @description By which figures a volume or a count was weighed; empty for weights. */
+            how: string;
+            /** @description What a person should look at. */
+            doubts: string[];
+            /** @description What the ingredient carries. */
+            allergens: string[];
             /** @description What is wrong; null where it was understood. */
             fault: null | string;
         };
@@ -1726,6 +2280,29 @@ export interface components {
             /** @description What then would be touched. */
             slipEnds: string;
         };
+        /** @description What a product is, in words. */
+        RecipeFacts: {
+            /** @description Kind of filling. */
+            filling: string;
+            /** @description What lies on it. */
+            top: string;
+            /** @description How its base is kept crisp. */
+            base: string;
+            /** @description How the base is laid in. */
+            lining: string;
+            /** @description How it cools. */
+            cooling: string;
+            /** @description What it may carry in traces. */
+            mayContain: string[];
+            /** @description Ingredients with alcohol. */
+            alcohol: string[];
+            /** @description What can hurt. */
+            cautions: string[];
+            /** @description How its filling is thickened, in words; null where starch does not thicken it. */
+            thickening: null | string;
+            /** @description What the pan's material means for the bake. */
+            pan: string;
+        };
         /** @description A product in the list. */
         RecipeListed: {
             /** @description Its id. */
@@ -1739,16 +2316,41 @@ export interface components {
             version: number;
             /** @description Name of its dough. */
             dough: string;
-            /** @description "open", "lid" or "lattice". */
+            /** @description Its kind of filling, in words. */
+            filling: string;
+            /** @description What lies on it, in words. */
             top: string;
+            /** @description How its base is kept crisp, in words. */
+            base: string;
             /** @description Its bakes in words. */
             bake: string;
             /** @description Names of its pans. */
             pans: string[];
             /** @description What it carries. */
             allergens: string[];
+            /** @description What it may carry in traces. */
+            mayContain: string[];
+            /** @description Whether it contains alcohol. */
+            alcohol: boolean;
             /** @description Ingredients of which nobody has said yet what they carry. */
             notStated: string[];
+        };
+        /** @description What was found among the products. */
+        RecipesFound: {
+            /**
+             * Format: int32
+             * @description Products there are.
+             */
+            total: number;
+            /**
+             * Format: int32
+             * @description Products that match; more than are listed where there are many.
+             */
+            matching: number;
+            /** @description The first of them, in the bakery's order. */
+            recipes: components["schemas"]["RecipeListed"][];
+            /** @description Kinds of filling that occur, for the choice. */
+            kinds: components["schemas"]["WordChoice"][];
         };
         /** @description A stretch of the ribbon. */
         RibbonAnswer: {
@@ -1817,6 +2419,16 @@ export interface components {
             cost: components["schemas"]["CostAnswer"];
             /** @description How it is made. */
             steps: components["schemas"]["StepAnswer"][];
+            /** @description What it is. */
+            facts: components["schemas"]["RecipeFacts"];
+            /** @description The topping, line by line. */
+            topping: components["schemas"]["LineAnswer"][];
+            /** @description What to look at. */
+            warnings: string[];
+            /** @description What comes whole. */
+            whole: components["schemas"]["WholeAnswer"][];
+            estimate: null | components["schemas"]["EstimateAnswer"];
+            onHand: null | components["schemas"]["OnHandAnswer"];
         };
         /** @description A question about a recipe. */
         ScaleRequest: {
@@ -1827,6 +2439,8 @@ export interface components {
              * @description Pies; null for one.
              */
             count: null | number;
+            /** @description What is on hand, "14.2 kg pears": then the count is what it is enough for; null where the count is asked. */
+            have: null | string;
         };
         /** @description A part of a sentence. */
         SentencePart: {
@@ -1853,6 +2467,59 @@ export interface components {
             dialC: null | number;
             /** @description Whether trays are inside and their next stage begins. */
             isDrop: boolean;
+        };
+        /** @description Pieces side by side on a sheet of rolled dough. */
+        SheetAnswer: {
+            /**
+             * Format: double
+             * @description Of the sheet.
+             */
+            lengthCm: number;
+            /**
+             * Format: double
+             * @description Of the sheet.
+             */
+            widthCm: number;
+            /**
+             * Format: double
+             * @description Of a piece as it lies, or its diameter.
+             */
+            pieceLengthCm: number;
+            /**
+             * Format: double
+             * @description Of a piece as it lies.
+             */
+            pieceWidthCm: number;
+            /** @description Middle of each piece. */
+            spots: components["schemas"]["SheetSpot"][];
+            /**
+             * Format: double
+             * @description Share of the sheet that becomes pieces the first time.
+             */
+            usedPercent: number;
+            /**
+             * Format: int32
+             * @description How often the scraps are rolled again.
+             */
+            rerolls: number;
+            /**
+             * Format: int32
+             * @description Sheets for all pies, scraps rolled again counted in.
+             */
+            sheets: number;
+        };
+        /** @description The middle of a piece on a sheet. */
+        SheetSpot: {
+            /**
+             * Format: double
+             * @description From the left edge, in centimetres.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description From the upper edge.
+             */
+            y: number;
         };
         /** @description A shift. */
         ShiftAnswer: {
@@ -2009,6 +2676,17 @@ export interface components {
             /** @description What can hurt. */
             caution: null | string;
         };
+        /** @description What the steps are asked for. */
+        StepsRequest: {
+            /** @description Kind of filling. */
+            fillingKind: null | string;
+            /** @description How the base is kept crisp. */
+            baseTreatment: null | string;
+            /** @description What lies on it. */
+            top: null | string;
+            /** @description How the base is laid in. */
+            lining: null | string;
+        };
         /** @description A task. */
         TaskAnswer: {
             /** @description Stable for the same snapshot. */
@@ -2068,6 +2746,8 @@ export interface components {
             pies: number;
             /** @description Where they stand; empty where the tray is not the common one. */
             spots: components["schemas"]["SpotAnswer"][];
+            /** @description Whether long pans lie across the tray. */
+            isTurned: boolean;
         };
         /** @description Something that does not work out. */
         TroubleAnswer: {
@@ -2124,6 +2804,45 @@ export interface components {
             /** @description Steps, times and crust; name, dough, filling and sizes are left open. */
             draft: components["schemas"]["ProductDraft"];
         };
+        /** @description The usual steps. */
+        UsualSteps: {
+            /** @description In order. */
+            steps: components["schemas"]["StepDraft"][];
+            /** @description How they follow one another. */
+            links: components["schemas"]["LinkDraft"][];
+            /** @description The usual cooling class. */
+            cooling: string;
+        };
+        /** @description A new name for a variation. */
+        VariationRequest: {
+            /** @description The name. */
+            name: null | string;
+        };
+        /** @description A version. */
+        VersionAnswer: {
+            /**
+             * Format: int32
+             * @description Its number.
+             */
+            number: number;
+            /**
+             * Format: date-time
+             * @description When it was saved.
+             */
+            savedAt: string;
+        };
+        /** @description Versions of a product. */
+        VersionsAnswer: {
+            /** @description Its name now. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Number of the version in use.
+             */
+            present: number;
+            /** @description The latest first. */
+            versions: components["schemas"]["VersionAnswer"][];
+        };
         /** @description A pick-up. */
         WaveAnswer: {
             /** @description When. */
@@ -2147,6 +2866,45 @@ export interface components {
             /** @description Pick-ups as they might be. */
             moves: null | components["schemas"]["PickUpMove"][];
         };
+        /** @description Something that comes whole, and the three ways to deal with it. */
+        WholeAnswer: {
+            /** @description The ingredient. */
+            name: string;
+            /** @description What comes whole. */
+            piece: string;
+            /**
+             * Format: double
+             * @description How many it takes exactly.
+             */
+            exact: number;
+            /**
+             * Format: double
+             * @description What that weighs: the first way.
+             */
+            grams: number;
+            /**
+             * Format: int32
+             * @description The nearest whole number: the second way.
+             */
+            nearest: number;
+            /**
+             * Format: double
+             * @description By how much that moves this ingredient.
+             */
+            movedPercent: number;
+            /**
+             * Format: int32
+             * @description The nearest count of pies at which it comes out whole: the third way; null where none is near.
+             */
+            wholeAt: null | number;
+        };
+        /** @description A value and its words. */
+        WordChoice: {
+            /** @description As it is sent. */
+            value: string;
+            /** @description As it is shown. */
+            words: string;
+        };
         /** @description A dough as written. */
         WrittenDough: {
             /** @description Its id. */
@@ -2158,6 +2916,8 @@ export interface components {
             version: number;
             /** @description As written. */
             draft: components["schemas"]["DoughDraft"];
+            /** @description Its proportions, judged by its family. */
+            judged: components["schemas"]["DoughJudged"];
         };
         /** @description A product as written. */
         WrittenRecipe: {
@@ -2170,6 +2930,32 @@ export interface components {
             version: number;
             /** @description As written. */
             draft: components["schemas"]["ProductDraft"];
+        };
+        /** @description A yield. */
+        YieldAnswer: {
+            /** @description The preparation. */
+            preparation: string;
+            /**
+             * Format: double
+             * @description What is left.
+             */
+            percent: number;
+            /** @description Who says so. */
+            source: string;
+            /** @description Whether the bakery has set it itself. */
+            isOwn: boolean;
+        };
+        /** @description A yield as stated. */
+        YieldDraft: {
+            /** @description "pared and cored". */
+            preparation: null | string;
+            /**
+             * Format: double
+             * @description What is left, in percent.
+             */
+            percent: null | number;
+            /** @description Where the figure comes from. */
+            source: null | string;
         };
     };
     responses: never;
@@ -2436,6 +3222,164 @@ export interface operations {
             };
         };
     };
+    GetUsualSteps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualSteps"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetWrittenRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+        };
+    };
+    FindRecipes: {
+        parameters: {
+            query?: {
+                q?: string;
+                kind?: string;
+                without?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipesFound"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    AddRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductDraft"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ChangeRecipe: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     GetDoughs: {
         parameters: {
             query?: never;
@@ -2526,16 +3470,18 @@ export interface operations {
             };
         };
     };
-    GetWrittenRecipe: {
+    JudgeDough: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                id: string;
-            };
+            path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoughDraft"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -2543,12 +3489,21 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WrittenRecipe"];
+                    "application/json": components["schemas"]["DoughJudged"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };
     };
-    GetRecipes: {
+    GetPans: {
         parameters: {
             query?: never;
             header?: never;
@@ -2563,77 +3518,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RecipeListed"][];
-                };
-            };
-        };
-    };
-    AddRecipe: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProductDraft"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WrittenRecipe"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
-                };
-            };
-        };
-    };
-    ChangeRecipe: {
-        parameters: {
-            query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProductDraft"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WrittenRecipe"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                    "application/json": components["schemas"]["PansAnswer"];
                 };
             };
         };
@@ -2654,6 +3539,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IngredientsAnswer"];
+                };
+            };
+        };
+    };
+    AddIngredient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IngredientDraft"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };
@@ -3204,6 +4120,152 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ScaleAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetVersions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionsAnswer"];
+                };
+            };
+        };
+    };
+    GetVersion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+        };
+    };
+    CompareRecipes: {
+        parameters: {
+            query?: {
+                one?: string;
+                other?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GoBackToVersion: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    AddVariation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VariationRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
                 };
             };
             /** @description Bad Request */

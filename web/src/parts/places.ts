@@ -24,10 +24,21 @@ export const screens = [
   { id: 'write', name: 'Write a recipe', key: 'w' },
   { id: 'doughs', name: 'Doughs', key: 'u' },
   { id: 'ingredients', name: 'Ingredients', key: 'i' },
+  { id: 'pans', name: 'Pans', key: 'n' },
+  { id: 'library', name: 'Take in, give out', key: 'l' },
 ]
 
 /** Addresses that belong to a place without being it. */
-const within: Record<string, string> = { '': 'orders', write: 'recipes', doughs: 'recipes', ingredients: 'recipes' }
+const within: Record<string, string> = {
+  '': 'orders',
+  write: 'recipes',
+  doughs: 'recipes',
+  ingredients: 'recipes',
+  pans: 'recipes',
+  versions: 'recipes',
+  compare: 'recipes',
+  library: 'recipes',
+}
 
 /** The place that an address belongs to. */
 export function placeOf(location: string): Place {

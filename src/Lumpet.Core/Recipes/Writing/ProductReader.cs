@@ -52,7 +52,7 @@ public static class ProductReader
         if (reference is null) checks.Add("referencePan", "The pan for which it is written must be one of its sizes.");
         var oldest = checks.Whole("oldestMin", draft.OldestMin, 30, 5760, "min");
         var treatment = checks.Word("baseTreatment", draft.BaseTreatment, BaseTreatment.Plain);
-        var cooling = checks.Word("cooling", draft.Cooling, UsualChains.CoolingOf(filling.Kind, crust.Top));
+        var cooling = checks.Word("cooling", draft.Cooling, UsualChains.CoolingOf(filling.Kind, crust.Top, crust.Lining));
         var process = StepReader.Read(checks, draft);
         if (checks.Faults.Count > 0) return (null, [], checks.Faults);
 

@@ -25,12 +25,13 @@ public static class UsualChains
         _ => BaseTreatment.HotTray,
     };
 
-    /// <summary>How a filling below a top usually cools.</summary>
-    public static CoolingClass CoolingOf(FillingKind kind, Top top) => kind switch
+    /// <summary>How a filling below a top usually cools; small rounds are cool in an hour.</summary>
+    public static CoolingClass CoolingOf(FillingKind kind, Top top, Lining lining) => kind switch
     {
         FillingKind.BakedCustard or FillingKind.Puree or FillingKind.Savoury => CoolingClass.SafetyClock,
         FillingKind.CookedCream => CoolingClass.ColdSet,
         FillingKind.Curd => CoolingClass.Curd,
+        _ when lining == Lining.SmallRounds => CoolingClass.FreeForm,
         FillingKind.Berry or FillingKind.NutSyrup or FillingKind.NutPaste => CoolingClass.Short,
         _ => top == Top.Fold ? CoolingClass.FreeForm : CoolingClass.Fruit,
     };
@@ -51,7 +52,7 @@ public static class UsualChains
         chain.Then(FillStep(kind, top), (shell, 0), (ready, within));
         if (IsBaked(kind)) Bake(chain, kind, treatment, top, lining);
         if (top == Top.Meringue) Brown(chain, IsBaked(kind));
-        Cool(chain, kind, CoolingOf(kind, top), top);
+        Cool(chain, kind, CoolingOf(kind, top, lining), top);
         return (chain.Steps, chain.Links);
     }
 

@@ -62,7 +62,7 @@ public static class UsualProducts
             links,
             FieldChecks.WordOf(kind),
             FieldChecks.WordOf(school),
-            FieldChecks.WordOf(UsualChains.CoolingOf(kind, top)),
+            FieldChecks.WordOf(UsualChains.CoolingOf(kind, top, lining)),
             kept,
             top switch
             {

@@ -6,6 +6,7 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
+  import KindField from '../recipes/KindField.svelte'
   import OvenFields from './OvenFields.svelte'
   import PanFields from './PanFields.svelte'
   import ShiftFields from './ShiftFields.svelte'
@@ -84,6 +85,17 @@
         >{#each description.zones as zone (zone)}<option value={zone}></option>{/each}</datalist
       >
       <TextField label="Currency" field="currency" {failure} bind:value={draft.currency} size={5} />
+      <KindField
+        label="A cup and a spoon mean"
+        field="cups"
+        {failure}
+        options={[
+          { value: 'unitedStates', words: 'US: 237, 14.8 and 4.9 ml' },
+          { value: 'metric', words: 'metric: 250, 15 and 5 ml' },
+          { value: 'australian', words: 'Australian: 250, 20 and 5 ml' },
+        ]}
+        bind:value={draft.cups}
+      />
       <NumberField
         label="Boxes ready before a pick-up, min"
         field="spareMin"

@@ -2,31 +2,77 @@
   import type { Failure, Schemas } from '../../api/client'
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
+  import KindField from '../recipes/KindField.svelte'
+  import { panFamilies, panMaterials } from '../recipes/kinds'
 
   interface Props {
     draft: Schemas['BakeryDraft']
     failure: Failure | undefined
   }
   let { draft = $bindable(), failure }: Props = $props()
+
+  const isLong = (pan: Schemas['PanDraft']) =>
+    pan.family === 'rectangular' || pan.family === 'slab' || pan.topWidthCm !== null
+  const fresh: Schemas['PanDraft'] = {
+    id: '',
+    name: '',
+    family: 'sloped',
+    material: 'steel',
+    topCm: 26,
+    bottomCm: 22,
+    topWidthCm: null,
+    bottomWidthCm: null,
+    depthCm: 4,
+    rimCm: 1,
+    perTray: 2,
+  }
 </script>
 
 <section class="mt-5" aria-label="Pans">
   <h2>Pans</h2>
-  <p class="small">Inner measures. The short name is what an order line says after the @.</p>
+  <p class="small">
+    Inner measures. The short name is what an order line says after the @. <a class="link" href="#/pans"
+      >See them drawn</a
+    >
+  </p>
   {#each draft.pans ?? [] as pan, at (at)}
     {#if pan}
       <fieldset class="fields">
         <legend class="sr-only">Pan {at + 1}</legend>
         <TextField label="Short name" field="pans[{at}].id" {failure} bind:value={pan.id} size={6} />
         <TextField label="Name" field="pans[{at}].name" {failure} bind:value={pan.name} size={16} />
-        <NumberField label="Across the top, cm" field="pans[{at}].topCm" {failure} bind:value={pan.topCm} size={6} />
+        <KindField label="Family" field="pans[{at}].family" {failure} options={panFamilies} bind:value={pan.family} />
+        <KindField label="Of" field="pans[{at}].material" {failure} options={panMaterials} bind:value={pan.material} />
         <NumberField
-          label="Across the floor, cm"
+          label={isLong(pan) ? 'Length at the top, cm' : 'Across the top, cm'}
+          field="pans[{at}].topCm"
+          {failure}
+          bind:value={pan.topCm}
+          size={6}
+        />
+        <NumberField
+          label={isLong(pan) ? 'of the floor, cm' : 'Across the floor, cm'}
           field="pans[{at}].bottomCm"
           {failure}
           bind:value={pan.bottomCm}
           size={6}
         />
+        {#if isLong(pan)}
+          <NumberField
+            label="Width at the top, cm"
+            field="pans[{at}].topWidthCm"
+            {failure}
+            bind:value={pan.topWidthCm}
+            size={6}
+          />
+          <NumberField
+            label="of the floor, cm"
+            field="pans[{at}].bottomWidthCm"
+            {failure}
+            bind:value={pan.bottomWidthCm}
+            size={6}
+          />
+        {/if}
         <NumberField label="Deep, cm" field="pans[{at}].depthCm" {failure} bind:value={pan.depthCm} size={6} />
         <NumberField label="Rim, cm" field="pans[{at}].rimCm" {failure} bind:value={pan.rimCm} size={5} />
         <NumberField label="On a tray" field="pans[{at}].perTray" {failure} bind:value={pan.perTray} size={5} />
@@ -36,10 +82,5 @@
       </fieldset>
     {/if}
   {/each}
-  <button
-    class="press"
-    type="button"
-    onclick={() => draft.pans?.push({ id: '', name: '', topCm: 26, bottomCm: 22, depthCm: 4, rimCm: 1, perTray: 2 })}
-    >Another pan</button
-  >
+  <button class="press" type="button" onclick={() => draft.pans?.push({ ...fresh })}>Another pan</button>
 </section>

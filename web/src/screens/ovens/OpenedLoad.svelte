@@ -52,8 +52,19 @@
         >
           <rect x="0.3" y="0.3" width="65.4" height="45.4" rx="1" />
           {#each tray.spots as spot, at (at)}
-            <circle cx={spot.x} cy={spot.y} r={layer.panCm / 2} />
-            <circle class="inner" cx={spot.x} cy={spot.y} r={layer.panCm / 2 - 1} />
+            {#if layer.panLengthCm === null}<circle cx={spot.x} cy={spot.y} r={layer.panCm / 2} />
+              <circle class="inner" cx={spot.x} cy={spot.y} r={layer.panCm / 2 - 1} />
+            {:else}
+              {@const length = tray.isTurned ? layer.panCm : layer.panLengthCm}
+              {@const width = tray.isTurned ? layer.panLengthCm : layer.panCm}
+              <rect
+                x={spot.x - length / 2}
+                y={spot.y - width / 2}
+                width={length}
+                height={width}
+                rx="0.5"
+                class="pan"
+              />{/if}
           {/each}
         </svg>
         <span class="small">shelf {layer.shelves[index]}: {tray.pies} {tray.pies === 1 ? 'pie' : 'pies'}</span>
@@ -104,7 +115,8 @@
     stroke-width: 0.6;
   }
 
-  circle {
+  circle,
+  .pan {
     fill: var(--color-paper);
     stroke: var(--color-base-content);
     stroke-width: 0.5;

@@ -1,137 +1,85 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
   import { centimetres, grams } from '../../parts/amounts'
+  import PieceShape from './PieceShape.svelte'
+  import SheetDrawing from './SheetDrawing.svelte'
 
   interface Props {
     dough: Schemas['DoughScaleAnswer']
+    /** How the base is laid in, in words. */
+    lining: string
+    count: number
   }
-  const { dough }: Props = $props()
+  const { dough, lining, count }: Props = $props()
+  type Piece = Schemas['PieceAnswer']
 
-  // One unit is a centimetre.
-  const widest = $derived(Math.max(...dough.pieces.map((piece) => piece.discDiameterCm)))
-  const width = $derived(
-    dough.pieces.reduce((sum, piece) => sum + Math.max(piece.discDiameterCm, piece.diameterCm) + 2, 0),
-  )
+  // One unit is a centimetre. A piece is as wide as its longer side, or as the disc it is cut from.
+  const widthOf = (piece: Piece) => Math.max(piece.lengthCm, piece.isRound ? piece.discDiameterCm : 0)
+  const heightOf = (piece: Piece) => Math.max(piece.diameterCm, piece.isRound ? piece.discDiameterCm : 0)
+  const drawn = $derived(dough.pieces.filter((piece) => piece.name !== 'wall strips' && piece.name !== 'cut-outs'))
+  const tallest = $derived(Math.max(1, ...drawn.map(heightOf)))
+  const width = $derived(drawn.reduce((sum, piece) => sum + widthOf(piece) + 2, 0))
   const middles = $derived.by(() => {
     let left = 1
-    return dough.pieces.map((piece) => {
-      const middle = left + Math.max(piece.discDiameterCm, piece.diameterCm) / 2
-      left += Math.max(piece.discDiameterCm, piece.diameterCm) + 2
+    return drawn.map((piece) => {
+      const middle = left + widthOf(piece) / 2
+      left += widthOf(piece) + 2
       return middle
     })
   })
-  const pitch = (piece: Schemas['PieceAnswer']) =>
-    piece.stripsCm.length > 1 ? (piece.diameterCm - piece.stripWidthCm) / (piece.stripsCm.length - 1) : 0
   const trim = $derived(Math.round(dough.pieces.reduce((sum, piece) => sum + piece.trimGrams, 0)))
+  const sheets = $derived(dough.pieces.filter((piece) => piece.sheet !== null && piece.name !== 'lattice'))
+  const size = (piece: Piece) => {
+    if (piece.stripsCm.length + piece.acrossCm.length > 0 && piece.name === 'lattice')
+      return `${piece.stripsCm.length} + ${piece.acrossCm.length} strips, ${centimetres(piece.stripWidthCm)} wide`
+    if (piece.name === 'wall strips')
+      return `${piece.count} × ${centimetres(piece.acrossCm[0] ?? 0)} long, ${centimetres(piece.stripWidthCm)} high`
+    if (piece.name === 'cut-outs') return `${piece.count} of ${centimetres(piece.diameterCm)}`
+    return piece.isRound
+      ? `${centimetres(piece.diameterCm)} round`
+      : `${Number(piece.lengthCm.toFixed(1))} × ${centimetres(piece.diameterCm)}`
+  }
 </script>
 
 <section class="mt-5" aria-label="Dough of one pie, to scale">
-  <h2>Dough of one pie, rolled to {dough.thicknessMm} mm</h2>
-  <svg
-    viewBox="0 0 {width} {widest + 1}"
-    role="img"
-    aria-label={dough.pieces.map((piece) => `${piece.name} ${centimetres(piece.diameterCm)}`).join(', ')}
-  >
-    {#each dough.pieces as piece, index (piece.name)}
-      {@const x = middles[index] ?? 0}
-      {@const y = (widest + 1) / 2}
-      {#if piece.stripsCm.length === 0}
-        <circle cx={x} cy={y} r={piece.discDiameterCm / 2} class="disc" />
-        <circle cx={x} cy={y} r={piece.diameterCm / 2} class="piece" />
-      {:else}
-        {#each piece.stripsCm as strip, at (at)}
-          {@const off = (at - (piece.stripsCm.length - 1) / 2) * pitch(piece)}
-          <rect
-            x={x + off - piece.stripWidthCm / 2}
-            y={y - strip / 2}
-            width={piece.stripWidthCm}
-            height={strip}
-            class="strip"
-          />
-        {/each}
-        {#each piece.stripsCm as strip, at (at)}
-          {@const off = (at - (piece.stripsCm.length - 1) / 2) * pitch(piece)}
-          <rect
-            x={x - strip / 2}
-            y={y + off - piece.stripWidthCm / 2}
-            width={strip}
-            height={piece.stripWidthCm}
-            class="strip across"
-          />
-        {/each}
-      {/if}
-      <rect x={x - 6.5} y={y - 3} width="13" height="6" rx="0.5" class="paper" />
-      <text {x} y={y - 0.5} class="name">{piece.name}</text>
-      <text {x} y={y + 2} class="size">{Math.round(piece.discGrams)} g</text>
-    {/each}
-  </svg>
+  <h2>Dough of one pie, {lining === 'pressed in' ? 'pressed to' : 'rolled to'} {dough.thicknessMm} mm</h2>
+  {#if drawn.length > 0}
+    <svg
+      viewBox="0 0 {width} {tallest + 1}"
+      role="img"
+      aria-label={drawn.map((piece) => `${piece.name} ${size(piece)}`).join(', ')}
+    >
+      {#each drawn as piece, index (piece.name)}
+        <PieceShape {piece} x={middles[index] ?? 0} y={(tallest + 1) / 2} />
+      {/each}
+    </svg>
+  {/if}
+  {#each sheets as piece (piece.name)}
+    {#if piece.sheet}<SheetDrawing
+        name={piece.name}
+        sheet={piece.sheet}
+        isRound={piece.isRound && piece.stripWidthCm === 0}
+        {count}
+      />{/if}
+  {/each}
   <ul>
     {#each dough.pieces as piece (piece.name)}
       <li>
         <strong>{piece.name}</strong>
-        {#if piece.stripsCm.length > 0}
-          2 × {piece.stripsCm.length} strips, {centimetres(piece.stripWidthCm)} wide, over {centimetres(
-            piece.diameterCm,
-          )}
-        {:else}
-          {centimetres(piece.diameterCm)} round
-        {/if}
+        {size(piece)}
         <span class="small block">
-          {piece.reckoning}{piece.stripsCm.length === 0 ? ` = ${piece.diameterCm} cm; ` : ' = '}
-          {piece.stripsCm.length === 0 ? `π/4 × ${piece.diameterCm}² = ` : ''}{piece.areaCm2} cm² × {dough.thicknessMm /
-            10} cm × {dough.density}
-          g/ml = {piece.pieceGrams} g; / (1 − {dough.trimPercent} %) = disc {piece.discGrams} g</span
+          {piece.reckoning} = {piece.areaCm2} cm² × {dough.thicknessMm / 10} cm × {dough.density} g/ml = {piece.pieceGrams}
+          g; / (1 − {piece.trimPercent} %) = {piece.trimPercent === 0 ? '' : 'disc '}{piece.discGrams} g</span
         >
       </li>
     {/each}
   </ul>
-  <p class="small">{grams(trim)} of trim comes back from a pie.</p>
+  <p class="small">{trim === 0 ? 'No trim comes back.' : `${grams(trim)} of trim comes back from a pie.`}</p>
 </section>
 
 <style>
   svg {
     width: 100%;
     max-height: 13rem;
-  }
-
-  .disc {
-    fill: var(--color-base-200);
-    stroke: #8b7763;
-    stroke-width: 0.12;
-  }
-
-  .piece {
-    fill: #e9dec6;
-    stroke: var(--color-base-content);
-    stroke-width: 0.15;
-    stroke-dasharray: 0.7 0.4;
-  }
-
-  .strip {
-    fill: #e9dec6;
-    stroke: #8b7763;
-    stroke-width: 0.12;
-  }
-
-  .across {
-    fill-opacity: 0.75;
-  }
-
-  .paper {
-    fill: var(--color-paper);
-  }
-
-  text {
-    text-anchor: middle;
-    fill: var(--color-base-content);
-  }
-
-  .name {
-    font-size: 2.1px;
-    font-weight: 700;
-  }
-
-  .size {
-    font-size: 2px;
   }
 </style>

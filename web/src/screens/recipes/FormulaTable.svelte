@@ -31,12 +31,16 @@
         </tr>
       </thead>
       <tbody>
-        {#each lines as line (line.name + line.preparation)}
+        {#each lines as line, index (index)}
           <tr class="border-line border-t">
             <th scope="row" class="py-1 text-left font-normal"
               >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
             >
-            <td class="px-3 text-right whitespace-nowrap">{grams(line.writtenGrams)}</td>
+            <td class="px-3 text-right whitespace-nowrap"
+              >{#if line.written}<span class="small pr-1.5">{line.written} =</span>{/if}{grams(
+                tidy(line.writtenGrams),
+              )}</td
+            >
             <td class="px-3 text-right whitespace-nowrap">{line.perPieGrams.toFixed(1)} g</td>
             <td class="weight text-right">{grams(line.totalGrams)}</td>
             <td class="small pl-3">

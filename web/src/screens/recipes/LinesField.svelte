@@ -46,7 +46,9 @@
             <b>{grams(line.grams ?? 0)}</b>
             {line.name}{line.preparation ? `, ${line.preparation}` : ''}{#if line.isNew}<span class="small ml-1"
                 >(new: state its allergens after saving)</span
-              >{/if}
+              >{/if}{#if line.allergens.length > 0}<span class="small ml-1">{line.allergens.join(', ')}</span>{/if}
+            {#if line.how}<span class="small block">{line.how}</span>{/if}
+            {#each line.doubts as doubt (doubt)}<b class="block">{doubt}</b>{/each}
           </li>
         {/if}
       {/each}

@@ -11,18 +11,22 @@
   const scale = 3.2
 </script>
 
-<div class="flex items-end gap-4" role="group" aria-label="Pans, to scale">
+<div class="flex flex-wrap items-end gap-4" role="group" aria-label="Pans, to scale">
   {#each pans as pan (pan.id)}
-    {@const size = (pan.topCm + 2 * pan.rimCm) * scale}
+    {@const length = (pan.topCm + 2 * pan.rimCm) * scale}
+    {@const width = (pan.topWidthCm + 2 * pan.rimCm) * scale}
     <button
       class="pan"
       class:chosen={pan.id === chosen}
       aria-pressed={pan.id === chosen}
-      style:width="{size}px"
-      style:height="{size}px"
+      class:long={!pan.isRound}
+      class:free={pan.isFreeForm}
+      style:width="{length}px"
+      style:height="{width}px"
+      aria-label={pan.name}
       onclick={() => onchoose(pan.id)}
-      ><span class="floor" style:width="{pan.bottomCm * scale}px" style:height="{pan.bottomCm * scale}px"
-        >{pan.name}</span
+      ><span class="floor" style:width="{pan.bottomCm * scale}px" style:height="{pan.bottomWidthCm * scale}px"
+        >{length > 56 ? pan.name : ''}</span
       ></button
     >
   {/each}
@@ -43,6 +47,15 @@
     place-items: center;
     border-radius: 50%;
     border: 1px solid var(--color-line);
+  }
+
+  .long,
+  .long .floor {
+    border-radius: 4px;
+  }
+
+  .free {
+    border-style: dashed;
   }
 
   .chosen {

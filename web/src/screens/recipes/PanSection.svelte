@@ -5,14 +5,17 @@
   interface Props {
     pan: Schemas['PanAnswer']
     filling: Schemas['FillingScaleAnswer']
-    /** Whether dough lies on the filling. */
-    lid: boolean
+    /** What lies on the filling, in words. */
+    top: string
   }
-  const { pan, filling, lid }: Props = $props()
+  const { pan, filling, top }: Props = $props()
+  const lid = $derived(top === 'lid' || top.endsWith('lattice') || top === 'cut-outs')
 
   // One unit is a centimetre; 0 0 is the middle of the pan's floor, up is negative.
   const half = $derived(pan.topCm / 2 + pan.rimCm + 1)
-  const above = $derived(Math.max(1.5, filling.moundCm + filling.thicknessCm + 1))
+  const above = $derived(
+    Math.max(1.5, filling.moundCm + filling.thicknessCm + (top === 'crumble' || top === 'meringue' ? 2.6 : 1)),
+  )
   const dough = $derived(filling.thicknessCm)
   const wall = $derived((pan.topCm - filling.linedTopCm) / 2)
 
@@ -37,13 +40,30 @@
     const rise = 2 * filling.moundCm
     return `M ${-edge} ${-rim} H ${-halfAtLevel} Q 0 ${-rim - rise} ${halfAtLevel} ${-rim} H ${edge} v ${-dough} H ${halfAtLevel} Q 0 ${-rim - dough - rise} ${-halfAtLevel} ${-rim - dough} H ${-edge} Z`
   })
+  /** Crumble or meringue as bumps over the filling: a sign of what it is, not a measure. */
+  const heap = $derived.by(() => {
+    const bumps = top === 'meringue' ? 9 : 17
+    const [thick, high] = top === 'meringue' ? [1.3, 1.5] : [0.6, 0.5]
+    const at = (share: number) => {
+      const bow = 1 - (2 * share - 1) ** 2
+      return `${halfAtLevel * (2 * share - 1)} ${-level - filling.moundCm * bow - thick * Math.min(1, 3 * bow)}`
+    }
+    const over = Array.from({ length: bumps }, (_, bump) => {
+      const middle = (bump + 0.5) / bumps
+      const bow = 1 - (2 * middle - 1) ** 2
+      return `Q ${halfAtLevel * (2 * middle - 1)} ${-level - filling.moundCm * bow - thick * Math.min(1, 3 * bow) - high} ${at((bump + 1) / bumps)}`
+    })
+    return `M ${-halfAtLevel} ${-level} ${over.join(' ')} L ${halfAtLevel} ${-level} Q 0 ${-level - 2 * filling.moundCm} ${-halfAtLevel} ${-level} Z`
+  })
   const after = $derived(dough + filling.afterBakeCm)
   const baked = $derived(`M ${-halfAtLevel} ${-level} Q 0 ${-level - 2 * (after - level)} ${halfAtLevel} ${-level}`)
 
   const stands = $derived(
     filling.moundCm > 0.05
       ? `mounded ${centimetres(filling.moundCm)} above the rim`
-      : `${centimetres(filling.heightCm)} deep, ${centimetres(filling.linedDepthCm - filling.heightCm)} below the rim`,
+      : filling.linedDepthCm - filling.heightCm < 0.05
+        ? `${centimetres(filling.heightCm)} deep, level with the rim`
+        : `${centimetres(filling.heightCm)} deep, ${centimetres(filling.linedDepthCm - filling.heightCm)} below the rim`,
   )
   const moves = $derived(
     filling.movedCm === 0
@@ -64,7 +84,8 @@
     <path d={inside} class="filling" />
     <path d={base} class="dough" />
     {#if lid}<path d={cover} class="dough" />{/if}
-    <path d={pot} class="pot" />
+    {#if pan.isFreeForm}<path d="M {-half} 0.1 H {half}" class="tray" />{:else}<path d={pot} class="pot" />{/if}
+    {#if top === 'crumble' || top === 'meringue'}<path d={heap} class="heap" />{/if}
     {#if filling.movedCm !== 0}<path d={baked} class="baked" />{/if}
     <path
       d="M {-pan.topCm / 2} 0.9 H {pan.topCm / 2} M {-pan.topCm / 2} 0.6 v 0.6 M {pan.topCm / 2} 0.6 v 0.6"
@@ -72,7 +93,10 @@
     />
   </svg>
   <p class="-mt-1 text-center">
-    {centimetres(pan.topCm)} across, {centimetres(pan.depthCm)} deep, rim {centimetres(pan.rimCm)}
+    {pan.isRound ? `${centimetres(pan.topCm)} across` : `${pan.topCm} × ${pan.topWidthCm} cm`}, {centimetres(
+      pan.depthCm,
+    )}
+    {pan.isFreeForm ? 'high, no pan' : `deep, rim ${centimetres(pan.rimCm)}`}; {pan.family}, {pan.material}
   </p>
   <p class="mt-1"><span class="weight">{grams(filling.gramsPerPie)}</span> of filling a pie: {stands}{moves}.</p>
   <p class="small">
@@ -93,6 +117,11 @@
     max-height: 15rem;
   }
 
+  /* Lines stay as thick for a mini as for a slab. */
+  path {
+    vector-effect: non-scaling-stroke;
+  }
+
   .filling {
     fill: #efe3b8;
     stroke: none;
@@ -101,28 +130,38 @@
   .dough {
     fill: #e9dec6;
     stroke: var(--color-base-content);
-    stroke-width: 0.07;
+    stroke-width: 1px;
     stroke-linejoin: round;
   }
 
   .pot {
     fill: none;
     stroke: var(--color-base-content);
-    stroke-width: 0.28;
+    stroke-width: 3.5px;
     stroke-linejoin: round;
-    transform: translateY(0.14px);
+  }
+
+  .tray {
+    stroke: var(--color-base-content);
+    stroke-width: 2.5px;
+  }
+
+  .heap {
+    fill: var(--color-paper);
+    stroke: var(--color-base-content);
+    stroke-width: 1px;
   }
 
   .baked {
     fill: none;
     stroke: var(--color-base-content);
-    stroke-width: 0.1;
-    stroke-dasharray: 0.4 0.3;
+    stroke-width: 1.5px;
+    stroke-dasharray: 6px 4px;
   }
 
   .measure {
     fill: none;
     stroke: #8b7763;
-    stroke-width: 0.08;
+    stroke-width: 1px;
   }
 </style>

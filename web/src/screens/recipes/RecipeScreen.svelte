@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { replace } from 'svelte-spa-router'
+  import { push, replace } from 'svelte-spa-router'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { grams, kilograms, money } from '../../parts/amounts'
   import FailureNote from '../../parts/FailureNote.svelte'
@@ -11,9 +11,13 @@
   import CostPie from './CostPie.svelte'
   import DoughRounds from './DoughRounds.svelte'
   import FormulaTable from './FormulaTable.svelte'
+  import HaveField from './HaveField.svelte'
   import PanChoice from './PanChoice.svelte'
   import PanSection from './PanSection.svelte'
+  import RecipeFacts from './RecipeFacts.svelte'
   import StepList from './StepList.svelte'
+  import VariationField from './VariationField.svelte'
+  import WholePieces from './WholePieces.svelte'
 
   interface Props {
     params: { id: string; pan?: string; count?: string }
@@ -21,7 +25,7 @@
   const { params }: Props = $props()
   const pies = wholeNumber(1, 100_000)
 
-  let answer = $state<Schemas['ScaleAnswer']>()
+  let answer = $state.raw<Schemas['ScaleAnswer']>()
   let failure = $state<Failure>()
   let asked = 0
 
@@ -29,9 +33,8 @@
 
   function load(id: string, pan: string | undefined, wanted: number) {
     const mine = ++asked
-    void ask(
-      api.POST('/api/recipes/{id}/scale', { params: { path: { id } }, body: { pan: pan ?? null, count: wanted } }),
-    ).then((outcome) => {
+    const body = { pan: pan ?? null, count: wanted, have: null }
+    void ask(api.POST('/api/recipes/{id}/scale', { params: { path: { id } }, body })).then((outcome) => {
       if (mine !== asked) return
       failure = outcome.failure
       if (outcome.data) answer = outcome.data
@@ -54,13 +57,8 @@
 <FailureNote {failure} />
 {#if answer}
   <p class="small">
-    <a class="link screen-only" href="#/recipes">All recipes</a> <strong>{answer.name}</strong>, version {answer.version}.
-    {answer.allergens.length > 0 ? `Contains ${answer.allergens.join(', ')}.` : 'No allergen is stated.'}
-    {#if answer.notStated.length > 0}
-      <b>Not stated yet: what {answer.notStated.join(', ')} {answer.notStated.length === 1 ? 'carries' : 'carry'}.</b>
-      <a class="link screen-only" href="#/ingredients">State it</a>
-    {/if}
-    Made where nuts, egg, milk, wheat, soy and sesame are handled.
+    <a class="link screen-only" href="#/recipes">All recipes</a> <strong>{answer.name}</strong>, version {answer.version}:
+    {answer.facts.filling}, {answer.facts.top}, {answer.facts.base}; cools {answer.facts.cooling}.
   </p>
   <Sentence {spoken}>
     <StepWord
@@ -83,25 +81,38 @@
         ? `: ${answer.cost.foodCostPercent} % of the price`
         : ''}.{:else}and the cost is incomplete.{/if}
   </Sentence>
-  <p class="small">
-    Filling {answer.filling.factor.toFixed(4)} times the {answer.referencePan.name} pie (by volume), dough
-    {answer.dough.factor.toFixed(4)} times (by area). Nothing is rounded before the last step.
-  </p>
-  <p class="small screen-only flex gap-5">
+  <RecipeFacts {answer} />
+  <div class="screen-only mt-1 flex flex-wrap items-end gap-x-5 gap-y-1">
+    <HaveField id={answer.id} pan={answer.pan.id} onfound={(pies) => answer && go(answer.pan.id, pies)} />
     <a class="link" href="#/write/{answer.id}">Change the recipe</a>
-    <button class="link" onclick={() => window.print()}>Print</button>
-  </p>
+    <a class="link" href="#/versions/{answer.id}">Versions</a>
+    <VariationField id={answer.id} name={answer.name} onadded={(id) => push(`/write/${id}`)} />
+    <button class="link" onclick={() => window.print()}>Print the formula sheet</button>
+  </div>
 
-  <div class="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_27rem]">
+  <div class="together mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_27rem]">
     <div>
       <PanChoice pans={answer.pans} chosen={answer.pan.id} onchoose={(pan) => answer && go(pan, answer.count)} />
       <FormulaTable
-        title="Filling"
+        title="Filling, {answer.facts.filling}"
         note="as written, {answer.referencePan.name}"
         lines={answer.lines}
         factor={answer.filling.factor}
         count={answer.count}
+        foot={answer.filling.keptPercent < 100
+          ? `${answer.filling.keptPercent} % of it goes into the pan, ${grams(answer.filling.gramsPerPie)} a pie: the rest boils away or stays in the pot.`
+          : undefined}
       />
+      {#if answer.facts.thickening}<p class="small mt-1">{answer.facts.thickening}</p>{/if}
+      {#if answer.topping.length > 0}
+        <FormulaTable
+          title="Topping, {answer.facts.top}"
+          note="as written, {answer.referencePan.name}"
+          lines={answer.topping}
+          factor={answer.finishFactor}
+          count={answer.count}
+        />
+      {/if}
       <FormulaTable
         title="Dough, {answer.dough.name}"
         note="formula as written"
@@ -110,6 +121,17 @@
         foot="{grams(answer.dough.gramsPerPie)} of discs a pie, and {answer.dough
           .bowlPercent} % of each batch that stays in the bowl."
       />
+      {#if answer.dough.judged.ratio}
+        <p class="small mt-1">
+          Flour : fat : water {answer.dough.judged.ratio}, {answer.dough.judged.family}. {answer.dough.judged.findings
+            .filter((finding) => finding.expect)
+            .map(
+              (finding) =>
+                `${finding.part} ${finding.percent} % of the flour (usual ${finding.least} to ${finding.most}): ${finding.expect}.`,
+            )
+            .join(' ') || 'Usual for its family.'}
+        </p>
+      {/if}
       {#if answer.finish.length > 0}
         <FormulaTable
           title="Finish"
@@ -119,14 +141,22 @@
           count={answer.count}
         />
       {/if}
+      {#if answer.whole.length > 0}
+        <WholePieces whole={answer.whole} count={answer.count} onchoose={(pies) => answer && go(answer.pan.id, pies)} />
+      {/if}
     </div>
     <div>
-      <PanSection
-        pan={answer.pan}
-        filling={answer.filling}
-        lid={answer.dough.pieces.some((piece) => piece.name !== 'base')}
-      />
-      <DoughRounds dough={answer.dough} />
+      <PanSection pan={answer.pan} filling={answer.filling} top={answer.facts.top} />
+      {#if answer.estimate && answer.pan.id !== answer.referencePan.id}
+        <p class="note mt-2">
+          <strong>Perhaps {answer.estimate.least} to {answer.estimate.most} min in the oven</strong>, an estimate: the
+          test for doneness decides.
+          <span class="small block">{answer.estimate.why}</span>
+        </p>
+      {:else}
+        <p class="small mt-1">{answer.facts.pan}</p>
+      {/if}
+      <DoughRounds dough={answer.dough} lining={answer.facts.lining} count={answer.count} />
     </div>
   </div>
   <CostPie cost={answer.cost} pan={answer.pan.name} />

@@ -7,6 +7,9 @@
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
   import { live } from '../../parts/live.svelte'
+  import DoughJudged from './DoughJudged.svelte'
+  import KindField from './KindField.svelte'
+  import { families } from './kinds'
   import LinesField from './LinesField.svelte'
 
   interface Props {
@@ -79,6 +82,9 @@
       {#each doughs as dough (dough.id)}
         <li class="border-line border-t py-2">
           <a class="link text-lg font-bold" href="#/doughs/{dough.id}">{dough.draft.name}</a>
+          <span class="small"
+            >{dough.judged.family}{dough.judged.ratio ? `, flour : fat : water ${dough.judged.ratio}` : ''}</span
+          >
           <p class="small">{(dough.draft.lines ?? '').replaceAll('\n', '; ')}</p>
         </li>
       {/each}
@@ -93,10 +99,13 @@
   {:else}
     {@const written = draft}
     <form class="mt-3" onsubmit={save} novalidate>
-      <TextField label="Name" field="name" {failure} bind:value={written.name} size={34} />
+      <div class="flex flex-wrap gap-x-4">
+        <TextField label="Name" field="name" {failure} bind:value={written.name} size={34} />
+        <KindField label="Family" field="family" {failure} options={families} bind:value={written.family} />
+      </div>
       <div class="mt-3">
         <LinesField
-          label="What goes in: weight, ingredient, then how it is prepared"
+          label="What goes in: amount, ingredient, then how it is prepared"
           field="lines"
           {failure}
           bind:value={draft.lines}
@@ -104,6 +113,7 @@
           placeholder="480 g Flour, plain"
         />
       </div>
+      <DoughJudged {written} />
       <div class="mt-3 flex flex-wrap gap-x-4 gap-y-2">
         <NumberField
           label="Mix and divide a batch, min"
@@ -115,6 +125,38 @@
         <NumberField label="Rest at least, min" field="restLeast" {failure} bind:value={written.restLeast} size={8} />
         <NumberField label="Rest wanted, min" field="restAim" {failure} bind:value={written.restAim} size={8} />
         <NumberField label="Rest at most, min" field="restMost" {failure} bind:value={written.restMost} size={8} />
+        <NumberField label="Turns" field="turns" {failure} bind:value={written.turns} size={5} />
+        <NumberField
+          label="Rest after a turn, min"
+          field="turnRestMin"
+          {failure}
+          bind:value={written.turnRestMin}
+          size={6}
+        />
+        <NumberField
+          label="Water held back, %"
+          field="heldBackPercent"
+          {failure}
+          bind:value={written.heldBackPercent}
+          size={6}
+        />
+        <TextField label="Fat looks like" field="fatSize" {failure} bind:value={written.fatSize} size={14} />
+        <NumberField label="Rolled from, mm" field="thinnestMm" {failure} bind:value={written.thinnestMm} size={5} />
+        <NumberField label="to, mm" field="thickestMm" {failure} bind:value={written.thickestMm} size={5} />
+        <NumberField
+          label="Keeps cold, days"
+          field="keepsColdDays"
+          {failure}
+          bind:value={written.keepsColdDays}
+          size={5}
+        />
+        <NumberField
+          label="Keeps frozen, days"
+          field="keepsFrozenDays"
+          {failure}
+          bind:value={written.keepsFrozenDays}
+          size={5}
+        />
         <NumberField
           label="Density when rolled, g/ml"
           field="density"

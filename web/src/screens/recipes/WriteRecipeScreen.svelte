@@ -9,6 +9,8 @@
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
   import LinesField from './LinesField.svelte'
+  import KindField from './KindField.svelte'
+  import { coolings, fillings, linings, schools, tops } from './kinds'
   import StepsField from './StepsField.svelte'
 
   interface Props {
@@ -93,11 +95,17 @@
       : [...(draft.sizes ?? []), { pan: id, price: null }]
   }
 
-  const tops = [
-    { value: 'open', words: 'open' },
-    { value: 'lid', words: 'a lid' },
-    { value: 'lattice', words: 'a lattice' },
-  ]
+  /** Steps that go with what is chosen; what was changed in them by hand is lost, so it is asked for. */
+  async function takeUsualSteps() {
+    if (!draft) return
+    const { fillingKind = null, baseTreatment = null, top, lining = null } = draft
+    const outcome = await ask(api.POST('/api/writing/steps', { body: { fillingKind, baseTreatment, top, lining } }))
+    failure = outcome.failure
+    if (!outcome.data) return
+    draft.steps = outcome.data.steps
+    draft.links = outcome.data.links
+    draft.cooling = outcome.data.cooling.charAt(0).toLowerCase() + outcome.data.cooling.slice(1)
+  }
   const counted = $derived(Object.keys(failure?.fields ?? {}).length)
 </script>
 
@@ -141,11 +149,14 @@
             >{#each doughs as dough (dough.id)}<option value={dough.id}>{dough.draft.name}</option>{/each}</select
           >{/snippet}
       </Field>
-      <Field label="Top" field="top" {failure}>
-        {#snippet children(ties)}<select class="field" bind:value={written.top} {...ties}
-            >{#each tops as top (top.value)}<option value={top.value}>{top.words}</option>{/each}</select
-          >{/snippet}
-      </Field>
+    </div>
+    <div class="row">
+      <KindField label="Filling" field="fillingKind" {failure} options={fillings} bind:value={written.fillingKind} />
+      <KindField label="Top" field="top" {failure} options={tops} bind:value={written.top} />
+      <KindField label="Base" field="baseTreatment" {failure} options={schools} bind:value={written.baseTreatment} />
+      <KindField label="Lined" field="lining" {failure} options={linings} bind:value={written.lining} />
+      <KindField label="Cools" field="cooling" {failure} options={coolings} bind:value={written.cooling} />
+      <button class="press self-end" type="button" onclick={takeUsualSteps}>Take the usual steps for these</button>
     </div>
 
     <fieldset class="row">
@@ -183,7 +194,7 @@
 
     <div class="mt-4">
       <LinesField
-        label="Filling of one pie: weight, ingredient, then how it is prepared"
+        label="Filling of one pie: amount, ingredient, then how it is prepared"
         field="filling"
         {failure}
         bind:value={draft.filling}
@@ -191,6 +202,18 @@
         placeholder="900 g Quinces, pared and cored"
       />
     </div>
+    {#if draft.top === 'crumble' || draft.top === 'meringue' || draft.topping}
+      <div class="mt-3">
+        <LinesField
+          label="Topping of one pie: crumble, meringue, cream"
+          field="topping"
+          {failure}
+          bind:value={() => written.topping ?? null, (value) => (written.topping = value)}
+          rows={4}
+          placeholder="90 g Flour, plain"
+        />
+      </div>
+    {/if}
     <div class="mt-3">
       <LinesField
         label="Wash, sugar and the like, of one pie"
@@ -220,7 +243,7 @@
         bind:value={written.baseOverhangCm}
         size={6}
       />
-      {#if draft.top !== 'open'}
+      {#if draft.top === 'lid' || draft.top === 'lattice'}
         <NumberField
           label="Top over the rim, cm"
           field="topOverhangCm"
@@ -239,7 +262,27 @@
         />
         <NumberField label="Gaps, cm" field="stripGapCm" {failure} bind:value={written.stripGapCm} size={6} />
       {/if}
+      {#if draft.top === 'cutOuts'}
+        <NumberField label="Cut-outs across, cm" field="cutOutCm" {failure} bind:value={written.cutOutCm} size={6} />
+        <NumberField label="Cut-outs a pie" field="cutOuts" {failure} bind:value={written.cutOuts} size={6} />
+      {/if}
+      {#if draft.lining === 'smallRounds'}
+        <NumberField
+          label="Scraps rolled again, times"
+          field="rerolls"
+          {failure}
+          bind:value={written.rerolls}
+          size={6}
+        />
+      {/if}
       <NumberField label="Trimmed off, %" field="trimPercent" {failure} bind:value={written.trimPercent} size={6} />
+      <NumberField
+        label="Goes into the pan, %"
+        field="keptPercent"
+        {failure}
+        bind:value={written.keptPercent}
+        size={6}
+      />
       <NumberField
         label="Filling as packed, g/ml"
         field="packedDensity"

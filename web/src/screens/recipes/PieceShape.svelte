@@ -1,0 +1,95 @@
+<script lang="ts">
+  import type { Schemas } from '../../api/client'
+
+  interface Props {
+    piece: Schemas['PieceAnswer']
+    /** Its middle, in centimetres of the drawing. */
+    x: number
+    y: number
+  }
+  const { piece, x, y }: Props = $props()
+
+  const pitch = (span: number, strips: number) => (strips > 1 ? (span - piece.stripWidthCm) / (strips - 1) : 0)
+  const across = $derived(pitch(piece.lengthCm, piece.stripsCm.length))
+  const down = $derived(pitch(piece.diameterCm, piece.acrossCm.length))
+</script>
+
+{#if piece.stripsCm.length > 0}
+  {#each piece.stripsCm as strip, at (at)}
+    {@const off = (at - (piece.stripsCm.length - 1) / 2) * across}
+    <rect
+      x={x + off - piece.stripWidthCm / 2}
+      y={y - strip / 2}
+      width={piece.stripWidthCm}
+      height={strip}
+      class="strip"
+    />
+  {/each}
+  {#each piece.acrossCm as strip, at (at)}
+    {@const off = (at - (piece.acrossCm.length - 1) / 2) * down}
+    <rect
+      x={x - strip / 2}
+      y={y + off - piece.stripWidthCm / 2}
+      width={strip}
+      height={piece.stripWidthCm}
+      class="strip across"
+    />
+  {/each}
+{:else if piece.isRound}
+  <circle cx={x} cy={y} r={piece.discDiameterCm / 2} class="disc" />
+  <circle cx={x} cy={y} r={piece.diameterCm / 2} class="piece" />
+{:else}
+  <rect
+    x={x - piece.lengthCm / 2}
+    y={y - piece.diameterCm / 2}
+    width={piece.lengthCm}
+    height={piece.diameterCm}
+    class="piece"
+  />
+{/if}
+<rect x={x - 6.5} y={y - 3} width="13" height="6" rx="0.5" class="paper" />
+<text {x} y={y - 0.5} class="name">{piece.name}</text>
+<text {x} y={y + 2} class="size">{Math.round(piece.discGrams)} g</text>
+
+<style>
+  .disc {
+    fill: var(--color-base-200);
+    stroke: #8b7763;
+    stroke-width: 0.12;
+  }
+
+  .piece {
+    fill: #e9dec6;
+    stroke: #2a1d17;
+    stroke-width: 0.15;
+    stroke-dasharray: 0.7 0.4;
+  }
+
+  .strip {
+    fill: #e9dec6;
+    stroke: #8b7763;
+    stroke-width: 0.12;
+  }
+
+  .across {
+    fill-opacity: 0.75;
+  }
+
+  .paper {
+    fill: var(--color-paper);
+  }
+
+  text {
+    text-anchor: middle;
+    fill: var(--color-base-content);
+  }
+
+  .name {
+    font-size: 2.1px;
+    font-weight: 700;
+  }
+
+  .size {
+    font-size: 2px;
+  }
+</style>

@@ -1,0 +1,29 @@
+<script lang="ts">
+  import type { Schemas } from '../../api/client'
+
+  interface Props {
+    answer: Schemas['ScaleAnswer']
+  }
+  const { answer }: Props = $props()
+</script>
+
+<!-- What a label must say and what can hurt stands where the recipe is read, scaled and printed. -->
+<div class="mt-1" role="group" aria-label="What it carries, and cautions">
+  <p>
+    {#if answer.allergens.length > 0}<strong>Contains {answer.allergens.join(', ')}.</strong>{:else}<strong
+        >No allergen is stated.</strong
+      >{/if}
+    {#if answer.facts.mayContain.length > 0}May contain {answer.facts.mayContain.join(', ')}.{/if}
+    {#if answer.notStated.length > 0}
+      <b>Not stated yet: what {answer.notStated.join(', ')} {answer.notStated.length === 1 ? 'carries' : 'carry'}.</b>
+      <a class="link screen-only" href="#/ingredients">State it</a>
+    {/if}
+    <span class="small">Made where nuts, egg, milk, wheat, soy and sesame are handled.</span>
+  </p>
+  {#if answer.facts.cautions.length > 0}<p class="small">{answer.facts.cautions.join(' ')}</p>{/if}
+  {#if answer.warnings.length > 0}
+    <ul class="note mt-2" aria-label="To look at">
+      {#each answer.warnings as warning (warning)}<li>{warning}</li>{/each}
+    </ul>
+  {/if}
+</div>
