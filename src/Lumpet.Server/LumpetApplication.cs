@@ -6,6 +6,7 @@ using Lumpet.Server.Dough;
 using Lumpet.Server.Faults;
 using Lumpet.Server.Fillings;
 using Lumpet.Server.Ingredients;
+using Lumpet.Server.Library;
 using Lumpet.Server.Orders;
 using Lumpet.Server.Pans;
 using Lumpet.Server.Recipes;
@@ -13,6 +14,7 @@ using Lumpet.Store;
 using Lumpet.Store.DemoData;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
+using Microsoft.AspNetCore.Http.Features;
 using Microsoft.Extensions.FileProviders;
 
 namespace Lumpet.Server;
@@ -23,12 +25,15 @@ internal static class LumpetApplication
     // Nothing that a person types is longer; a larger body is refused before it is read.
     private const long LargestBody = 1_000_000;
 
+    // A file of 16 MB, and what escaping its text adds.
+    private const long LargestFile = 24_000_000;
+
     /// <summary>Builds it. Settings: Data (database file), Demo (fill a new one), Web (folder of the built front end).</summary>
     public static WebApplication Build(string[] args)
     {
         var builder = WebApplication.CreateBuilder(args);
         builder.Logging.AddFilter("Microsoft.AspNetCore", LogLevel.Warning).AddFilter("Microsoft.Hosting", LogLevel.Warning);
-        builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestBody);
+        builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestFile);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<TimeProvider>()));
         builder.Services.AddSingleton<PlanShelf>();
@@ -78,6 +83,7 @@ internal static class LumpetApplication
         DoughWritingEndpoints.Map(app);
         VersionEndpoints.Map(app);
         PanEndpoints.Map(app);
+        LibraryEndpoints.Map(app);
         IngredientEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }
@@ -99,8 +105,10 @@ internal static class LumpetApplication
         headers.ContentSecurityPolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'";
         headers.XContentTypeOptions = "nosniff";
         if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal)) headers.CacheControl = "no-store";
-        // Said before the body is read; Kestrel holds the same limit for bodies that do not tell their length.
-        return context.Request.ContentLength > LargestBody
+        // Said before the body is read; Kestrel is told the same limit for bodies that do not tell their length.
+        var largest = context.Request.Path.StartsWithSegments("/api/library", StringComparison.Ordinal) ? LargestFile : LargestBody;
+        if (context.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit) limit.MaxRequestBodySize = largest;
+        return context.Request.ContentLength > largest
             ? throw new BadHttpRequestException("The request is too large.", StatusCodes.Status413PayloadTooLarge)
             : next(context);
     }

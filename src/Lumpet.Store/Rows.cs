@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Data;
 using Dapper;
 
@@ -6,13 +7,15 @@ namespace Lumpet.Store;
 /// <summary>Writes rows whose columns are the properties of an object.</summary>
 internal static class Rows
 {
+    private static readonly ConcurrentDictionary<(Type Row, string Table), string> Statements = new();
+
     /// <summary>Inserts a row.</summary>
-    public static void Insert(IDbConnection connection, IDbTransaction transaction, string table, object row)
+    public static void Insert(IDbConnection connection, IDbTransaction transaction, string table, object row) =>
+        connection.Execute(Statements.GetOrAdd((row.GetType(), table), Statement), row, transaction);
+
+    private static string Statement((Type Row, string Table) key)
     {
-        var columns = row.GetType().GetProperties().Select(property => property.Name).ToArray();
-        connection.Execute(
-            $"INSERT INTO {table} ({string.Join(", ", columns)}) VALUES ({string.Join(", ", columns.Select(column => $"@{column}"))})",
-            row,
-            transaction);
+        var columns = key.Row.GetProperties().Select(property => property.Name).ToArray();
+        return $"INSERT INTO {key.Table} ({string.Join(", ", columns)}) VALUES ({string.Join(", ", columns.Select(column => $"@{column}"))})";
     }
 }

@@ -19,6 +19,7 @@
   import PansScreen from './screens/pans/PansScreen.svelte'
   import CompareScreen from './screens/recipes/CompareScreen.svelte'
   import IngredientsScreen from './screens/recipes/IngredientsScreen.svelte'
+  import LibraryScreen from './screens/recipes/LibraryScreen.svelte'
   import RecipeScreen from './screens/recipes/RecipeScreen.svelte'
   import RecipesScreen from './screens/recipes/RecipesScreen.svelte'
   import VersionsScreen from './screens/recipes/VersionsScreen.svelte'
@@ -40,6 +41,7 @@
     '/compare/:one/:other': CompareScreen,
     '/ingredients': IngredientsScreen,
     '/pans': PansScreen,
+    '/library': LibraryScreen,
     '/bakery': BakeryScreen,
     '*': OrdersScreen,
   }

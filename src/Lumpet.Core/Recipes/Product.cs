@@ -43,6 +43,9 @@ public sealed record Product(
     /// <summary>Crumble, meringue, cream and the like, for the reference pan; scaled by the area of the top.</summary>
     public IReadOnlyList<RecipeLine> Topping { get; init; } = [];
 
+    /// <summary>What a person should still look at, as in a recipe that was taken in from elsewhere.</summary>
+    public IReadOnlyList<string> Review { get; init; } = [];
+
     /// <summary>Every line of dough, filling, topping and finish.</summary>
     public IEnumerable<RecipeLine> AllLines => Dough.Lines.Concat(Filling.Lines).Concat(Topping).Concat(Finish);
 

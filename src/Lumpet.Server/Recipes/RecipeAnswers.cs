@@ -26,6 +26,7 @@ public sealed record WordChoice(string Value, string Words);
 /// <param name="MayContain">What it may carry in traces.</param>
 /// <param name="Alcohol">Whether it contains alcohol.</param>
 /// <param name="NotStated">Ingredients of which nobody has said yet what they carry.</param>
+/// <param name="ToReview">How many things a person should still look at.</param>
 public sealed record RecipeListed(
     string Id,
     string Name,
@@ -39,7 +40,8 @@ public sealed record RecipeListed(
     IReadOnlyList<string> Allergens,
     IReadOnlyList<string> MayContain,
     bool Alcohol,
-    IReadOnlyList<string> NotStated);
+    IReadOnlyList<string> NotStated,
+    int ToReview);
 
 /// <summary>A question about a recipe.</summary>
 /// <param name="Pan">Id of the pan; null for the reference pan.</param>
@@ -109,6 +111,7 @@ public sealed record ScaleAnswer(
 /// <param name="Cautions">What can hurt.</param>
 /// <param name="Thickening">How its filling is thickened, in words; null where starch does not thicken it.</param>
 /// <param name="Pan">What the pan's material means for the bake.</param>
+/// <param name="Review">What a person should still look at.</param>
 public sealed record RecipeFacts(
     string Filling,
     string Top,
@@ -119,7 +122,8 @@ public sealed record RecipeFacts(
     IReadOnlyList<string> Alcohol,
     IReadOnlyList<string> Cautions,
     string? Thickening,
-    string Pan);
+    string Pan,
+    IReadOnlyList<string> Review);
 
 /// <summary>Something that comes whole, and the three ways to deal with it.</summary>
 /// <param name="Name">The ingredient.</param>

@@ -57,7 +57,8 @@ internal static class RecipeEndpoints
         product.Allergens,
         product.MayContain,
         product.Alcohol.Count > 0,
-        product.WithoutStatedAllergens);
+        product.WithoutStatedAllergens,
+        product.Review.Count);
 
     private static Results<Ok<ScaleAnswer>, ValidationProblem, ProblemHttpResult> Scale(
         string id, ScaleRequest request, Database database, BakeryClock clock)

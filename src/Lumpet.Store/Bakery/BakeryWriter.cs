@@ -66,10 +66,23 @@ public static class BakeryWriter
         return (ChangeOutcome.Done, []);
     }
 
+    /// <summary>Adds pans after those that are there, as part of a transaction.</summary>
+    internal static void Add(IDbConnection connection, IDbTransaction transaction, IReadOnlyList<Pan> pans)
+    {
+        if (pans.Count == 0) return;
+        Put(connection, transaction, pans, (int)connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM pan", transaction: transaction));
+        connection.Execute("UPDATE bakery SET row_version = row_version + 1", transaction: transaction);
+    }
+
     private static void Pans(IDbConnection connection, IDbTransaction transaction, IReadOnlyList<Pan> pans)
     {
         connection.Execute("DELETE FROM pan WHERE id NOT IN @kept", new { kept = pans.Select(pan => pan.Id) }, transaction);
-        foreach (var (pan, position) in pans.Select((pan, position) => (pan, position)))
+        Put(connection, transaction, pans, 0);
+    }
+
+    private static void Put(IDbConnection connection, IDbTransaction transaction, IReadOnlyList<Pan> pans, int from)
+    {
+        foreach (var (pan, position) in pans.Select((pan, at) => (pan, from + at)))
             connection.Execute(
                 """
                 INSERT INTO pan (id, position, name, family, material, top_cm, bottom_cm, top_width_cm, bottom_width_cm, depth_cm, rim_cm, per_tray)

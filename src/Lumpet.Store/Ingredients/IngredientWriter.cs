@@ -70,7 +70,8 @@ public static class IngredientWriter
             return ChangeOutcome.Done;
         });
 
-    private static void State(IDbConnection connection, IDbTransaction transaction, Ingredient ingredient)
+    /// <summary>States what a bakery knows of an ingredient anew, as part of a transaction.</summary>
+    internal static void State(IDbConnection connection, IDbTransaction transaction, Ingredient ingredient)
     {
         var facts = ingredient.Facts;
         connection.Execute(

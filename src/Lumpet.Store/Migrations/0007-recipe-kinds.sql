@@ -29,6 +29,9 @@ ALTER TABLE product ADD COLUMN cut_out_cm REAL NOT NULL DEFAULT 0 CHECK (cut_out
 ALTER TABLE product ADD COLUMN cut_outs INTEGER NOT NULL DEFAULT 0 CHECK (cut_outs >= 0);
 ALTER TABLE product ADD COLUMN rerolls INTEGER NOT NULL DEFAULT 0 CHECK (rerolls BETWEEN 0 AND 2);
 
+-- What a person should still look at in a recipe that was taken in from elsewhere; one thing a line.
+ALTER TABLE product ADD COLUMN review TEXT NOT NULL DEFAULT '';
+
 -- A topping is a part of its own beside filling and finish.
 CREATE TABLE product_line_of_part (
   product_id TEXT NOT NULL REFERENCES product (id),

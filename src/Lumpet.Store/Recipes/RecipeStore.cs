@@ -56,7 +56,7 @@ public static class RecipeStore
                    top_overhang_cm AS topOverhang, trim_share AS trim, strip_width_cm AS stripWidth, strip_gap_cm AS stripGap,
                    packed_density AS packed, bake_change_cm AS bakeChange, reference_pan_id AS panId, oldest_min AS oldest,
                    filling_kind AS fillingKind, kept_share AS kept, base_treatment AS treatment, cooling, lining,
-                   cut_out_cm AS cutOut, cut_outs AS cutOuts, rerolls
+                   cut_out_cm AS cutOut, cut_outs AS cutOuts, rerolls, review
             FROM product {of} ORDER BY position
             """).ToArray();
         if (rows.Length == 0) return [];
@@ -111,6 +111,7 @@ public static class RecipeStore
             BaseTreatment = Word<BaseTreatment>(row.Treatment),
             Cooling = Word<CoolingClass>(row.Cooling),
             Topping = Part(row.Id, "topping"),
+            Review = row.Review.Split('\n', StringSplitOptions.RemoveEmptyEntries),
         })];
     }
 
@@ -191,7 +192,7 @@ public static class RecipeStore
 
     private sealed record ProductRow(
         string Id, string Name, long Version, string DoughId, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double Packed, double BakeChange, string PanId, long Oldest,
-        string FillingKind, double Kept, string Treatment, string Cooling, string Lining, double CutOut, long CutOuts, long Rerolls);
+        string FillingKind, double Kept, string Treatment, string Cooling, string Lining, double CutOut, long CutOuts, long Rerolls, string Review);
 
     private sealed record DoughRow(
         string Id, string Name, long Version, double Density, double BowlLoss, long MixMin, long RestLeast, long RestAim, long RestMost, string ReadyWhen, string Caution,

@@ -88,9 +88,9 @@ public static class RecipeWriter
             """
                 INSERT INTO product (id, position, name, version, dough_id, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share,
                   strip_width_cm, strip_gap_cm, packed_density, bake_change_cm, reference_pan_id, oldest_min, filling_kind, kept_share, base_treatment, cooling, lining,
-                  cut_out_cm, cut_outs, rerolls)
+                  cut_out_cm, cut_outs, rerolls, review)
                 VALUES (@id, @position, @name, @version, @dough, @top, @thickness, @baseOverhang, @topOverhang, @trim, @strip, @gap, @packed, @change, @pan, @oldest,
-                  @fillingKind, @kept, @treatment, @cooling, @lining, @cutOut, @cutOuts, @rerolls)
+                  @fillingKind, @kept, @treatment, @cooling, @lining, @cutOut, @cutOuts, @rerolls, @review)
                 ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, dough_id = excluded.dough_id, top = excluded.top,
                   thickness_mm = excluded.thickness_mm, base_overhang_cm = excluded.base_overhang_cm, top_overhang_cm = excluded.top_overhang_cm,
                   trim_share = excluded.trim_share, strip_width_cm = excluded.strip_width_cm, strip_gap_cm = excluded.strip_gap_cm,
@@ -98,7 +98,7 @@ public static class RecipeWriter
                   reference_pan_id = excluded.reference_pan_id, oldest_min = excluded.oldest_min,
                   filling_kind = excluded.filling_kind, kept_share = excluded.kept_share, base_treatment = excluded.base_treatment,
                   cooling = excluded.cooling, lining = excluded.lining, cut_out_cm = excluded.cut_out_cm, cut_outs = excluded.cut_outs,
-                  rerolls = excluded.rerolls
+                  rerolls = excluded.rerolls, review = excluded.review
                 """,
             new
             {
@@ -126,6 +126,7 @@ public static class RecipeWriter
                 cutOut = product.Crust.CutOutDiameter.Centimetres,
                 cutOuts = product.Crust.CutOuts,
                 rerolls = product.Crust.Rerolls,
+                    review = string.Join('\n', product.Review),
             },
             transaction);
         Parts(connection, transaction, product);

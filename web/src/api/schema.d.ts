@@ -295,6 +295,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/library.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Ingredients, pans, doughs and products as lumpet.library/1. */
+        get: operations["GetLibrary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Ingredients as comma-separated values. */
+        get: operations["GetIngredientTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}/recipe.jsonld": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A product as schema.org/Recipe in JSON-LD. */
+        get: operations["GetRecipeFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What taking in a file would do: a library, schema.org recipes, or a table of ingredients. Stores nothing. */
+        post: operations["PreviewLibrary"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes in a file: all of it, or nothing. */
+        post: operations["TakeInLibrary"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ingredients": {
         parameters: {
             query?: never;
@@ -1528,6 +1613,50 @@ export interface components {
             /** @description How one sees that they are done. */
             readyWhen: string;
         };
+        /** @description Something in a recipe to look at. */
+        LibraryNote: {
+            /** @description Its name. */
+            recipe: string;
+            /** @description What to look at. */
+            what: string;
+        };
+        /** @description What taking in a file does; of long lists the beginning. */
+        LibraryPreview: {
+            /** @description Recipes that are new. */
+            newRecipes: string[];
+            /** @description Recipes of which a new version is made. */
+            changedRecipes: string[];
+            /** @description Doughs that are new or in a new version. */
+            doughs: string[];
+            /** @description Ingredients that are new. */
+            newIngredients: string[];
+            /** @description Ingredients of which something else is stated. */
+            restatedIngredients: string[];
+            /** @description Pans that are new. */
+            pans: string[];
+            /**
+             * Format: int32
+             * @description How many things change in all.
+             */
+            changes: number;
+            /**
+             * Format: int32
+             * @description How many are the same as what is there.
+             */
+            same: number;
+            /** @description What a person should look at afterwards. */
+            notes: components["schemas"]["LibraryNote"][];
+            /**
+             * Format: int32
+             * @description How many notes there are in all.
+             */
+            noteCount: number;
+        };
+        /** @description A file to be taken in. */
+        LibraryRequest: {
+            /** @description Its text. */
+            text: null | string;
+        };
         /** @description A line of a formula. */
         LineAnswer: {
             /** @description The ingredient. */
@@ -2239,6 +2368,8 @@ export interface components {
              * @description How often the scraps of small rounds are rolled again.
              */
             rerolls?: null | number;
+            /** @description What a person should still look at, one thing a line: doubtful lines of a recipe that was taken in from elsewhere. */
+            review?: null | string;
         };
         /** @description What a typed line was understood as; all null for an empty line. */
         ReadLineAnswer: {
@@ -2302,6 +2433,8 @@ export interface components {
             thickening: null | string;
             /** @description What the pan's material means for the bake. */
             pan: string;
+            /** @description What a person should still look at. */
+            review: string[];
         };
         /** @description A product in the list. */
         RecipeListed: {
@@ -2334,6 +2467,11 @@ export interface components {
             alcohol: boolean;
             /** @description Ingredients of which nobody has said yet what they carry. */
             notStated: string[];
+            /**
+             * Format: int32
+             * @description How many things a person should still look at.
+             */
+            toReview: number;
         };
         /** @description What was found among the products. */
         RecipesFound: {
@@ -3519,6 +3657,134 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PansAnswer"];
+                };
+            };
+        };
+    };
+    GetLibrary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    GetIngredientTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    GetRecipeFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/ld+json": string;
+                };
+            };
+        };
+    };
+    PreviewLibrary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LibraryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LibraryPreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    TakeInLibrary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LibraryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LibraryPreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

@@ -17,9 +17,14 @@ public static class DoughReader
     /// <param name="custom">Which cup and spoons are meant.</param>
     /// <returns>The dough and the ingredients that are new with it; null where there are faults.</returns>
     public static (DoughFormula? Dough, IReadOnlyList<Ingredient> Fresh, IReadOnlyList<FieldFault> Faults) Read(
-        DoughDraft draft, string id, int version, IEnumerable<Ingredient> known, CupCustom custom = CupCustom.UnitedStates)
+        DoughDraft draft, string id, int version, IEnumerable<Ingredient> known, CupCustom custom = CupCustom.UnitedStates) =>
+        Read(draft, id, version, new Pantry(known), custom);
+
+    /// <summary>Reads a draft against a pantry, to which the ingredients are added that are new with it.</summary>
+    internal static (DoughFormula? Dough, IReadOnlyList<Ingredient> Fresh, IReadOnlyList<FieldFault> Faults) Read(
+        DoughDraft draft, string id, int version, Pantry pantry, CupCustom custom)
     {
-        var (checks, names) = (new FieldChecks(), new IngredientNames(known, custom));
+        var (checks, names) = (new FieldChecks(), new IngredientNames(pantry, custom));
         var name = checks.Name("name", draft.Name, "A dough");
         var lines = names.Lines(checks, "lines", draft.Lines, least: 1);
         var rest = new Span(

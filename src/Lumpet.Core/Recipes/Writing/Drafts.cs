@@ -71,6 +71,7 @@ public sealed record DoughDraft(
 /// <param name="CutOutCm">Across a cut-out.</param>
 /// <param name="CutOuts">Cut-outs on a pie in the reference pan.</param>
 /// <param name="Rerolls">How often the scraps of small rounds are rolled again.</param>
+/// <param name="Review">What a person should still look at, one thing a line: doubtful lines of a recipe that was taken in from elsewhere.</param>
 public sealed record ProductDraft(
     string? Name,
     string? Aliases,
@@ -100,7 +101,8 @@ public sealed record ProductDraft(
     string? Lining = null,
     double? CutOutCm = null,
     int? CutOuts = null,
-    int? Rerolls = null);
+    int? Rerolls = null,
+    string? Review = null);
 
 /// <summary>A size as written.</summary>
 /// <param name="Pan">Id of the pan.</param>

@@ -4,9 +4,10 @@ using Lumpet.Core.Measures.Amounts;
 namespace Lumpet.Core.Recipes.Writing;
 
 /// <summary>The ingredients a bakery knows, and those that a recipe being read brings along.</summary>
-internal sealed class IngredientNames(IEnumerable<Ingredient> known, CupCustom custom)
+/// <param name="pantry">What is known; what a recipe brings along is added to it.</param>
+/// <param name="custom">Which cup and spoons are meant.</param>
+internal sealed class IngredientNames(Pantry pantry, CupCustom custom)
 {
-    private readonly Pantry pantry = new(known);
     private readonly List<Ingredient> fresh = [];
 
     /// <summary>Ingredients that were not known before; what allergens they carry is not stated yet.</summary>

@@ -28,9 +28,21 @@ public static class ProductReader
         IReadOnlyList<DoughFormula> doughs,
         IEnumerable<Ingredient> known,
         IReadOnlyCollection<string> others,
-        CupCustom custom = CupCustom.UnitedStates)
+        CupCustom custom = CupCustom.UnitedStates) => Read(draft, id, version, currency, pans, doughs, new Pantry(known), others, custom);
+
+    /// <summary>Reads a draft against a pantry, to which the ingredients are added that are new with it.</summary>
+    internal static (Product? Product, IReadOnlyList<Ingredient> Fresh, IReadOnlyList<FieldFault> Faults) Read(
+        ProductDraft draft,
+        string id,
+        int version,
+        string currency,
+        IReadOnlyList<Pan> pans,
+        IReadOnlyList<DoughFormula> doughs,
+        Pantry pantry,
+        IReadOnlyCollection<string> others,
+        CupCustom custom)
     {
-        var (checks, names) = (new FieldChecks(), new IngredientNames(known, custom));
+        var (checks, names) = (new FieldChecks(), new IngredientNames(pantry, custom));
         var name = checks.Name("name", draft.Name, "A product");
         if (others.Contains(name, StringComparer.OrdinalIgnoreCase)) checks.Add("name", $"There is a product \"{name}\" already.");
         var dough = doughs.FirstOrDefault(dough => dough.Id == draft.Dough);
@@ -51,6 +63,8 @@ public static class ProductReader
         var reference = sizes.FirstOrDefault(size => size.Pan.Id == draft.ReferencePan)?.Pan;
         if (reference is null) checks.Add("referencePan", "The pan for which it is written must be one of its sizes.");
         var oldest = checks.Whole("oldestMin", draft.OldestMin, 30, 5760, "min");
+        string[] review = [.. (draft.Review ?? string.Empty).ReplaceLineEndings("\n").Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)];
+        if (review.Length > MostReview || review.Any(line => line.Length > 600)) checks.Add("review", $"Up to {MostReview} lines of 600 characters are kept to look at.");
         var treatment = checks.Word("baseTreatment", draft.BaseTreatment, BaseTreatment.Plain);
         var cooling = checks.Word("cooling", draft.Cooling, UsualChains.CoolingOf(filling.Kind, crust.Top, crust.Lining));
         var process = StepReader.Read(checks, draft);
@@ -61,6 +75,7 @@ public static class ProductReader
             BaseTreatment = treatment,
             Cooling = cooling,
             Topping = topping,
+            Review = review,
         };
         foreach (var size in sizes) CanBeMade(checks, product, size.Pan, "sizes");
         return checks.Faults.Count > 0 ? (null, [], checks.Faults) : (product, names.Fresh, []);
@@ -96,7 +111,10 @@ public static class ProductReader
         FieldChecks.WordOf(product.Crust.Lining),
         Tidy(product.Crust.CutOutDiameter.Centimetres),
         product.Crust.CutOuts,
-        product.Crust.Rerolls);
+        product.Crust.Rerolls,
+        product.Review.Count == 0 ? null : string.Join('\n', product.Review));
+
+    private const int MostReview = 200;
 
     private static double Tidy(double value) => Math.Round(value, 6);
 

@@ -21,6 +21,15 @@
     <span class="small">Made where nuts, egg, milk, wheat, soy and sesame are handled.</span>
   </p>
   {#if answer.facts.cautions.length > 0}<p class="small">{answer.facts.cautions.join(' ')}</p>{/if}
+  {#if answer.facts.review.length > 0}
+    <div class="note mt-2">
+      <strong>Taken in from elsewhere; still to look at:</strong>
+      <ul class="list-disc pl-5">
+        {#each answer.facts.review as line, index (index)}<li>{line}</li>{/each}
+      </ul>
+      <a class="link screen-only" href="#/write/{answer.id}">Look at it and change it</a>
+    </div>
+  {/if}
   {#if answer.warnings.length > 0}
     <ul class="note mt-2" aria-label="To look at">
       {#each answer.warnings as warning (warning)}<li>{warning}</li>{/each}

@@ -87,6 +87,7 @@
     <a class="link" href="#/write/{answer.id}">Change the recipe</a>
     <a class="link" href="#/versions/{answer.id}">Versions</a>
     <VariationField id={answer.id} name={answer.name} onadded={(id) => push(`/write/${id}`)} />
+    <a class="link" href="/api/recipes/{answer.id}/recipe.jsonld" download="{answer.id}.jsonld">Give it out</a>
     <button class="link" onclick={() => window.print()}>Print the formula sheet</button>
   </div>
 

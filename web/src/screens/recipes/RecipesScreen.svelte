@@ -134,9 +134,9 @@
           <span class="small"
             >{recipe.allergens.length > 0
               ? `contains ${recipe.allergens.join(', ')}`
-              : 'no major allergen stated'}{#if recipe.alcohol}, <b>alcohol</b>{/if}{#if recipe.notStated.length > 0}; <b
-                >not stated: {recipe.notStated.join(', ')}</b
-              >{/if}</span
+              : 'no major allergen stated'}{#if recipe.alcohol}, <b>alcohol</b>{/if}{#if recipe.toReview > 0}; <b
+                >{recipe.toReview} to look at</b
+              >{/if}{#if recipe.notStated.length > 0}; <b>not stated: {recipe.notStated.join(', ')}</b>{/if}</span
           >
           <span class="small w-full">
             {recipe.dough}; {recipe.base}; {recipe.bake}. In {recipe.pans.join(' or ')}. Version {recipe.version}.

@@ -135,6 +135,15 @@
       : 'A new recipe, for one pie.'}
   </h1>
   <form class="mt-3" onsubmit={save} novalidate>
+    {#if written.review}
+      <div class="note mb-3">
+        <strong>Still to look at; taken in from elsewhere:</strong>
+        <ul class="list-disc pl-5">
+          {#each written.review.split('\n') as line, index (index)}<li>{line}</li>{/each}
+        </ul>
+        <button class="press mt-2" type="button" onclick={() => (written.review = null)}>All looked at</button>
+      </div>
+    {/if}
     <div class="row">
       <TextField label="Name" field="name" {failure} bind:value={written.name} size={34} />
       <TextField

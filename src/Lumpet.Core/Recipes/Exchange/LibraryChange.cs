@@ -1,0 +1,52 @@
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures.Amounts;
+using Lumpet.Core.Pans;
+
+namespace Lumpet.Core.Recipes.Exchange;
+
+/// <summary>What a bakery has when a file is read against it.</summary>
+/// <param name="Currency">Its currency.</param>
+/// <param name="Cups">Which cup and spoons it means.</param>
+/// <param name="Own">Its ingredients with the facts that it has set itself, by id.</param>
+/// <param name="Ingredients">Its ingredients with the facts in force.</param>
+/// <param name="Pans">Its pans.</param>
+/// <param name="Doughs">Its doughs.</param>
+/// <param name="Products">Its products.</param>
+/// <param name="Today">Its day.</param>
+public sealed record LibraryState(
+    string Currency,
+    CupCustom Cups,
+    IReadOnlyDictionary<string, Ingredient> Own,
+    IReadOnlyList<Ingredient> Ingredients,
+    IReadOnlyList<Pan> Pans,
+    IReadOnlyList<DoughFormula> Doughs,
+    IReadOnlyList<Product> Products,
+    DateOnly Today);
+
+/// <summary>What taking in a file would do: all of it or nothing.</summary>
+/// <param name="Added">Ingredients that are new.</param>
+/// <param name="Restated">Ingredients of which something else is stated now.</param>
+/// <param name="Pans">Pans that are new; pans of the bakery stay as they are.</param>
+/// <param name="Doughs">Doughs that are new or in a new version.</param>
+/// <param name="Products">Products that are new or in a new version.</param>
+/// <param name="Same">How many things are the same as what is there.</param>
+/// <param name="Notes">What a person should look at, by recipe.</param>
+/// <param name="Faults">Why nothing can be taken; empty where all of it can.</param>
+public sealed record LibraryChange(
+    IReadOnlyList<Ingredient> Added,
+    IReadOnlyList<Ingredient> Restated,
+    IReadOnlyList<Pan> Pans,
+    IReadOnlyList<DoughFormula> Doughs,
+    IReadOnlyList<Product> Products,
+    int Same,
+    IReadOnlyList<LibraryNote> Notes,
+    IReadOnlyList<FieldFault> Faults)
+{
+    /// <summary>Whether it would change nothing.</summary>
+    public bool IsEmpty => Added.Count + Restated.Count + Pans.Count + Doughs.Count + Products.Count == 0;
+}
+
+/// <summary>Something in a recipe to look at.</summary>
+/// <param name="Recipe">Its name.</param>
+/// <param name="What">What to look at.</param>
+public sealed record LibraryNote(string Recipe, string What);

@@ -1,0 +1,68 @@
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Pans;
+using Lumpet.Core.Recipes.Writing;
+
+namespace Lumpet.Core.Recipes.Exchange;
+
+/// <summary>A whole library as a file, format "lumpet.library/1": everything as a person would write it.</summary>
+/// <param name="Format">The name of the format.</param>
+/// <param name="Ingredients">What the bakery itself states of its ingredients, by id.</param>
+/// <param name="Pans">Its pans.</param>
+/// <param name="Doughs">Its doughs.</param>
+/// <param name="Products">Its products.</param>
+public sealed record LibraryFile(
+    string? Format,
+    IReadOnlyList<NamedIngredient?>? Ingredients,
+    IReadOnlyList<PanDraft?>? Pans,
+    IReadOnlyList<NamedDough?>? Doughs,
+    IReadOnlyList<NamedProduct?>? Products)
+{
+    /// <summary>The name of the format.</summary>
+    public const string FormatName = "lumpet.library/1";
+
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+        NumberHandling = JsonNumberHandling.Strict,
+        // Readable in any editor; the file is never put into a page.
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+        MaxDepth = 24,
+    };
+
+    /// <summary>The file as text.</summary>
+    public string Write() => JsonSerializer.Serialize(this, Options);
+
+    /// <summary>Reads the text of a file.</summary>
+    /// <exception cref="JsonException">It is no such file.</exception>
+    public static LibraryFile Read(JsonElement text) => text.Deserialize<LibraryFile>(Options)!;
+
+    /// <summary>A library of what a bakery has.</summary>
+    /// <param name="ingredients">With the facts that the bakery itself has set.</param>
+    /// <param name="pans">Its pans.</param>
+    /// <param name="doughs">Its doughs.</param>
+    /// <param name="products">Its products.</param>
+    public static LibraryFile Of(IEnumerable<Ingredient> ingredients, IEnumerable<Pan> pans, IEnumerable<DoughFormula> doughs, IEnumerable<Product> products) => new(
+        FormatName,
+        [.. ingredients.OrderBy(one => one.Id, StringComparer.Ordinal).Select(one => new NamedIngredient(one.Id, IngredientReader.Write(one)))],
+        [.. pans.Select(PanReader.Write)],
+        [.. doughs.Select(dough => new NamedDough(dough.Id, DoughReader.Write(dough)))],
+        [.. products.Select(product => new NamedProduct(product.Id, ProductReader.Write(product)))]);
+}
+
+/// <summary>An ingredient in a library.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Stated">What is stated of it.</param>
+public sealed record NamedIngredient(string? Id, IngredientDraft? Stated);
+
+/// <summary>A dough in a library.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Written">As written.</param>
+public sealed record NamedDough(string? Id, DoughDraft? Written);
+
+/// <summary>A product in a library.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Written">As written.</param>
+public sealed record NamedProduct(string? Id, ProductDraft? Written);

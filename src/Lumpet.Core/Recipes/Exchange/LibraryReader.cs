@@ -1,0 +1,193 @@
+using System.Text.Json;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Pans;
+using Lumpet.Core.Recipes.Writing;
+
+namespace Lumpet.Core.Recipes.Exchange;
+
+/// <summary>
+/// Reads a file against what a bakery has: a library of Lumpet's, or schema.org recipes as JSON-LD. All of it can be taken,
+/// or every fault is named and nothing is. docs/formats/library.md and docs/formats/recipe-json-ld.md have the formats.
+/// </summary>
+public static class LibraryReader
+{
+    /// <summary>Longest text that is read, in characters: two thousand recipes with all their steps, and some to spare.</summary>
+    public const int LongestText = 16_000_000;
+
+    /// <summary>The most recipes that a file holds.</summary>
+    public const int MostRecipes = 2000;
+
+    private const int MostFaults = 50;
+    private const int MostIngredients = 5000;
+    private const int MostDoughs = 500;
+
+    /// <summary>Reads a text.</summary>
+    public static LibraryChange Read(string text, LibraryState state)
+    {
+        if (text.Length > LongestText) return Refused(new FieldFault("text", "A file takes up to 16 million characters."));
+        JsonDocument document;
+        try
+        {
+            document = JsonDocument.Parse(text, new JsonDocumentOptions { MaxDepth = 32 });
+        }
+        catch (JsonException exception)
+        {
+            return Refused(new FieldFault("text", $"This is not readable JSON: line {exception.LineNumber + 1}, or nested too deeply."));
+        }
+
+        using (document)
+        {
+            try
+            {
+                return document.RootElement.ValueKind == JsonValueKind.Object && document.RootElement.TryGetProperty("format", out var format)
+                    ? format.ValueKind == JsonValueKind.String && format.GetString() == LibraryFile.FormatName
+                        ? Read(LibraryFile.Read(document.RootElement), state, [])
+                        : Refused(new FieldFault("format", $"This format is not known; a library says \"{LibraryFile.FormatName}\"."))
+                    : Foreign(document.RootElement, state);
+            }
+            catch (JsonException exception)
+            {
+                return Refused(new FieldFault(exception.Path is { Length: > 2 } path ? path[2..] : "text", "This is not a value of the kind that is needed here."));
+            }
+        }
+    }
+
+    private static LibraryChange Foreign(JsonElement root, LibraryState state)
+    {
+        var (recipes, notes, faults) = RecipeJsonLd.Read(root, state);
+        return faults.Count > 0 ? Refused([.. faults.Take(MostFaults)]) : Read(recipes, state, notes);
+    }
+
+    private static LibraryChange Read(LibraryFile file, LibraryState state, IReadOnlyList<LibraryNote> notes)
+    {
+        var checks = new FieldChecks();
+        if (file.Products?.Count > MostRecipes) return Refused(new FieldFault("products", $"At most {MostRecipes} recipes are taken at once."));
+        var reading = new Reading(checks, state);
+        reading.Ingredients(checks.List("ingredients", file.Ingredients, 0, MostIngredients, "ingredients"));
+        var pans = reading.Pans(file.Pans);
+        reading.Doughs(checks.List("doughs", file.Doughs, 0, MostDoughs, "doughs"));
+        if (checks.Faults.Count == 0) reading.Products(checks.List("products", file.Products, 0, MostRecipes, "products"), pans);
+        return checks.Faults.Count > 0 ? Refused([.. checks.Faults.Take(MostFaults)]) : reading.Change(notes);
+    }
+
+    private static LibraryChange Refused(params IReadOnlyList<FieldFault> faults) => new([], [], [], [], [], 0, [], faults);
+
+    private sealed class Reading(FieldChecks checks, LibraryState state)
+    {
+        private readonly List<Ingredient> added = [];
+        private readonly List<Ingredient> restated = [];
+        private readonly List<Pan> newPans = [];
+        private readonly List<DoughFormula> doughs = [];
+        private readonly List<Product> products = [];
+        private readonly Dictionary<string, Ingredient> ingredients = state.Ingredients.ToDictionary(one => one.Id);
+        private readonly Dictionary<string, DoughFormula> allDoughs = state.Doughs.ToDictionary(dough => dough.Id);
+        private Pantry? pantry;
+        private int same;
+
+        // Made once for a whole file, when its ingredients are read: two thousand recipes are looked up in it.
+        private Pantry Pantry => pantry ??= new Pantry(ingredients.Values);
+
+        public void Ingredients(IReadOnlyList<NamedIngredient> list)
+        {
+            foreach (var (one, at) in list.Select((one, at) => (one, at)))
+            {
+                var path = $"ingredients[{at}]";
+                var id = Id(path, one.Id);
+                var (read, _, faults) = IngredientReader.Read(id, one.Stated ?? new IngredientDraft(null, null, null, null, null, null, null, null, null, null, null, null, null), state.Currency, state.Today);
+                Add(path, faults);
+                if (read is null) continue;
+                var inForce = read with { Facts = (IngredientLibrary.Find(id)?.Facts ?? IngredientFacts.None).With(read.Facts) };
+                if (!state.Own.TryGetValue(id, out var present))
+                {
+                    if (ingredients.Values.Any(other => other.Name.Equals(read.Name, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.name", $"There is an ingredient \"{read.Name}\" of another id already.");
+                    added.Add(read);
+                }
+                else if (Text(IngredientReader.Write(present)) == Text(IngredientReader.Write(read))) same++;
+                else restated.Add(read);
+
+                ingredients[id] = inForce;
+            }
+        }
+
+        public IReadOnlyList<Pan> Pans(IReadOnlyList<PanDraft?>? drafts)
+        {
+            if (drafts is null || drafts.Count == 0) return state.Pans;
+            foreach (var pan in PanReader.Read(checks, "pans", drafts))
+            {
+                if (state.Pans.Any(other => other.Id.Equals(pan.Id, StringComparison.OrdinalIgnoreCase))) same++;
+                else newPans.Add(pan);
+            }
+
+            return [.. state.Pans, .. newPans];
+        }
+
+        public void Doughs(IReadOnlyList<NamedDough> list)
+        {
+            foreach (var (one, at) in list.Select((one, at) => (one, at)))
+            {
+                var path = $"doughs[{at}]";
+                var id = Id(path, one.Id);
+                var present = allDoughs.GetValueOrDefault(id);
+                var (dough, fresh, faults) = DoughReader.Read(one.Written ?? new DoughDraft(null, null, null, null, null, null, null, null, null, null), id, (present?.Version ?? 0) + 1, Pantry, state.Cups);
+                Add(path, faults);
+                if (dough is null) continue;
+                added.AddRange(fresh);
+                if (doughs.Any(other => other.Id == id)) checks.Add($"{path}.id", $"Two doughs have the id \"{id}\".");
+                if (allDoughs.Values.Any(other => other.Id != id && other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.name", $"There is a dough \"{dough.Name}\" of another id already.");
+                if (present is not null && Text(DoughReader.Write(present)) == Text(DoughReader.Write(dough))) same++;
+                else
+                {
+                    doughs.Add(dough);
+                    allDoughs[id] = dough;
+                }
+            }
+        }
+
+        public void Products(IReadOnlyList<NamedProduct> list, IReadOnlyList<Pan> pans)
+        {
+            var present = state.Products.ToDictionary(product => product.Id);
+            var names = state.Products.ToDictionary(product => product.Id, product => product.Name);
+            // A name is looked up for every product of the file, so the names are kept as a set.
+            var taken = new Dictionary<string, string>(StringComparer.OrdinalIgnoreCase);
+            foreach (var (key, name) in names) taken.TryAdd(name, key);
+            DoughFormula[] known = [.. allDoughs.Values];
+            var ids = new HashSet<string>();
+            foreach (var (one, at) in list.Select((one, at) => (one, at)))
+            {
+                var path = $"products[{at}]";
+                var id = Id(path, one.Id);
+                if (!ids.Add(id)) checks.Add($"{path}.id", $"Two products have the id \"{id}\".");
+                var before = present.GetValueOrDefault(id);
+                var name = (one.Written?.Name ?? string.Empty).Trim();
+                IReadOnlyCollection<string> others = taken.TryGetValue(name, out var owner) && owner != id ? [name] : [];
+                taken.TryAdd(name, id);
+                var (product, fresh, faults) = ProductReader.Read(one.Written ?? Nothing, id, (before?.Version ?? 0) + 1, state.Currency, pans, known, Pantry, others, state.Cups);
+                Add(path, faults);
+                if (checks.Faults.Count > MostFaults) return;
+                if (product is null) continue;
+                added.AddRange(fresh);
+                if (before is not null && Text(ProductReader.Write(before)) == Text(ProductReader.Write(product))) same++;
+                else products.Add(product);
+            }
+        }
+
+        public LibraryChange Change(IReadOnlyList<LibraryNote> notes) => new(added, restated, newPans, doughs, products, same, notes, []);
+
+        private static ProductDraft Nothing { get; } = new(null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+
+        private string Id(string path, string? typed)
+        {
+            var id = (typed ?? string.Empty).Trim();
+            if (id.Length is 0 or > 60 || !id.All(letter => char.IsAsciiLetterLower(letter) || char.IsAsciiDigit(letter) || letter == '-'))
+                checks.Add($"{path}.id", "An id takes up to 60 small letters, digits and hyphens.");
+            return id;
+        }
+
+        private void Add(string path, IEnumerable<FieldFault> faults)
+        {
+            foreach (var fault in faults) checks.Add($"{path}.{fault.Field}", fault.Message);
+        }
+
+        private static string Text<T>(T value) => JsonSerializer.Serialize(value);
+    }
+}

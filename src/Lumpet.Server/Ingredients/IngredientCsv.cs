@@ -1,0 +1,126 @@
+using System.Globalization;
+using CsvHelper;
+using CsvHelper.Configuration;
+using Lumpet.Core;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Recipes.Exchange;
+
+namespace Lumpet.Server.Ingredients;
+
+/// <summary>
+/// Ingredients as comma-separated values (RFC 4180, UTF-8). What a bakery states itself; the last column shows the density
+/// in force and is passed over when read. docs/formats/ingredient-csv.md has the columns.
+/// </summary>
+internal static class IngredientCsv
+{
+    /// <summary>The most rows of one file.</summary>
+    public const int MostRows = 5000;
+
+    private const string NotStated = "?";
+
+    private static readonly string[] Columns =
+    [
+        "id", "name", "role", "allergens", "may_contain", "grams_per_ml", "density_source", "pieces", "yields", "alcohol_percent", "unsafe_raw", "weighed_to", "other_names",
+    ];
+
+    /// <summary>Writes ingredients.</summary>
+    /// <param name="own">With the facts that the bakery has set.</param>
+    /// <param name="all">With the facts in force.</param>
+    public static string Write(IEnumerable<Ingredient> own, IReadOnlyDictionary<string, Ingredient> all)
+    {
+        using var text = new StringWriter(CultureInfo.InvariantCulture);
+        using var csv = new CsvWriter(text, CultureInfo.InvariantCulture);
+        foreach (var column in Columns.Append("grams_per_ml_in_force")) csv.WriteField(column);
+        csv.NextRecord();
+        foreach (var ingredient in own)
+        {
+            var stated = IngredientReader.Write(ingredient);
+            csv.WriteField(ingredient.Id);
+            csv.WriteField(stated.Name);
+            csv.WriteField(stated.Role);
+            csv.WriteField(stated.Allergens is null ? NotStated : string.Join("; ", stated.Allergens));
+            csv.WriteField(string.Join("; ", stated.MayContain ?? []));
+            csv.WriteField(stated.GramsPerMl);
+            csv.WriteField(stated.DensitySource);
+            csv.WriteField(string.Join("; ", (stated.Pieces ?? []).OfType<PieceDraft>().Select(piece => FormattableString.Invariant($"{piece.Piece} = {piece.Grams} | {piece.Source}"))));
+            csv.WriteField(string.Join("; ", (stated.Yields ?? []).OfType<YieldDraft>().Select(yield => FormattableString.Invariant($"{yield.Preparation} = {yield.Percent} | {yield.Source}"))));
+            csv.WriteField(stated.AlcoholPercent);
+            csv.WriteField(stated.UnsafeRaw == true ? "yes" : string.Empty);
+            csv.WriteField(stated.WeighedTo);
+            csv.WriteField(stated.OtherNames);
+            csv.WriteField<double?>(all[ingredient.Id].Facts.Density is { } density ? Math.Round(density.Value.GramsPerMillilitre, 4) : null);
+            csv.NextRecord();
+        }
+
+        csv.Flush();
+        return text.ToString();
+    }
+
+    /// <summary>Reads ingredients as a library of nothing else; or what is wrong with each bad row ("rows[3].grams_per_ml", counted from 1 below the heading).</summary>
+    public static (LibraryFile? Library, IReadOnlyList<FieldFault> Faults) Read(string text)
+    {
+        var (ingredients, faults) = (new List<NamedIngredient?>(), new List<FieldFault>());
+        var configuration = new CsvConfiguration(CultureInfo.InvariantCulture) { MissingFieldFound = null, BadDataFound = null, TrimOptions = TrimOptions.Trim };
+        using var csv = new CsvReader(new StringReader(text.TrimStart('\uFEFF')), configuration);
+        try
+        {
+            if (!csv.Read() || !csv.ReadHeader()) return (null, [new FieldFault("text", $"The file is empty. Its first row names the columns: {string.Join(',', Columns)}.")]);
+            if (Columns.Take(2).Except(csv.HeaderRecord!.Select(name => name.Trim())).Any()) return (null, [new FieldFault("text", $"The first row lacks id or name. It names the columns: {string.Join(',', Columns)}.")]);
+            for (var row = 1; csv.Read(); row++)
+            {
+                if (row > MostRows) return (null, [new FieldFault("text", $"At most {MostRows} rows are taken at once.")]);
+                ingredients.Add(new Row(csv, $"rows[{row}]", faults).Ingredient());
+                if (faults.Count > 50) break;
+            }
+        }
+        catch (Exception exception) when (exception is CsvHelperException or ArgumentException)
+        {
+            return (null, [new FieldFault("text", "This cannot be read as comma-separated values.")]);
+        }
+
+        if (ingredients.Count == 0) faults.Add(new FieldFault("text", "There is no ingredient in the file."));
+        return faults.Count > 0 ? (null, faults) : (new LibraryFile(LibraryFile.FormatName, ingredients, [], [], []), []);
+    }
+
+    private sealed class Row(CsvReader csv, string path, List<FieldFault> faults)
+    {
+        public NamedIngredient Ingredient() => new(Text("id"), new IngredientDraft(
+            Text("name"),
+            Text("allergens") == NotStated ? null : List("allergens"),
+            List("may_contain"),
+            Text("other_names"),
+            Text("role"),
+            Number("grams_per_ml"),
+            Text("density_source"),
+            [.. Figures("pieces").Select(one => new PieceDraft(one.Name, one.Value, one.Source))],
+            [.. Figures("yields").Select(one => new YieldDraft(one.Name, one.Value, one.Source))],
+            Number("alcohol_percent"),
+            Text("unsafe_raw") is "yes" ? true : null,
+            Number("weighed_to"),
+            null));
+
+        private string Text(string column) => csv.TryGetField<string>(column, out var text) ? text?.Trim() ?? string.Empty : string.Empty;
+
+        private string[] List(string column) => Text(column).Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+
+        private double? Number(string column)
+        {
+            var text = Text(column);
+            if (text.Length == 0) return null;
+            if (double.TryParse(text, NumberStyles.AllowDecimalPoint | NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var number)) return number;
+            faults.Add(new FieldFault($"{path}.{column}", $"\"{(text.Length > 30 ? text[..30] : text)}\" is no number; decimals are written with a point."));
+            return null;
+        }
+
+        private IEnumerable<(string Name, double? Value, string Source)> Figures(string column)
+        {
+            foreach (var entry in List(column))
+            {
+                var (named, source) = entry.Split('|', 2) is [var left, var right] ? (left, right.Trim()) : (entry, string.Empty);
+                if (named.Split('=') is [var name, var value] && double.TryParse(value.Trim(), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number))
+                    yield return (name.Trim(), number, source);
+                else faults.Add(new FieldFault($"{path}.{column}", "Figures are written name = number | source, with a semicolon between them."));
+            }
+        }
+    }
+}
