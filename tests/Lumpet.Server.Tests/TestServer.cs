@@ -42,6 +42,13 @@ public sealed class TestServer : WebApplicationFactory<Program>
         return await client.GetFromJsonAsync<JsonElement>(path);
     }
 
+    /// <summary>The text of a file, which must be there.</summary>
+    public async Task<string> Text(string path)
+    {
+        using var client = CreateClient();
+        return await client.GetStringAsync(path);
+    }
+
     /// <summary>Sends a body and answers status and JSON.</summary>
     public async Task<(int Status, JsonElement Body)> Send(HttpMethod method, string path, object? body, params (string Name, string Value)[] headers)
     {

@@ -71,28 +71,30 @@ test('a dough and a recipe are written, and their allergens stated', async ({ pa
 
   await page.goto(`${base}/#/write`)
   await page.getByRole('button', { name: 'Double crust, raw fruit' }).click()
-  await page.getByLabel('Name', { exact: true }).fill('Quince and honey')
-  await page.getByLabel(/^Filling of one pie/).fill('900 g Quinces, pared and cored\n2 cups honey')
-  await expect(page.getByText('"2 cups honey" is not understood.').first()).toBeVisible()
+  await page.getByLabel('Name', { exact: true }).fill('Medlar and honey')
+  await page.getByLabel(/^Filling of one pie/).fill('900 g Medlars, soft\n2 cups medlar honey')
+  await expect(
+    page.getByText(/"Medlar honey" is new here, so what "2 cups" of it weighs is not known/).first(),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Save the recipe' }).click()
   await expect(page.getByText('Not saved: 1 field to look at.')).toBeVisible()
-  await page.getByLabel(/^Filling of one pie/).fill('900 g Quinces, pared and cored\n120 g Honey\n26 g Corn starch')
+  await page.getByLabel(/^Filling of one pie/).fill('900 g Medlars, soft\n120 g Honey\n26 g Corn starch')
   await page.getByLabel('Wash, sugar and the like, of one pie').fill('15 g Egg, wash')
   await page.getByRole('checkbox', { name: '26 cm' }).check()
   await page.getByRole('button', { name: 'Save the recipe' }).click()
-  await expect(page).toHaveURL(/#\/recipes\/quince-and-honey/)
-  await expect(page.getByText(/Not stated yet: what .*Quinces/)).toBeVisible()
+  await expect(page).toHaveURL(/#\/recipes\/medlar-and-honey/)
+  await expect(page.getByText(/Not stated yet: what .*Medlars/)).toBeVisible()
 
   await page.getByRole('link', { name: 'State it' }).click()
   await expect(heading(page)).toContainText('nobody has said')
-  await page.getByRole('button', { name: 'Change Flour' }).click()
-  await page.getByRole('checkbox', { name: 'wheat' }).check()
+  await page.getByRole('button', { name: 'Change Medlars' }).click()
+  await page.getByRole('checkbox', { name: 'none of these' }).check()
   await page.getByLabel('New price from').fill('Mill')
   await page.getByLabel('A pack holds').fill('25')
   await page.getByLabel('and costs').fill('21.5')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(page.getByText('Flour is saved.')).toBeVisible()
-  await expect(page.getByText('carries wheat; 21.50 for 25 kg, Mill')).toBeVisible()
+  await expect(page.getByText('Medlars is saved.')).toBeVisible()
+  await expect(page.getByText('no major allergen; 21.50 for 25 kg, Mill')).toBeVisible()
 })
 
 test('twenty orders are typed and planned, and the day can be printed', async ({ page }) => {
@@ -101,7 +103,7 @@ test('twenty orders are typed and planned, and the day can be printed', async ({
   const day = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10)
   for (let number = 0; number < 20; number++) {
     await line.fill(
-      `${1 + (number % 3)} quince @ ${number % 4 === 0 ? 26 : 23} ${day} ${9 + (number % 3)}:00 stall ${number}`,
+      `${1 + (number % 3)} medlar @ ${number % 4 === 0 ? 26 : 23} ${day} ${9 + (number % 3)}:00 stall ${number}`,
     )
     await line.press('Enter')
     await expect(line).toHaveValue('')
@@ -124,11 +126,11 @@ test('a server that goes away is said loudly, and an order typed meanwhile goes 
   server.kill('SIGKILL')
   await expect(page.getByRole('alert')).toContainText('The server does not answer.', { timeout: 10_000 })
   const day = new Date(Date.now() + 4 * 86_400_000).toISOString().slice(0, 10)
-  await line.fill(`5 quince @ 23 ${day} 9:00 patience`)
+  await line.fill(`5 medlar @ 23 ${day} 9:00 patience`)
   await line.press('Enter')
   await expect(page.getByText('not taken yet')).toBeVisible()
   await start()
-  await expect(page.getByText(/^Added: 5 Quince and honey.*patience/)).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText(/^Added: 5 Medlar and honey.*patience/)).toBeVisible({ timeout: 15_000 })
   await expect(line).toHaveValue('')
   await expect(page.getByText('The server does not answer.')).toHaveCount(0)
   const { orders } = await (await fetch(`${base}/api/orders/${day}`)).json()

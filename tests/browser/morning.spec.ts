@@ -156,6 +156,9 @@ test('every place has its key, and the keys can be switched off', async ({ page 
     ['f', 'fillings'],
     ['r', 'recipes'],
     ['b', 'bakery'],
+    ['i', 'ingredients'],
+    ['a', 'pans'],
+    ['l', 'library'],
     ['o', 'orders'],
   ] as const) {
     await page.keyboard.press(key)

@@ -17,6 +17,13 @@ const screens = [
   '/recipes/pear/26/24',
   '/recipes/damson/23/6',
   '/recipes/oat-custard/26/4',
+  '/recipes/minis/mini/48',
+  '/recipes/slab/34x24/6',
+  '/recipes/apricot/28-fluted/4',
+  '/versions/pear',
+  '/compare/pear/damson',
+  '/pans',
+  '/library',
 ]
 
 for (const screen of screens) {
@@ -43,7 +50,16 @@ for (const screen of screens) {
   })
 }
 
-for (const screen of ['/orders', '/plan', '/ovens', '/dough', '/recipes/damson/23/6', '/bakery', '/write/pear']) {
+for (const screen of [
+  '/orders',
+  '/plan',
+  '/ovens',
+  '/dough',
+  '/recipes/passion/23/9',
+  '/bakery',
+  '/write/pear',
+  '/pans',
+]) {
   test(`${screen} can be read with the lights down`, async ({ page }) => {
     await page.addInitScript(() => localStorage.setItem('lumpet-theme', 'dark'))
     await page.goto(`/#${screen}`)
@@ -58,7 +74,15 @@ for (const screen of ['/orders', '/plan', '/ovens', '/dough', '/recipes/damson/2
 
 // What a sheet of paper leaves between margins of 12 mm, at 96 pixels an inch (CSS, absolute lengths).
 const papers = { A4: (210 - 24) * (96 / 25.4), Letter: (8.5 - 24 / 25.4) * 96 } as const
-for (const sheet of ['/orders', '/plan', '/ovens', '/dough', '/fillings', '/recipes/pear/26/24'])
+for (const sheet of [
+  '/orders',
+  '/plan',
+  '/ovens',
+  '/dough',
+  '/fillings',
+  '/recipes/pear/26/24',
+  '/recipes/slab/34x24/6',
+])
   for (const paper of ['A4', 'Letter'] as const)
     test(`${sheet} prints on ${paper} with nothing cut, black on white`, async ({ page }) => {
       await page.setViewportSize({ width: Math.floor(papers[paper]), height: 1000 })

@@ -14,7 +14,11 @@ const screens = [
   ['dough', '/dough', 800],
   ['fillings', '/fillings', 800],
   ['recipe', '/recipes/pear/26/24', 1000],
-  ['write', '/write/pear', 1300],
+  ['recipes', '/recipes', 900],
+  ['recipe-slab', '/recipes/slab/34x24/6', 1000],
+  ['write', '/write/gooseberry', 1300],
+  ['pans', '/pans', 1000],
+  ['compare', '/compare/pear/cranberry', 800],
   ['ingredients', '/ingredients', 700, press('button', 'Change Butter, unsalted')],
   ['bakery', '/bakery', 1180],
 ]

@@ -75,7 +75,7 @@ public static class RecipeStore
             .ToLookup(row => row.ProductId);
         var stages = Rows<StageRow>($"SELECT product_id AS productId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most FROM product_stage {where} ORDER BY number")
             .ToLookup(row => (row.ProductId, row.StepId), row => new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most));
-        var links = Rows<LinkRow>($"SELECT product_id AS productId, before, after, least, most FROM product_link {where}")
+        var links = Rows<LinkRow>($"SELECT product_id AS productId, before, after, least, most FROM product_link {where} ORDER BY rowid")
             .ToLookup(row => row.ProductId, row => new Link(row.Before, row.After, Span.Between((int)row.Least, (int)row.Most)));
         var steps = Rows<StepRow>(
                 $"""

@@ -24,7 +24,7 @@ export const screens = [
   { id: 'write', name: 'Write a recipe', key: 'w' },
   { id: 'doughs', name: 'Doughs', key: 'u' },
   { id: 'ingredients', name: 'Ingredients', key: 'i' },
-  { id: 'pans', name: 'Pans', key: 'n' },
+  { id: 'pans', name: 'Pans', key: 'a' },
   { id: 'library', name: 'Take in, give out', key: 'l' },
 ]
 

@@ -77,7 +77,7 @@ internal static partial class NumberReader
         matchTimeoutMilliseconds: 500)]
     private static partial Regex Figures();
 
-    [GeneratedRegex(@"^(?:(?:one|two)\s+and\s+a\s+half|half\s+an?|(?:a|one)\s+half|a\s+quarter|a\s+dozen|half|quarter|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|an?)(?=\s)", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant, matchTimeoutMilliseconds: 500)]
+    [GeneratedRegex(@"^(?:(?:one|two)\s+and\s+a\s+half|half\s+an?|(?:a|one)\s+half|a\s+quarter|a\s+dozen|half|quarter|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|an?(?!\s+(?:few|handful|little|bit|bunch|lot|knob|splash|drizzle|some)\b))(?=\s)", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant, matchTimeoutMilliseconds: 500)]
     private static partial Regex Spelled();
 
     [GeneratedRegex(@"\G\s*(?:-|–|—|\bto\b|\bor\b)\s*", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant, matchTimeoutMilliseconds: 500)]

@@ -143,6 +143,8 @@ public sealed class AmountReaderTests
     [Theory]
     [InlineData("flour")]
     [InlineData("some flour")]
+    [InlineData("a few plums")]
+    [InlineData("a handful of currants")]
     [InlineData("")]
     [InlineData("-5 g flour")]
     [InlineData("1/0 cup flour")]

@@ -1,0 +1,141 @@
+import { expect, test, type Page } from '@playwright/test'
+
+const heading = (page: Page) => page.getByRole('heading', { level: 1 })
+
+test('a recipe is found by what is in it, and what someone must not eat is left out', async ({ page }) => {
+  await page.goto('/#/recipes')
+  await expect(heading(page)).toContainText('recipes with')
+  await page.getByLabel('Find by name, dough or ingredient').fill('brandy')
+  await expect(heading(page)).toContainText('1 of')
+  await expect(page.getByRole('link', { name: 'Hazelnut tart' })).toBeVisible()
+  await page.getByLabel('Leaving out an allergen').selectOption('nuts')
+  await expect(page.getByText('Nothing is like that.')).toBeVisible()
+  // The address holds what was asked, so that it can be passed on.
+  await page.reload()
+  await expect(page.getByText('Nothing is like that.')).toBeVisible()
+  await page.getByRole('button', { name: 'Show all recipes' }).click()
+  await page.getByLabel('Kind of filling').selectOption('curd')
+  await expect(page.getByRole('link', { name: 'Passion-fruit meringue' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Pear and ginger' })).toHaveCount(0)
+})
+
+test('what is on hand says how many pies, and eggs that come whole lead to a count', async ({ page }) => {
+  await page.goto('/#/recipes/pear')
+  await page.getByLabel('What I have').fill('14.2 kg pears')
+  await page.getByRole('button', { name: 'How many pies?' }).click()
+  await expect(page.getByText(/Enough for 10: .* a pie, .* left/)).toBeVisible()
+  await expect(page).toHaveURL(/#\/recipes\/pear\/23\/10$/)
+  await page.getByLabel('What I have').fill('3 kg gravel')
+  await page.getByRole('button', { name: 'How many pies?' }).click()
+  await expect(page.getByText('Pear and ginger takes no "Gravel".')).toBeVisible()
+
+  // One custard takes 0.61 of an egg for its dough; eight take 4.92, which is five within 2 %.
+  await page.goto('/#/recipes/oat-custard/23/1')
+  await page.getByRole('button', { name: '8 pies' }).click()
+  await expect(page.getByRole('row', { name: /^Egg, whole 4\.92 .*5 \+1\.7 % this count$/ })).toBeVisible()
+})
+
+test('two recipes are compared line by line', async ({ page }) => {
+  await page.goto('/#/recipes')
+  await page.getByRole('checkbox', { name: 'Compare Pear and ginger' }).check()
+  await expect(page.getByText('One chosen to compare; choose another.')).toBeVisible()
+  await page.getByRole('checkbox', { name: 'Compare Damson lattice' }).check()
+  await page.getByRole('link', { name: 'Compare these two' }).click()
+  await expect(heading(page)).toContainText('lines differ')
+  await expect(page.getByRole('row', { name: /^Damsons, pitted – 760 g new$/ })).toBeVisible()
+})
+
+test('an edit makes a version, what changed can be seen, and one can go back', async ({ page }) => {
+  await page.goto('/#/write/leek')
+  await page
+    .getByLabel(/^Filling of one pie/)
+    .fill('900 g Leeks, trimmed, sliced\n3/4 cup Milk, whole\n2 sticks butter')
+  await expect(page.getByText(/177.4412 ml × 1.0313 g\/ml/)).toBeVisible()
+  await expect(page.getByText(/2 × 113.3981 g, 4 oz a stick/)).toBeVisible()
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(page.getByText('version 2:')).toBeVisible()
+  await expect(page.getByText('3/4 cup =')).toBeVisible()
+  await page.getByRole('link', { name: 'Versions' }).click()
+  await expect(heading(page)).toContainText('in version 2; 1 before it is kept')
+  await page.getByRole('link', { name: 'What changed since' }).click()
+  await expect(page.getByRole('row', { name: /^Cheese, hard, grated 220 g – left out$/ })).toBeVisible()
+  await page.goBack()
+  await page.getByRole('button', { name: 'Go back to version 1' }).click()
+  await expect(page.getByText('version 3:')).toBeVisible()
+  await expect(page.getByRole('rowheader', { name: 'Cheese, hard, grated' })).toBeVisible()
+})
+
+test('a variation begins as the recipe it comes from, and other choices bring other steps', async ({ page }) => {
+  await page.goto('/#/recipes/cranberry')
+  await page.getByRole('button', { name: 'Write a variation' }).click()
+  await page.getByLabel('Name of the variation').fill('Cranberry under crumble')
+  await page.getByRole('button', { name: 'Write it' }).click()
+  await expect(heading(page)).toContainText('Cranberry under crumble, version 1')
+  await page.getByRole('combobox', { name: /^Top/ }).selectOption('crumble')
+  await page.getByRole('combobox', { name: /^Base/ }).selectOption('partBlind')
+  await page.getByRole('button', { name: 'Take the usual steps for these' }).click()
+  await expect(page.getByLabel('Blind bake, weighted, then bare: stage 1, temperature')).toBeVisible()
+  await page.getByLabel(/^Topping of one pie/).fill('90 g flour\n60 g butter\n60 g sugar')
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(page.getByText('precooked fruit, crumble, part bake')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Topping, crumble' })).toBeVisible()
+})
+
+test('a dough is judged while it is written', async ({ page }) => {
+  await page.goto('/#/doughs/flaky')
+  await expect(page.getByText('Flour : fat : water 3 : 2 : 1')).toBeVisible()
+  await page.getByLabel(/^What goes in/).fill('450 g flour\n420 g butter\n150 g water')
+  await expect(page.getByText('softens fast')).toBeVisible()
+  await page.getByLabel('Family').selectOption('veryRich')
+  await expect(page.getByText('judged as very rich flaky')).toBeVisible()
+})
+
+test('pans stand to scale, and another pan of a recipe brings an estimate that says it is one', async ({ page }) => {
+  await page.goto('/#/pans')
+  await expect(heading(page)).toContainText('drawn to one scale')
+  await expect(page.getByRole('img', { name: '34 x 24 slab in section' })).toBeVisible()
+  await page.goto('/#/recipes/leek/23/2')
+  await expect(page.getByText(/^Perhaps \d+ to \d+ min in the oven$/)).toBeVisible()
+})
+
+test('an ingredient takes a figure of the bakery, and cups are weighed by it', async ({ page }) => {
+  await page.goto('/#/ingredients')
+  await page.getByLabel('Find').fill('molasses')
+  await page.getByRole('button', { name: 'Change Molasses' }).click()
+  await page.getByLabel('Density of your own, g/ml').fill('1.4')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('a US cup 331.2 g')).toBeVisible()
+  await page.goto('/#/write')
+  await page.getByRole('button', { name: 'Nut tart' }).click()
+  await page.getByLabel(/^Filling of one pie/).fill('1 metric cup molasses')
+  await expect(page.getByText('250 ml × 1.4 g/ml, set by this bakery')).toBeVisible()
+})
+
+test('a recipe from elsewhere is shown before it is taken in, and its doubts stay with it', async ({ page }) => {
+  await page.goto('/#/library')
+  const recipe = {
+    '@context': 'https://schema.org',
+    '@type': 'Recipe',
+    name: 'Elder and plum tart',
+    recipeIngredient: ['900 g plums, pitted', '1 cup sugar', '2 heaped tbsp cornflour', 'a handful of elderberries'],
+  }
+  const file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+  const input = page.getByLabel('Choose a file')
+  await input.setInputFiles(file('broken.json', '{"@type": "Recipe"'))
+  await expect(page.getByText('This is not readable JSON')).toBeVisible()
+  await input.setInputFiles(file('elder.jsonld', JSON.stringify(recipe)))
+  await expect(heading(page)).toContainText('elder.jsonld brings 1 thing')
+  await expect(page.getByText(/Not taken in: "a handful of elderberries" is not understood/)).toBeVisible()
+  await page.getByRole('button', { name: 'Take in this' }).click()
+  await expect(page.getByText('elder.jsonld is taken in: 1 thing.')).toBeVisible()
+
+  await page.goto('/#/recipes?q=elder')
+  await expect(page.getByText('to look at')).toBeVisible()
+  await page.getByRole('link', { name: 'Elder and plum tart' }).click()
+  await expect(page.getByText('Taken in from elsewhere; still to look at:')).toBeVisible()
+  await page.getByRole('link', { name: 'Look at it and change it' }).click()
+  await page.getByRole('button', { name: 'All looked at' }).click()
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(page.getByText('version 2:')).toBeVisible()
+  await expect(page.getByText('still to look at')).toHaveCount(0)
+})
