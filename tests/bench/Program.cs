@@ -31,6 +31,10 @@ using (var load = new ServerLoad(Path.Combine(root, "src/Lumpet.Server/bin/Relea
     rows.Add(("Server: scaling what-if", "under 10 ms median", Spread(await load.Scale(250))));
     rows.Add(("Server: plan of 62 pies made anew", "under 200 ms median", Spread(await load.PlanAnew(60))));
     foreach (var (what, milliseconds) in Follow(root, load.Address)) rows.Add(($"Browser: {what}", "under 100 ms", $"{Number(milliseconds)} ms median"));
+    const int Many = 2000;
+    rows.Add(($"Server: taking in a library of {Many} recipes, kept on disk", string.Empty, $"{Number(await load.TakeIn(Many) / 1000)} s"));
+    rows.Add(($"Server: scaling what-if of a twelve-line recipe among {Many}", "under 20 ms median", Spread(await load.ScaleAmongMany(250, Many))));
+    rows.Add(($"Server: finding among {Many} recipes", "under 100 ms median", Spread(await load.Find(120))));
     rows.Add(("Server: memory after an hour's use (3600 requests)", "under 300 MB", $"{Number(await load.AnHour(), 0)} MB resident"));
 }
 

@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Globalization;
 using System.Net.Http.Json;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 
 namespace Lumpet.Bench;
 
@@ -35,6 +36,36 @@ public sealed class ServerLoad : IDisposable
 
     public async Task<IReadOnlyList<double>> Scale(int times) => await Timed(times, at =>
         client.PostAsJsonAsync("/api/recipes/pear/scale", new { pan = at % 2 == 0 ? "23" : "26", count = 1 + (at % 50) }));
+
+    /// <summary>Takes in so many recipes, variations of the demo's twelve-line sweet potato pie, and answers how long it took.</summary>
+    public async Task<double> TakeIn(int recipes)
+    {
+        var library = JsonNode.Parse(await client.GetStringAsync(new Uri("/api/library.json", UriKind.Relative)))!.AsObject();
+        var pattern = library["products"]!.AsArray().First(product => product!["id"]!.GetValue<string>() == Large)!["written"]!.AsObject();
+        pattern["filling"] = $"{pattern["filling"]!.GetValue<string>()}\n1 tsp Vanilla extract\n20 g Butter, unsalted\n15 g Corn starch\n30 ml Rum";
+        pattern["aliases"] = string.Empty;
+        var many = new JsonArray([.. Enumerable.Range(0, recipes).Select(at =>
+        {
+            var written = pattern.DeepClone().AsObject();
+            written["name"] = $"Variation {at}";
+            return (JsonNode)new JsonObject { ["id"] = $"variation-{at}", ["written"] = written };
+        })]);
+        var text = new JsonObject { ["format"] = library["format"]!.DeepClone(), ["products"] = many }.ToJsonString();
+        var watch = Stopwatch.StartNew();
+        using var response = await client.PostAsJsonAsync("/api/library", new { text });
+        response.EnsureSuccessStatusCode();
+        return watch.Elapsed.TotalMilliseconds;
+    }
+
+    /// <summary>Scaling one of many recipes: twelve lines of filling, another recipe and another count each time.</summary>
+    public async Task<IReadOnlyList<double>> ScaleAmongMany(int times, int recipes) => await Timed(times, at =>
+        client.PostAsJsonAsync($"/api/recipes/variation-{at * 37 % recipes}/scale", new { count = 1 + (at % 50) }));
+
+    /// <summary>Finding by a word, by an ingredient, by what is left out.</summary>
+    public async Task<IReadOnlyList<double>> Find(int times) => await Timed(times, at => client.GetAsync(new Uri(
+        (at % 3) switch { 0 => $"/api/recipes?q=variation%20{at}", 1 => "/api/recipes?q=rhubarb%20mini", _ => "/api/recipes?without=nuts&kind=puree" }, UriKind.Relative)));
+
+    private const string Large = "sweet-potato";
 
     /// <summary>Plans that were never asked for before: every question moves a pick-up to another minute.</summary>
     public async Task<IReadOnlyList<double>> PlanAnew(int times)
