@@ -41,11 +41,14 @@ public static partial class OrderLineReader
         return new Reading(products, defaultDay, localNow, zone).Read(line);
     }
 
-    [GeneratedRegex(@"^\s*(?<count>\d+)?\s*(?<product>[^@]*?)\s*(?:@\s*(?<pan>\d+(?:\s*cm\b)?|[^\s@]+)(?<rest>.*))?$", RegexOptions.CultureInvariant)]
+    [GeneratedRegex(@"^\s*(?<count>\d+)?\s*(?<product>[^@]*?)\s*(?:@\s*(?<pan>\d+\s*[x×]\s*\d+(?:\s*cm\b)?|\d+(?:\s*cm\b)?(?=\s|$)|[^\s@]+)(?<rest>.*))?$", RegexOptions.CultureInvariant)]
     private static partial Regex Shape { get; }
 
     [GeneratedRegex(@"^(?<hour>\d{1,2})(?:[:.](?<minute>\d{2}))?\s*(?<half>am|pm)?$|^(?<hour>\d{2})(?<minute>\d{2})$", RegexOptions.CultureInvariant | RegexOptions.IgnoreCase)]
     private static partial Regex ClockTime { get; }
+
+    [GeneratedRegex(@"^(\d+)\s*[x×]\s*(\d+)$", RegexOptions.CultureInvariant)]
+    private static partial Regex Sides();
 
     private sealed class Reading(IReadOnlyList<Product> products, DateOnly defaultDay, DateTime localNow, TimeZoneInfo zone)
     {
@@ -95,12 +98,14 @@ public static partial class OrderLineReader
         {
             if (typed.Length == 0)
                 return Missing<string>("pan", product is null ? "Which pan? It is written after @." : $"Which pan? It is written after @: {OrderRules.Sizes(product)}.");
-            var id = typed.EndsWith("cm", StringComparison.OrdinalIgnoreCase) ? typed[..^2].Trim() : typed;
+            var size = typed.EndsWith("cm", StringComparison.OrdinalIgnoreCase) ? typed[..^2].Trim() : typed;
+            // The sides of a slab: "34 x 24" is the pan "34x24".
+            var id = Sides().Replace(size, "$1x$2");
             if (product is null) return null;
-            if (product.SizeIn(id) is not { } size)
+            if (product.SizeIn(id) is not { } made)
                 return Missing<string>("pan", $"{product.Name} is not made in \"{OrderRules.Shorten(id)}\", only in {OrderRules.Sizes(product)}.");
-            parts.Add(new UnderstoodPart("pan", typed, size.Pan.Name));
-            return size.Pan.Id;
+            parts.Add(new UnderstoodPart("pan", typed, made.Pan.Name));
+            return made.Pan.Id;
         }
 
         private DateOnly Day(List<string> words)

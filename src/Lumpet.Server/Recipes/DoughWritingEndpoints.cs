@@ -22,6 +22,7 @@ internal static class DoughWritingEndpoints
         routes.MapGet("/api/doughs", Doughs).WithName("GetDoughs").WithSummary("Every dough of the bakery, as written, and judged by its family.");
         routes.MapPost("/api/doughs", AddDough).WithName("AddDough").WithSummary("Writes a new dough.");
         routes.MapPut("/api/doughs/{id}", ChangeDough).WithName("ChangeDough").WithSummary("Writes a dough anew; If-Match carries the version it was read with.");
+        routes.MapGet("/api/doughs/{id}/versions", Versions).WithName("GetDoughVersions").WithSummary("Every version of a dough as it was written, the latest first.");
         routes.MapPost("/api/writing/dough", Judge).WithName("JudgeDough").WithSummary("Proportions of a dough as far as it is written, judged by its family. Stores nothing.");
     }
 
@@ -29,6 +30,16 @@ internal static class DoughWritingEndpoints
     {
         using var connection = database.Open();
         return TypedResults.Ok<IReadOnlyList<WrittenDough>>([.. RecipeStore.Doughs(connection).Select(Answer)]);
+    }
+
+    private static Results<Ok<IReadOnlyList<DoughVersion>>, ProblemHttpResult> Versions(string id, Database database)
+    {
+        using var connection = database.Open();
+        DoughVersion[] versions = [.. RecipeVersions.OfDough(connection, id).Select(version =>
+            new DoughVersion(version.Number, version.SavedAt.ToUniversalTime(), RecipeVersions.FindDough(connection, id, version.Number)!.Draft))];
+        return versions.Length == 0
+            ? TypedResults.Problem(title: "There is no such dough.", statusCode: 404)
+            : TypedResults.Ok<IReadOnlyList<DoughVersion>>(versions);
     }
 
     private static Results<Ok<DoughJudged>, ValidationProblem> Judge(DoughDraft draft, Database database)
@@ -69,6 +80,12 @@ internal static class DoughWritingEndpoints
 
     private static WrittenDough Answer(DoughFormula dough) => new(dough.Id, dough.Version, DoughReader.Write(dough), JudgeWords.Of(dough));
 }
+
+/// <summary>A version of a dough.</summary>
+/// <param name="Number">Its number.</param>
+/// <param name="SavedAt">When it was saved.</param>
+/// <param name="Draft">As written.</param>
+public sealed record DoughVersion(int Number, DateTimeOffset SavedAt, DoughDraft Draft);
 
 /// <summary>A dough as written.</summary>
 /// <param name="Id">Its id.</param>

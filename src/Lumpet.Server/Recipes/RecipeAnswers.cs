@@ -240,6 +240,8 @@ public sealed record LineAnswer(
 /// <param name="Pieces">Its pieces.</param>
 /// <param name="Lines">Line by line, bowl loss included.</param>
 /// <param name="Judged">What is usual for its family.</param>
+/// <param name="Method">How it is made and kept, in words.</param>
+/// <param name="TrimUse">What becomes of the trim, in words.</param>
 public sealed record DoughScaleAnswer(
     string Name,
     double Factor,
@@ -250,7 +252,9 @@ public sealed record DoughScaleAnswer(
     double BowlPercent,
     IReadOnlyList<PieceAnswer> Pieces,
     IReadOnlyList<LineAnswer> Lines,
-    DoughJudged Judged);
+    DoughJudged Judged,
+    string Method,
+    string TrimUse);
 
 /// <summary>A dough, judged by its family.</summary>
 /// <param name="Family">Its family in words.</param>

@@ -30,6 +30,19 @@ public sealed class OrderLineReaderTests
     }
 
     [Theory]
+    [InlineData("2 pear @ 34 x 24 9:00 kiosk", "34x24")]
+    [InlineData("2 pear @ 34x24 9:00 kiosk", "34x24")]
+    [InlineData("2 pear @ 34 × 24 cm 9:00 kiosk", "34x24")]
+    [InlineData("2 pear @ 26-deep 9:00 kiosk", "26-deep")]
+    public void Slabs_are_named_by_their_sides_and_pans_may_have_longer_names(string line, string pan)
+    {
+        var product = TestBakery.Pear with { Sizes = [.. TestBakery.Pear.Sizes, new(TestBakery.Pan26 with { Id = "34x24" }, null), new(TestBakery.Pan26 with { Id = "26-deep" }, null)] };
+        var understood = OrderLineReader.Read(line, [product], Friday, Now, Zone);
+        Assert.Empty(understood.Faults);
+        Assert.Equal((pan, "kiosk"), (understood.Order!.Pan, understood.Order.For));
+    }
+
+    [Theory]
     [InlineData("", "count")]
     [InlineData("pear @ 23 9:00", "count")]
     [InlineData("0 pear @ 23 9:00", "count")]

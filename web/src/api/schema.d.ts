@@ -261,6 +261,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/doughs/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every version of a dough as it was written, the latest first. */
+        get: operations["GetDoughVersions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/writing/dough": {
         parameters: {
             query?: never;
@@ -1229,6 +1246,25 @@ export interface components {
             lines: components["schemas"]["LineAnswer"][];
             /** @description What is usual for its family. */
             judged: components["schemas"]["DoughJudged"];
+            /** @description How it is made and kept, in words. */
+            method: string;
+            /** @description What becomes of the trim, in words. */
+            trimUse: string;
+        };
+        /** @description A version of a dough. */
+        DoughVersion: {
+            /**
+             * Format: int32
+             * @description Its number.
+             */
+            number: number;
+            /**
+             * Format: date-time
+             * @description When it was saved.
+             */
+            savedAt: string;
+            /** @description As written. */
+            draft: components["schemas"]["DoughDraft"];
         };
         /** @description How long the bake may take in this pan. */
         EstimateAnswer: {
@@ -3604,6 +3640,28 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetDoughVersions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoughVersion"][];
                 };
             };
         };

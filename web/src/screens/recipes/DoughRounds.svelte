@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
-  import { centimetres, grams } from '../../parts/amounts'
+  import { centimetres } from '../../parts/amounts'
   import PieceShape from './PieceShape.svelte'
   import SheetDrawing from './SheetDrawing.svelte'
 
@@ -27,7 +27,6 @@
       return middle
     })
   })
-  const trim = $derived(Math.round(dough.pieces.reduce((sum, piece) => sum + piece.trimGrams, 0)))
   const sheets = $derived(dough.pieces.filter((piece) => piece.sheet !== null && piece.name !== 'lattice'))
   const size = (piece: Piece) => {
     if (piece.stripsCm.length + piece.acrossCm.length > 0 && piece.name === 'lattice')
@@ -50,7 +49,7 @@
       aria-label={drawn.map((piece) => `${piece.name} ${size(piece)}`).join(', ')}
     >
       {#each drawn as piece, index (piece.name)}
-        <PieceShape {piece} x={middles[index] ?? 0} y={(tallest + 1) / 2} />
+        <PieceShape {piece} x={middles[index] ?? 0} y={(tallest + 1) / 2} {width} />
       {/each}
     </svg>
   {/if}
@@ -74,7 +73,7 @@
       </li>
     {/each}
   </ul>
-  <p class="small">{trim === 0 ? 'No trim comes back.' : `${grams(trim)} of trim comes back from a pie.`}</p>
+  <p class="small">{dough.trimUse}</p>
 </section>
 
 <style>

@@ -6,9 +6,12 @@
     /** Its middle, in centimetres of the drawing. */
     x: number
     y: number
+    /** Width of the whole drawing, by which the label is sized. */
+    width: number
   }
-  const { piece, x, y }: Props = $props()
+  const { piece, x, y, width }: Props = $props()
 
+  const unit = $derived(Math.min(1.2, width / 48))
   const pitch = (span: number, strips: number) => (strips > 1 ? (span - piece.stripWidthCm) / (strips - 1) : 0)
   const across = $derived(pitch(piece.lengthCm, piece.stripsCm.length))
   const down = $derived(pitch(piece.diameterCm, piece.acrossCm.length))
@@ -47,9 +50,11 @@
     class="piece"
   />
 {/if}
-<rect x={x - 6.5} y={y - 3} width="13" height="6" rx="0.5" class="paper" />
-<text {x} y={y - 0.5} class="name">{piece.name}</text>
-<text {x} y={y + 2} class="size">{Math.round(piece.discGrams)} g</text>
+<g transform="translate({x} {y}) scale({unit})">
+  <rect x="-6.5" y="-3" width="13" height="6" rx="0.5" class="paper" />
+  <text y="-0.5" class="name">{piece.name}</text>
+  <text y="2" class="size">{Math.round(piece.discGrams)} g</text>
+</g>
 
 <style>
   .disc {

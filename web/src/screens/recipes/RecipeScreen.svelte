@@ -122,6 +122,7 @@
         foot="{grams(answer.dough.gramsPerPie)} of discs a pie, and {answer.dough
           .bowlPercent} % of each batch that stays in the bowl."
       />
+      <p class="small mt-1">{answer.dough.method}</p>
       {#if answer.dough.judged.ratio}
         <p class="small mt-1">
           Flour : fat : water {answer.dough.judged.ratio}, {answer.dough.judged.family}. {answer.dough.judged.findings

@@ -8,6 +8,7 @@
   import TextField from '../../parts/TextField.svelte'
   import { live } from '../../parts/live.svelte'
   import DoughJudged from './DoughJudged.svelte'
+  import DoughVersions from './DoughVersions.svelte'
   import KindField from './KindField.svelte'
   import { families } from './kinds'
   import LinesField from './LinesField.svelte'
@@ -193,5 +194,16 @@
         />
       {:else if failure && Object.keys(failure.fields).length === 0}<FailureNote {failure} />{/if}
     </form>
+    {#if version > 0 && params?.id}
+      <DoughVersions
+        id={params.id}
+        {version}
+        {written}
+        ontake={(old, number) => {
+          draft = { ...old }
+          said = `What version ${number} wrote is in the form; saving makes version ${version + 1}.`
+        }}
+      />
+    {/if}
   {/if}
 {:else}<FailureNote {failure} />{/if}
