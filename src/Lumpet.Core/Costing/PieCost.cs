@@ -25,7 +25,7 @@ public enum CostPart
 /// <param name="Ingredient">What is paid for.</param>
 /// <param name="EdiblePortion">Grams that go in, unrounded; pieces for packaging.</param>
 /// <param name="Yield">What preparation leaves of the weight bought.</param>
-/// <param name="Price">The price row used, or null where none is known.</param>
+/// <param name="Price">The price row used; null where none is known, or where it is made here and costs what its parts cost.</param>
 /// <param name="Cost">EP / yield times the price of a gram; null where no price is known.</param>
 public sealed record CostLine(
     CostPart Part, Ingredient Ingredient, double EdiblePortion, Yield Yield, Price? Price, Money? Cost);
@@ -73,8 +73,7 @@ public sealed record PieCost(
     {
         var price = Usable(prices.Find(line.Line.Ingredient.Id), PackUnit.Gram);
         var bought = (decimal)line.Line.Yield.AsPurchased(line.PerPie).Grams;
-        return new CostLine(
-            part, line.Line.Ingredient, line.PerPie.Grams, line.Line.Yield, price, price is null ? null : price.PerUnit * bought);
+        return new CostLine(part, line.Line.Ingredient, line.PerPie.Grams, line.Line.Yield, price, prices.OfGram(line.Line.Ingredient) is { } gram ? gram * bought : null);
     }
 
     private static CostLine ByPiece(Ingredient item, PriceList prices)

@@ -9,4 +9,7 @@ public sealed record Ingredient(string Id, string Name, IReadOnlyList<string> Al
 {
     /// <summary>What else is known of it.</summary>
     public IngredientFacts Facts { get; init; } = IngredientFacts.None;
+
+    /// <summary>What it is made of where the bakery makes it itself; null where it is bought.</summary>
+    public IngredientFormula? Formula { get; init; }
 }

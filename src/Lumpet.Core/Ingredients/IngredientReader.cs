@@ -1,4 +1,7 @@
 using Lumpet.Core.Measures;
+using Lumpet.Core.Measures.Amounts;
+using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Writing;
 
 namespace Lumpet.Core.Ingredients;
 
@@ -16,6 +19,8 @@ namespace Lumpet.Core.Ingredients;
 /// <param name="UnsafeRaw">Whether it is not to be tasted raw.</param>
 /// <param name="WeighedTo">Grams to which it is weighed; null for what the scale shows.</param>
 /// <param name="Price">A new price; null leaves the prices as they are.</param>
+/// <param name="MadeOf">What it is made of where the bakery makes it itself, one ingredient a line; empty where it is bought.</param>
+/// <param name="KeptPercent">What of that is left; null for all of it.</param>
 public sealed record IngredientDraft(
     string? Name,
     IReadOnlyList<string?>? Allergens,
@@ -29,7 +34,9 @@ public sealed record IngredientDraft(
     double? AlcoholPercent,
     bool? UnsafeRaw,
     double? WeighedTo,
-    PriceDraft? Price);
+    PriceDraft? Price,
+    string? MadeOf = null,
+    double? KeptPercent = null);
 
 /// <summary>A weight of one as stated.</summary>
 /// <param name="Piece">"one", "stick", "tin", "pod".</param>
@@ -54,6 +61,7 @@ public sealed record PriceDraft(string? Supplier, decimal? PackAmount, string? P
 public static class IngredientReader
 {
     private const int MostFigures = 12;
+    private const int MostFormulaLines = 40;
 
     // Puffed grain weighs about 0.05 g/ml, syrup 1.45; what lies outside is a slip.
     private const double LeastDensity = 0.02;
@@ -64,17 +72,20 @@ public static class IngredientReader
     /// <param name="draft">What was stated.</param>
     /// <param name="currency">The bakery's currency.</param>
     /// <param name="today">First day of a new price.</param>
+    /// <param name="pantry">What it may be made of; null where nothing is known.</param>
+    /// <param name="custom">Which cup and spoons are meant.</param>
     /// <returns>The ingredient with the bakery's own facts, and its new price; or what is wrong.</returns>
-    public static (Ingredient? Ingredient, Price? Price, IReadOnlyList<FieldFault> Faults) Read(string id, IngredientDraft draft, string currency, DateOnly today)
+    public static (Ingredient? Ingredient, Price? Price, IReadOnlyList<FieldFault> Faults) Read(string id, IngredientDraft draft, string currency, DateOnly today, Pantry? pantry = null, CupCustom custom = CupCustom.UnitedStates)
     {
         var checks = new FieldChecks();
         var name = checks.Name("name", draft.Name, "An ingredient");
         var allergens = Allergens(checks, "allergens", draft.Allergens);
         var facts = Facts(checks, draft);
+        var formula = string.IsNullOrWhiteSpace(draft.MadeOf) ? null : Formula(checks, id, draft, pantry ?? new Pantry([]), custom);
         var price = draft.Price is { } stated ? Price(checks, id, stated, currency, today) : null;
         return checks.Faults.Count > 0
             ? (null, null, checks.Faults)
-            : (new Ingredient(id, name, allergens, draft.Allergens is not null) { Facts = facts }, price, []);
+            : (new Ingredient(id, name, allergens, draft.Allergens is not null) { Facts = facts, Formula = formula }, price, []);
     }
 
     /// <summary>What a bakery has set itself, as it would be stated again; without a price.</summary>
@@ -92,7 +103,25 @@ public static class IngredientReader
         own.Facts.AlcoholPercent > 0 ? own.Facts.AlcoholPercent : null,
         own.Facts.UnsafeRaw ? true : null,
         own.Facts.WeighedTo,
-        null);
+        null,
+        own.Formula is null ? null : string.Join('\n', own.Formula.Lines.Select(RecipeLineReader.Write)),
+        own.Formula is null || own.Formula.KeptShare >= 1 ? null : Math.Round(own.Formula.KeptShare * 100, 6));
+
+    private static IngredientFormula Formula(FieldChecks checks, string id, IngredientDraft draft, Pantry pantry, CupCustom custom)
+    {
+        var lines = new List<RecipeLine>();
+        foreach (var text in draft.MadeOf!.ReplaceLineEndings("\n").Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Take(MostFormulaLines))
+        {
+            var (read, fault) = RecipeLineReader.Read(text, pantry, custom);
+            if (read is null) checks.Add("madeOf", fault!);
+            else if (read.Known is not { } part) checks.Add("madeOf", $"\"{read.Name}\" is new here. State it as an ingredient first.");
+            else if (part.Id == id || part.Formula?.Everything.Any(inner => inner.Id == id) == true)
+                checks.Add("madeOf", part.Id == id ? $"{part.Name} cannot be made of itself." : $"{part.Name} is itself made of this: a recipe cannot use itself.");
+            else lines.Add(read.Of(part));
+        }
+
+        return new IngredientFormula(lines, checks.Number("keptPercent", draft.KeptPercent ?? 100, 5, 100, "%") / 100);
+    }
 
     private static IngredientFacts Facts(FieldChecks checks, IngredientDraft draft)
     {

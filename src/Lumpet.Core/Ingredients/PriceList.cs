@@ -1,3 +1,5 @@
+using Lumpet.Core.Measures;
+
 namespace Lumpet.Core.Ingredients;
 
 /// <summary>The prices that hold on one day: for each ingredient the row that came into force last.</summary>
@@ -12,6 +14,10 @@ public sealed class PriceList
         new(rows.Where(row => row.ValidFrom <= day)
             .GroupBy(row => row.IngredientId)
             .ToDictionary(group => group.Key, group => group.OrderBy(row => row.ValidFrom).Last()));
+
+    /// <summary>What a gram of an ingredient costs as purchased: by its own price, or by what it is made of; null where none is known.</summary>
+    public Money? OfGram(Ingredient ingredient) =>
+        Find(ingredient.Id) is { PackUnit: PackUnit.Gram } price ? price.PerUnit : ingredient.Formula?.CostOfGram(this);
 
     /// <summary>The row in force for an ingredient, or null where none is known.</summary>
     public Price? Find(string ingredientId) => current.GetValueOrDefault(ingredientId);

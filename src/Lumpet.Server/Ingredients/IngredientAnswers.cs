@@ -25,6 +25,7 @@ public sealed record IngredientsAnswer(
 /// <param name="AlcoholPercent">Alcohol by volume.</param>
 /// <param name="UnsafeRaw">Whether it is not to be tasted raw.</param>
 /// <param name="UsedIn">Products that take it.</param>
+/// <param name="IsMadeHere">Whether the bakery makes it itself.</param>
 /// <param name="Own">What the bakery itself has set, as it would be stated.</param>
 public sealed record IngredientAnswer(
     string Id,
@@ -41,6 +42,7 @@ public sealed record IngredientAnswer(
     double AlcoholPercent,
     bool UnsafeRaw,
     int UsedIn,
+    bool IsMadeHere,
     IngredientDraft Own)
 {
     private const double CupMillilitres = 3785.411784 / 16;
@@ -70,6 +72,7 @@ public sealed record IngredientAnswer(
         ingredient.Facts.AlcoholPercent,
         ingredient.Facts.UnsafeRaw,
         usedIn,
+        ingredient.Formula is not null,
         IngredientReader.Write(own));
 }
 

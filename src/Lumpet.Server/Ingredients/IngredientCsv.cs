@@ -20,7 +20,7 @@ internal static class IngredientCsv
 
     private static readonly string[] Columns =
     [
-        "id", "name", "role", "allergens", "may_contain", "grams_per_ml", "density_source", "pieces", "yields", "alcohol_percent", "unsafe_raw", "weighed_to", "other_names",
+        "id", "name", "role", "allergens", "may_contain", "grams_per_ml", "density_source", "pieces", "yields", "alcohol_percent", "unsafe_raw", "weighed_to", "other_names", "made_of", "kept_percent",
     ];
 
     /// <summary>Writes ingredients.</summary>
@@ -48,6 +48,8 @@ internal static class IngredientCsv
             csv.WriteField(stated.UnsafeRaw == true ? "yes" : string.Empty);
             csv.WriteField(stated.WeighedTo);
             csv.WriteField(stated.OtherNames);
+            csv.WriteField(stated.MadeOf?.Replace("\n", "; ", StringComparison.Ordinal));
+            csv.WriteField(stated.KeptPercent);
             csv.WriteField<double?>(all[ingredient.Id].Facts.Density is { } density ? Math.Round(density.Value.GramsPerMillilitre, 4) : null);
             csv.NextRecord();
         }
@@ -97,7 +99,9 @@ internal static class IngredientCsv
             Number("alcohol_percent"),
             Text("unsafe_raw") is "yes" ? true : null,
             Number("weighed_to"),
-            null));
+            null,
+            Text("made_of") is { Length: > 0 } madeOf ? string.Join('\n', madeOf.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)) : null,
+            Number("kept_percent")));
 
         private string Text(string column) => csv.TryGetField<string>(column, out var text) ? text?.Trim() ?? string.Empty : string.Empty;
 

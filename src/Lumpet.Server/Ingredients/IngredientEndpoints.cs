@@ -45,7 +45,7 @@ internal static class IngredientEndpoints
         if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
         var known = IngredientStore.All(connection);
         var id = ShortName.For(draft.Name ?? string.Empty, [.. known.Keys]);
-        var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)));
+        var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)), new Pantry(known.Values), bakery.Cups);
         if (ingredient is null) return FieldProblems.Of(faults);
         if (Taken(known.Values, ingredient) is { } taken) return taken;
         if (IngredientWriter.Add(database, ingredient, price) != ChangeOutcome.Done) return RowVersion.Conflict("the ingredients");
@@ -59,9 +59,10 @@ internal static class IngredientEndpoints
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("ingredient");
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
-        var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)));
+        var known = IngredientStore.All(connection).Values;
+        var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)), new Pantry(known), bakery.Cups);
         if (ingredient is null) return FieldProblems.Of(faults);
-        if (Taken(IngredientStore.All(connection).Values, ingredient) is { } taken) return taken;
+        if (Taken(known, ingredient) is { } taken) return taken;
         var outcome = IngredientWriter.Change(database, ingredient, price, version);
         if (outcome == ChangeOutcome.Gone) return TypedResults.Problem(title: "There is no such ingredient.", statusCode: 404);
         if (outcome == ChangeOutcome.Conflict) return RowVersion.Conflict("this ingredient");

@@ -74,6 +74,7 @@ public sealed record ScaleRequest(string? Pan, int? Count, string? Have);
 /// <param name="Whole">What comes whole.</param>
 /// <param name="Estimate">How long the bake may take; null where none can be said.</param>
 /// <param name="OnHand">What is on hand; null where it was not asked.</param>
+/// <param name="Made">What is made here first, each once, whatever it goes into.</param>
 public sealed record ScaleAnswer(
     string Id,
     string Name,
@@ -98,7 +99,21 @@ public sealed record ScaleAnswer(
     IReadOnlyList<string> Warnings,
     IReadOnlyList<WholeAnswer> Whole,
     EstimateAnswer? Estimate,
-    OnHandAnswer? OnHand);
+    OnHandAnswer? OnHand,
+    IReadOnlyList<MadeAnswer> Made);
+
+/// <summary>Something that is made here and goes into the pies.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Grams">How much of it is needed.</param>
+/// <param name="KeptPercent">What of its ingredients is left.</param>
+/// <param name="Lines">What it takes, to weigh.</param>
+public sealed record MadeAnswer(string Name, double Grams, double KeptPercent, IReadOnlyList<MadeLine> Lines);
+
+/// <summary>A line of what is made here.</summary>
+/// <param name="Name">The ingredient.</param>
+/// <param name="Preparation">How it is prepared.</param>
+/// <param name="Grams">To weigh.</param>
+public sealed record MadeLine(string Name, string Preparation, double Grams);
 
 /// <summary>What a product is, in words.</summary>
 /// <param name="Filling">Kind of filling.</param>

@@ -84,7 +84,12 @@ internal static class ScaleAnswers
             [.. WholePieces.In(scaled).Select(Whole)],
             Estimate(BakeEstimate.For(product, scaled.Pan), scaled.Pan),
             onHand is null ? null
-                : new OnHandAnswer(onHand.What, Math.Round(onHand.Have.Grams, 1), Math.Round(onHand.PerPie.Grams, 1), onHand.Pies, Math.Round(onHand.Left.Grams, 1)));
+                : new OnHandAnswer(onHand.What, Math.Round(onHand.Have.Grams, 1), Math.Round(onHand.PerPie.Grams, 1), onHand.Pies, Math.Round(onHand.Left.Grams, 1)),
+            [.. MadeHere.In(scaled).Select(made => new MadeAnswer(
+                made.Ingredient.Name,
+                ScaleReading.GramsOf(made.Wanted),
+                Math.Round(made.Ingredient.Formula!.KeptShare * 100, 1),
+                [.. made.Ingredient.Formula.For(made.Wanted).Select(line => new MadeLine(line.Ingredient.Name, line.Preparation, ScaleReading.GramsOf(line.Amount, line.Ingredient.Facts.WeighedTo)))]))]);
     }
 
     private static WholeAnswer Whole(WholePieces whole) => new(
@@ -205,7 +210,7 @@ internal static class ScaleAnswers
                 Math.Round(line.EdiblePortion, 1),
                 line.Part == CostPart.Packaging ? "piece" : "g",
                 Percent(line.Yield),
-                line.Price is { } price ? PriceWords.Of(price) : null,
+                line.Price is { } price ? PriceWords.Of(price) : line.Ingredient.Formula is not null && line.Cost is not null ? "made here, at what its parts cost" : null,
                 shown.TryGetValue(line, out var part) ? part : null))],
             cost.Missing);
     }

@@ -45,9 +45,10 @@ public static class DemoBakery
             IngredientWriter.AddShipped(connection, transaction);
             var (bakery, pans) = Bakery(connection, transaction, zone);
             Prices(connection, transaction, bakery.Currency, DateOnly.FromDateTime(localNow));
+            Ingredient[] known = [.. IngredientLibrary.All, .. Made(connection, transaction, bakery.Currency, DateOnly.FromDateTime(localNow))];
             var savedAt = new DateTimeOffset(localNow, zone.GetUtcOffset(localNow));
             var doughs = Doughs(connection, transaction, savedAt);
-            Products(connection, transaction, bakery, pans, doughs, savedAt);
+            Products(connection, transaction, bakery, pans, doughs, known, savedAt);
             return true;
         });
         foreach (var order in Read("orders"))
@@ -81,6 +82,23 @@ public static class DemoBakery
                     today.AddDays(-price["daysAgo"]!.GetValue<int>())));
     }
 
+    /// <summary>What the bakery makes itself.</summary>
+    private static List<Ingredient> Made(IDbConnection connection, IDbTransaction transaction, string currency, DateOnly today)
+    {
+        var made = new List<Ingredient>();
+        foreach (var written in Read("ingredients").Where(one => one["madeOf"] is not null))
+        {
+            var id = Text(written, "id");
+            var draft = Over<IngredientDraft>(null, written) with { Price = null };
+            var (ingredient, _, faults) = IngredientReader.Read(id, draft, currency, today, new Pantry(IngredientLibrary.All));
+            Check($"ingredient {id}", faults);
+            IngredientWriter.Add(connection, transaction, [ingredient!]);
+            made.Add(ingredient!);
+        }
+
+        return made;
+    }
+
     private static List<DoughFormula> Doughs(IDbConnection connection, IDbTransaction transaction, DateTimeOffset savedAt)
     {
         var doughs = new List<DoughFormula>();
@@ -98,7 +116,7 @@ public static class DemoBakery
     }
 
     private static void Products(
-        IDbConnection connection, IDbTransaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, IReadOnlyList<DoughFormula> doughs, DateTimeOffset savedAt)
+        IDbConnection connection, IDbTransaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, IReadOnlyList<DoughFormula> doughs, IReadOnlyList<Ingredient> known, DateTimeOffset savedAt)
     {
         foreach (var written in Read("products"))
         {
@@ -106,7 +124,7 @@ public static class DemoBakery
             var usual = UsualProducts.All.First(usual => usual.Id == Text(written, "usual"));
             var draft = Over(usual.Draft, written);
             if (written["steps"] is null) draft = WithUsualSteps(draft);
-            var (product, fresh, faults) = ProductReader.Read(draft, id, 1, bakery.Currency, pans, doughs, IngredientLibrary.All, []);
+            var (product, fresh, faults) = ProductReader.Read(draft, id, 1, bakery.Currency, pans, doughs, known, []);
             Check($"product {id}", faults);
             RecipeWriter.Save(connection, transaction, product!, fresh, savedAt);
         }
@@ -121,13 +139,15 @@ public static class DemoBakery
         return draft with { Steps = steps, Links = links, Cooling = UsualChains.CoolingOf(kind, top, lining).ToString() };
     }
 
+    private static readonly string[] Texts = ["filling", "topping", "finish", "packaging", "lines", "madeOf"];
+
     /// <summary>What is written, over what it leaves out. A list of lines is a text of one line each.</summary>
     private static T Over<T>(T? usual, JsonNode written)
         where T : class
     {
         var whole = usual is null ? [] : JsonSerializer.SerializeToNode(usual, Format)!.AsObject();
         foreach (var (field, value) in written.AsObject())
-            whole[field] = value is JsonArray list && list.All(item => item is JsonValue)
+            whole[field] = value is JsonArray list && (list.Count > 0 || Texts.Contains(field)) && list.All(item => item is JsonValue)
                 ? JsonValue.Create(string.Join('\n', list.Select(item => item!.GetValue<string>())))
                 : value?.DeepClone();
         return whole.Deserialize<T>(Format)!;

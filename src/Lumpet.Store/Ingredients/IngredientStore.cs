@@ -2,6 +2,7 @@ using System.Globalization;
 using Dapper;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Recipes;
 using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Ingredients;
@@ -10,10 +11,24 @@ namespace Lumpet.Store.Ingredients;
 public static class IngredientStore
 {
     /// <summary>Every ingredient, by id, with the facts in force: the bakery's own over those that ship.</summary>
-    public static IReadOnlyDictionary<string, Ingredient> All(SqliteConnection connection) =>
-        Own(connection).ToDictionary(
-            pair => pair.Key,
-            pair => pair.Value with { Facts = (IngredientLibrary.Find(pair.Key)?.Facts ?? IngredientFacts.None).With(pair.Value.Facts) });
+    public static IReadOnlyDictionary<string, Ingredient> All(SqliteConnection connection)
+    {
+        var own = Own(connection);
+        var made = new Dictionary<string, Ingredient>();
+        var making = new HashSet<string>();
+        Ingredient Make(string id)
+        {
+            if (made.TryGetValue(id, out var ready)) return ready;
+            var one = own[id] with { Facts = (IngredientLibrary.Find(id)?.Facts ?? IngredientFacts.None).With(own[id].Facts), Formula = null };
+            // A circle is refused when it is stated; two people who close one at the same moment must not hang the program.
+            if (own[id].Formula is not { } formula || !making.Add(id)) return one;
+            one = (formula with { Lines = [.. formula.Lines.Select(line => line with { Ingredient = Make(line.Ingredient.Id) })] }).Make(one);
+            making.Remove(id);
+            return made[id] = one;
+        }
+
+        return own.Keys.ToDictionary(id => id, Make);
+    }
 
     /// <summary>Every ingredient, by id, with the facts that the bakery itself has set.</summary>
     public static IReadOnlyDictionary<string, Ingredient> Own(SqliteConnection connection)
@@ -26,10 +41,12 @@ public static class IngredientStore
             .ToLookup(row => row.IngredientId, row => new PieceWeight(row.Piece, Mass.FromGrams(row.Grams), row.Source));
         var yields = connection.Query<YieldRow>("SELECT ingredient_id AS ingredientId, preparation, share, source FROM ingredient_yield ORDER BY preparation")
             .ToLookup(row => row.IngredientId, row => new PreparationYield(row.Preparation, Yield.FromShare(row.Share), row.Source));
-        return connection.Query<IngredientRow>(
+        var lines = connection.Query<LineRow>("SELECT ingredient_id AS ingredientId, part_id AS partId, preparation, grams, written FROM ingredient_line ORDER BY position")
+            .ToLookup(row => row.IngredientId);
+        var all = connection.Query<IngredientRow>(
             """
             SELECT id, name, allergens_stated AS allergensStated, other_names AS otherNames, role, density, density_source AS densitySource,
-                   alcohol_percent AS alcohol, unsafe_raw AS unsafeRaw, weighed_to AS weighedTo
+                   alcohol_percent AS alcohol, unsafe_raw AS unsafeRaw, weighed_to AS weighedTo, kept_share AS kept
             FROM ingredient ORDER BY name COLLATE NOCASE
             """).ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]], row.AllergensStated == 1)
             {
@@ -45,7 +62,24 @@ public static class IngredientStore
                     UnsafeRaw = row.UnsafeRaw == 1,
                     WeighedTo = row.WeighedTo,
                 },
+                Formula = lines[row.Id].Any() ? new IngredientFormula([], row.Kept) : null,
             });
+        foreach (var (id, made) in all.Where(pair => pair.Value.Formula is not null).ToArray())
+            all[id] = made with
+            {
+                Formula = made.Formula! with
+                {
+                    Lines = [.. lines[id].Select(row => new RecipeLine(
+                        all[row.PartId] with { Formula = null },
+                        row.Preparation,
+                        (IngredientLibrary.Find(row.PartId)?.Facts ?? IngredientFacts.None).With(all[row.PartId].Facts).YieldOf(row.Preparation)?.Yield ?? Yield.Whole,
+                        Mass.FromGrams(row.Grams))
+                    {
+                        Written = row.Written,
+                    })],
+                },
+            };
+        return all;
     }
 
     /// <summary>Versions of the ingredients, by id.</summary>
@@ -78,7 +112,9 @@ public static class IngredientStore
                 DateOnly.ParseExact(row.ValidFrom, "yyyy-MM-dd", CultureInfo.InvariantCulture)))];
 
     private sealed record IngredientRow(
-        string Id, string Name, long AllergensStated, string OtherNames, string Role, double? Density, string? DensitySource, double Alcohol, long UnsafeRaw, double? WeighedTo);
+        string Id, string Name, long AllergensStated, string OtherNames, string Role, double? Density, string? DensitySource, double Alcohol, long UnsafeRaw, double? WeighedTo, double Kept);
+
+    private sealed record LineRow(string IngredientId, string PartId, string Preparation, double Grams, string Written);
 
     private sealed class UsedRow
     {

@@ -35,11 +35,10 @@ public static class IngredientWriter
     /// <summary>Adds ingredients that a recipe brought along; part of the recipe's transaction.</summary>
     internal static void Add(IDbConnection connection, IDbTransaction transaction, IEnumerable<Ingredient> fresh)
     {
-        foreach (var ingredient in fresh)
-        {
-            Rows.Insert(connection, transaction, "ingredient", new { id = ingredient.Id, name = ingredient.Name, row_version = 0 });
-            State(connection, transaction, ingredient);
-        }
+        // Rows first: what is made here may be made of what comes later.
+        var all = fresh.ToArray();
+        foreach (var ingredient in all) Rows.Insert(connection, transaction, "ingredient", new { id = ingredient.Id, name = ingredient.Name, row_version = 0 });
+        foreach (var ingredient in all) State(connection, transaction, ingredient);
     }
 
     /// <summary>Adds a new ingredient, with a price where one is given.</summary>
@@ -77,7 +76,7 @@ public static class IngredientWriter
         connection.Execute(
             """
             UPDATE ingredient SET name = @name, allergens_stated = @stated, other_names = @names, role = @role, density = @density,
-              density_source = @source, alcohol_percent = @alcohol, unsafe_raw = @raw, weighed_to = @weighedTo, row_version = row_version + 1
+              density_source = @source, alcohol_percent = @alcohol, unsafe_raw = @raw, weighed_to = @weighedTo, kept_share = @kept, row_version = row_version + 1
             WHERE id = @id
             """,
             new
@@ -92,9 +91,10 @@ public static class IngredientWriter
                 alcohol = facts.AlcoholPercent,
                 raw = facts.UnsafeRaw ? 1 : 0,
                 weighedTo = facts.WeighedTo,
+                kept = ingredient.Formula?.KeptShare ?? 1,
             },
             transaction);
-        foreach (var table in (string[])["ingredient_allergen", "ingredient_may_contain", "ingredient_piece", "ingredient_yield"])
+        foreach (var table in (string[])["ingredient_allergen", "ingredient_may_contain", "ingredient_piece", "ingredient_yield", "ingredient_line"])
             connection.Execute($"DELETE FROM {table} WHERE ingredient_id = @Id", new { ingredient.Id }, transaction);
         foreach (var allergen in ingredient.Allergens) Rows.Insert(connection, transaction, "ingredient_allergen", new { ingredient_id = ingredient.Id, allergen });
         foreach (var allergen in facts.MayContain) Rows.Insert(connection, transaction, "ingredient_may_contain", new { ingredient_id = ingredient.Id, allergen });
@@ -102,6 +102,8 @@ public static class IngredientWriter
             Rows.Insert(connection, transaction, "ingredient_piece", new { ingredient_id = ingredient.Id, piece = piece.Piece, grams = piece.Weight.Grams, source = piece.Source });
         foreach (var yield in facts.Yields)
             Rows.Insert(connection, transaction, "ingredient_yield", new { ingredient_id = ingredient.Id, preparation = yield.Preparation, share = yield.Yield.Share, source = yield.Source });
+        foreach (var (line, position) in (ingredient.Formula?.Lines ?? []).Select((line, position) => (line, position)))
+            Rows.Insert(connection, transaction, "ingredient_line", new { ingredient_id = ingredient.Id, position, part_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
     }
 
     /// <summary>Adds a price row, as part of a transaction; null adds none.</summary>

@@ -1,4 +1,5 @@
 using Dapper;
+using Lumpet.Store.Ingredients;
 using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Recipes;
@@ -45,12 +46,9 @@ public static class RecipeFinder
 
         if (question.Without.Length > 0)
         {
-            with.Add("without", question.Without);
-            where.Add(
-                $"""
-                NOT EXISTS (SELECT 1 FROM ({Lines}) used JOIN ingredient i ON i.id = used.ingredient_id
-                  WHERE i.allergens_stated = 0 OR EXISTS (SELECT 1 FROM ingredient_allergen a WHERE a.ingredient_id = i.id AND a.allergen = @without))
-                """);
+            // By what each carries in the end: what is made here carries what it is made of.
+            with.Add("carrying", IngredientStore.All(connection).Values.Where(one => !one.AllergensStated || one.Allergens.Contains(question.Without)).Select(one => one.Id).ToArray());
+            where.Add($"NOT EXISTS (SELECT 1 FROM ({Lines}) used WHERE used.ingredient_id IN @carrying)");
         }
 
         if (question.Ingredient.Length > 0)

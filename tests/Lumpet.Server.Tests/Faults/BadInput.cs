@@ -185,6 +185,8 @@ public sealed record BadInput(
         BadInput Row(string what, object body, int status, string said, string id = "butter") => new("Ingredient", what, "PUT", $"/api/ingredients/{id}", body, status, said, FirstVersion);
         yield return Row("no name", new { allergens = Array.Empty<string>() }, 400, "name: An ingredient needs a name.");
         yield return Row("an allergen that is none", new { name = "Butter", allergens = new[] { "dust" } }, 400, "allergens: \"dust\" is none of wheat");
+        yield return Row("made of itself", new { name = "Butter", madeOf = "100 g butter" }, 400, "madeOf: Butter, unsalted cannot be made of itself.");
+        yield return Row("made of what is made of it", new { name = "Hazelnuts", madeOf = "100 g hazelnut praline" }, 400, "madeOf: Hazelnut praline is itself made of this: a recipe cannot use itself.", "hazelnut");
         yield return Row("markup in a name", new { name = "<script>" }, 400, "name: A name takes no markup: leave out < and >.");
         yield return Row("a density of lead", new { name = "Butter", gramsPerMl = 11.3 }, 400, "gramsPerMl: This does not fit: 0.02 to 3 g/ml.");
         yield return Row("an egg of no weight", new { name = "Butter", pieces = new[] { new { piece = "one", grams = 0 } } }, 400, "pieces[0].grams: This does not fit: 0.01 to 50000 g.");

@@ -24,8 +24,8 @@ public sealed class FindingTests(TestServer server) : IClassFixture<TestServer>
     {
         var all = await Found("");
         var withoutNuts = await Found("without=nuts");
-        // The hazelnut tart by its filling and its dough, the frangipane by its almonds.
-        Assert.Equal(["apricot", "hazelnut"], all.Except(withoutNuts).Order());
+        // The hazelnut tart by its filling and its dough, the frangipane by its almonds, the cream by a praline that is made here.
+        Assert.Equal(["apricot", "chocolate", "hazelnut"], all.Except(withoutNuts).Order());
         Assert.Empty(await Found("without=wheat"));
         // Egg-bound and sweet doughs carry egg, and so does a wash.
         Assert.DoesNotContain("plum", await Found("without=egg"));

@@ -1557,6 +1557,8 @@ export interface components {
              * @description Products that take it.
              */
             usedIn: number;
+            /** @description Whether the bakery makes it itself. */
+            isMadeHere: boolean;
             /** @description What the bakery itself has set, as it would be stated. */
             own: components["schemas"]["IngredientDraft"];
         };
@@ -1596,6 +1598,13 @@ export interface components {
              */
             weighedTo: null | number;
             price: null | components["schemas"]["PriceDraft"];
+            /** @description What it is made of where the bakery makes it itself, one ingredient a line; empty where it is bought. */
+            madeOf?: null | string;
+            /**
+             * Format: double
+             * @description What of that is left; null for all of it.
+             */
+            keptPercent?: null | number;
         };
         /** @description The ingredients of the bakery. */
         IngredientsAnswer: {
@@ -1743,6 +1752,35 @@ export interface components {
              * @description Most minutes between; 0 where a wait stands between.
              */
             most: null | number;
+        };
+        /** @description Something that is made here and goes into the pies. */
+        MadeAnswer: {
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description How much of it is needed.
+             */
+            grams: number;
+            /**
+             * Format: double
+             * @description What of its ingredients is left.
+             */
+            keptPercent: number;
+            /** @description What it takes, to weigh. */
+            lines: components["schemas"]["MadeLine"][];
+        };
+        /** @description A line of what is made here. */
+        MadeLine: {
+            /** @description The ingredient. */
+            name: string;
+            /** @description How it is prepared. */
+            preparation: string;
+            /**
+             * Format: double
+             * @description To weigh.
+             */
+            grams: number;
         };
         /** @description A minute of a plan, and what the bakery's clock shows then. */
         Moment: {
@@ -2603,6 +2641,8 @@ export interface components {
             whole: components["schemas"]["WholeAnswer"][];
             estimate: null | components["schemas"]["EstimateAnswer"];
             onHand: null | components["schemas"]["OnHandAnswer"];
+            /** @description What is made here first, each once, whatever it goes into. */
+            made: components["schemas"]["MadeAnswer"][];
         };
         /** @description A question about a recipe. */
         ScaleRequest: {

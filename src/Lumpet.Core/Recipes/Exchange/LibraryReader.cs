@@ -89,13 +89,23 @@ public static class LibraryReader
 
         public void Ingredients(IReadOnlyList<NamedIngredient> list)
         {
+            // What is made here may name what comes later in the file, so names are known before formulas are read.
+            var named = new Pantry([
+                .. state.Ingredients,
+                .. list.Where(one => one.Stated?.Name is not null && one.Id is not null && !ingredients.ContainsKey(one.Id)).DistinctBy(one => one.Id)
+                    .Select(one => new Ingredient(one.Id!, one.Stated!.Name!, [])),
+            ]);
+            var parts = state.Ingredients.Where(one => one.Formula is not null).ToDictionary(one => one.Id, one => one.Formula!.Lines.Select(line => line.Ingredient.Id).ToArray());
             foreach (var (one, at) in list.Select((one, at) => (one, at)))
             {
                 var path = $"ingredients[{at}]";
                 var id = Id(path, one.Id);
-                var (read, _, faults) = IngredientReader.Read(id, one.Stated ?? new IngredientDraft(null, null, null, null, null, null, null, null, null, null, null, null, null), state.Currency, state.Today);
+                var (read, _, faults) = IngredientReader.Read(id, one.Stated ?? new IngredientDraft(null, null, null, null, null, null, null, null, null, null, null, null, null), state.Currency, state.Today, named, state.Cups);
                 Add(path, faults);
                 if (read is null) continue;
+                if (read.Formula is { } formula) parts[id] = [.. formula.Lines.Select(line => line.Ingredient.Id)];
+                else parts.Remove(id);
+                if (Reaches(parts, id, id, [])) checks.Add($"{path}.madeOf", $"{read.Name} is made of something that is made of it: a recipe cannot use itself.");
                 var inForce = read with { Facts = (IngredientLibrary.Find(id)?.Facts ?? IngredientFacts.None).With(read.Facts) };
                 if (!state.Own.TryGetValue(id, out var present))
                 {
@@ -108,6 +118,10 @@ public static class LibraryReader
                 ingredients[id] = inForce;
             }
         }
+
+        /// <summary>Whether what an ingredient is made of leads to another.</summary>
+        private static bool Reaches(Dictionary<string, string[]> parts, string from, string to, HashSet<string> seen) =>
+            parts.TryGetValue(from, out var inner) && inner.Any(part => part == to || (seen.Add(part) && Reaches(parts, part, to, seen)));
 
         public IReadOnlyList<Pan> Pans(IReadOnlyList<PanDraft?>? drafts)
         {

@@ -91,6 +91,18 @@ public sealed class LibraryReaderTests
     }
 
     [Fact]
+    public void Ingredients_that_are_made_of_each_other_are_refused_and_those_that_are_not_may_stand_in_any_order()
+    {
+        static NamedIngredient Made(string id, string of) => new(id, new IngredientDraft(id, [], [], "", null, null, null, [], [], null, null, null, null, of));
+        var circle = new LibraryFile(LibraryFile.FormatName, [Made("nougat", "100 g praline"), Made("praline", "100 g nougat\n20 g sugar")], [], [], []);
+        Assert.Equal("ingredients[1].madeOf", Assert.Single(LibraryReader.Read(circle.Write(), State()).Faults).Field);
+        var chain = new LibraryFile(LibraryFile.FormatName, [Made("nougat", "100 g praline"), Made("praline", "100 g hazelnuts\n20 g sugar")], [], [], []);
+        var change = LibraryReader.Read(chain.Write(), State());
+        Assert.Empty(change.Faults);
+        Assert.Equal(["nougat", "praline"], change.Added.Select(one => one.Id));
+    }
+
+    [Fact]
     public void A_file_nested_without_end_is_refused() =>
         Assert.Equal("text", Assert.Single(LibraryReader.Read(string.Concat(Enumerable.Repeat("[", 100_000)), State()).Faults).Field);
 

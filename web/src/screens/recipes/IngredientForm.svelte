@@ -8,6 +8,7 @@
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
   import AllergenChoice from './AllergenChoice.svelte'
+  import LinesField from './LinesField.svelte'
   import OwnFigures from './OwnFigures.svelte'
 
   interface Props {
@@ -88,6 +89,21 @@
     <AllergenChoice label="May contain" allergens={answer.allergens} bind:value={draft.mayContain} />
   </details>
   <OwnFigures bind:draft {first} {failure} />
+  <details class="mt-1" open={!!first?.isMadeHere}>
+    <summary class="link inline-block py-1">Made here</summary>
+    <p class="small">
+      Where you make it yourself: what goes in. It carries what its parts carry, and costs what they cost.
+    </p>
+    <LinesField
+      label="Made of, one ingredient a line"
+      field="madeOf"
+      {failure}
+      bind:value={() => draft.madeOf ?? null, (value) => (draft.madeOf = value)}
+      rows={4}
+      placeholder="200 g Hazelnuts, toasted"
+    />
+    <NumberField label="Of that is left, %" field="keptPercent" {failure} bind:value={draft.keptPercent} size={6} />
+  </details>
   <div class="mt-2 flex flex-wrap gap-x-4 gap-y-1">
     <TextField
       label="New price from"

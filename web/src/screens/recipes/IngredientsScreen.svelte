@@ -27,7 +27,7 @@
     all: () => true,
     used: (one) => one.usedIn > 0,
     unstated: (one) => one.allergens === null,
-    unpriced: (one) => one.price === null && one.usedIn > 0,
+    unpriced: (one) => one.price === null && one.usedIn > 0 && !one.isMadeHere,
     own: (one) =>
       one.density?.isOwn === true ||
       one.pieces.some((piece) => piece.isOwn) ||
@@ -110,7 +110,9 @@
                 >, may contain {one.mayContain.join(', ')}</span
               >{/if}{#if one.alcoholPercent > 0}, <b>{one.alcoholPercent} % alcohol</b>{/if}{#if one.unsafeRaw}<span
                 class="small">, not to be tasted raw</span
-              >{/if}<span class="small">{one.price ? `; ${one.price}` : '; no price'}</span>
+              >{/if}<span class="small"
+              >{one.price ? `; ${one.price}` : one.isMadeHere ? '; made here' : '; no price'}</span
+            >
           </span>
           <button
             class="link"

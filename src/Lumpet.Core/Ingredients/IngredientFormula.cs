@@ -1,0 +1,51 @@
+using Lumpet.Core.Measures;
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.Ingredients;
+
+/// <summary>What an ingredient is made of that the bakery makes itself: a curd, a praline, a roasted puree. It may use others of its kind, but never itself.</summary>
+/// <param name="Lines">What goes in; at least one line.</param>
+/// <param name="KeptShare">What of it is left, above 0 and at most 1.</param>
+public sealed record IngredientFormula(IReadOnlyList<RecipeLine> Lines, double KeptShare)
+{
+    /// <summary>What the lines make.</summary>
+    public Mass Made => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams)) * KeptShare;
+
+    /// <summary>Every ingredient in it, down to those that are bought, each path once.</summary>
+    public IEnumerable<Ingredient> Everything => Lines.SelectMany(line => (line.Ingredient.Formula?.Everything ?? []).Prepend(line.Ingredient));
+
+    /// <summary>The lines that make so much of it.</summary>
+    public IReadOnlyList<RecipeLine> For(Mass wanted) => [.. Lines.Select(line => line with { Amount = line.Amount * (wanted / Made) })];
+
+    /// <summary>
+    /// An ingredient with this formula: it carries what its parts carry, traces, alcohol and raw egg included, beside what is
+    /// stated of itself; it counts as stated only where all of them are.
+    /// </summary>
+    public Ingredient Make(Ingredient ingredient) => ingredient with
+    {
+        Formula = this,
+        Allergens = [.. ingredient.Allergens.Concat(Lines.SelectMany(line => line.Ingredient.Allergens)).Distinct().Order(StringComparer.Ordinal)],
+        AllergensStated = Lines.All(line => line.Ingredient.AllergensStated),
+        Facts = ingredient.Facts with
+        {
+            MayContain = [.. ingredient.Facts.MayContain.Concat(Lines.SelectMany(line => line.Ingredient.Facts.MayContain)).Distinct()],
+            AlcoholPercent = Math.Max(ingredient.Facts.AlcoholPercent, Lines.Max(line => line.Ingredient.Facts.AlcoholPercent)),
+            UnsafeRaw = ingredient.Facts.UnsafeRaw || Lines.Any(line => line.Ingredient.Facts.UnsafeRaw),
+        },
+    };
+
+    /// <summary>What a gram of it costs; null while a price is missing.</summary>
+    /// <param name="prices">The prices in force.</param>
+    public Money? CostOfGram(PriceList prices)
+    {
+        Money? sum = null;
+        foreach (var line in Lines)
+        {
+            if (prices.OfGram(line.Ingredient) is not { } gram) return null;
+            var cost = gram * (decimal)line.Yield.AsPurchased(line.Amount).Grams;
+            sum = sum is { } before ? before + cost : cost;
+        }
+
+        return sum is { } all ? all with { Amount = all.Amount / (decimal)Made.Grams } : null;
+    }
+}
