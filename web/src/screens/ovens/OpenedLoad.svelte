@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
   import { duration } from '../../parts/amounts'
+  import PanSpots from '../../parts/PanSpots.svelte'
   import { colourOf } from '../../parts/temperature'
 
   interface Props {
@@ -51,21 +52,13 @@
           aria-label="Shelf {layer.shelves[index]}: {tray.pies} pies"
         >
           <rect x="0.3" y="0.3" width="65.4" height="45.4" rx="1" />
-          {#each tray.spots as spot, at (at)}
-            {#if layer.panLengthCm === null}<circle cx={spot.x} cy={spot.y} r={layer.panCm / 2} />
-              <circle class="inner" cx={spot.x} cy={spot.y} r={layer.panCm / 2 - 1} />
-            {:else}
-              {@const length = tray.isTurned ? layer.panCm : layer.panLengthCm}
-              {@const width = tray.isTurned ? layer.panLengthCm : layer.panCm}
-              <rect
-                x={spot.x - length / 2}
-                y={spot.y - width / 2}
-                width={length}
-                height={width}
-                rx="0.5"
-                class="pan"
-              />{/if}
-          {/each}
+          <PanSpots
+            spots={tray.spots}
+            width={layer.panCm}
+            length={layer.panLengthCm}
+            isTurned={tray.isTurned}
+            rim={1}
+          />
         </svg>
         <span class="small">shelf {layer.shelves[index]}: {tray.pies} {tray.pies === 1 ? 'pie' : 'pies'}</span>
       </li>
@@ -113,18 +106,5 @@
     fill: var(--color-base-200);
     stroke: #8b7763;
     stroke-width: 0.6;
-  }
-
-  circle,
-  .pan {
-    fill: var(--color-paper);
-    stroke: var(--color-base-content);
-    stroke-width: 0.5;
-  }
-
-  .inner {
-    fill: none;
-    stroke: #8b7763;
-    stroke-width: 0.3;
   }
 </style>

@@ -3,6 +3,7 @@
   import { centimetres } from '../../parts/amounts'
   import FailureNote from '../../parts/FailureNote.svelte'
   import { live } from '../../parts/live.svelte'
+  import PanSpots from '../../parts/PanSpots.svelte'
 
   let answer = $state.raw<Schemas['PansAnswer']>()
   let failure = $state<Failure>()
@@ -86,21 +87,12 @@
               rx="1"
               class="tray"
             />
-            {#each one.spots as spot, index (index)}
-              {#if one.pan.isRound}<circle cx={spot.x} cy={spot.y} r={one.outerWidthCm / 2} class="pan" />
-              {:else}
-                {@const length = one.isTurned ? one.outerWidthCm : one.outerLengthCm}
-                {@const width = one.isTurned ? one.outerLengthCm : one.outerWidthCm}
-                <rect
-                  x={spot.x - length / 2}
-                  y={spot.y - width / 2}
-                  width={length}
-                  height={width}
-                  rx="0.5"
-                  class="pan"
-                />
-              {/if}
-            {/each}
+            <PanSpots
+              spots={one.spots}
+              width={one.outerWidthCm}
+              length={one.pan.isRound ? null : one.outerLengthCm}
+              isTurned={one.isTurned}
+            />
           </svg>
           <figcaption class="small">
             {one.pan.perTray} on a tray{one.spots.length === 0
@@ -131,11 +123,5 @@
     fill: none;
     stroke: #8b7763;
     stroke-width: 0.5;
-  }
-
-  .pan {
-    fill: var(--color-paper);
-    stroke: var(--color-base-content);
-    stroke-width: 0.4;
   }
 </style>

@@ -113,6 +113,11 @@
 </section>
 
 <style>
+  svg {
+    width: 100%;
+    max-width: 13rem;
+  }
+
   path {
     fill: #e9dec6;
     stroke: var(--color-base-content);

@@ -14,8 +14,10 @@
   type Piece = Schemas['PieceAnswer']
 
   // One unit is a centimetre. A piece is as wide as its longer side, or as the disc it is cut from.
-  const widthOf = (piece: Piece) => Math.max(piece.lengthCm, piece.isRound ? piece.discDiameterCm : 0)
-  const heightOf = (piece: Piece) => Math.max(piece.diameterCm, piece.isRound ? piece.discDiameterCm : 0)
+  const widthOf = (piece: Piece) =>
+    Math.max(piece.lengthCm, piece.isRound ? piece.discDiameterCm : 0, ...piece.acrossCm)
+  const heightOf = (piece: Piece) =>
+    Math.max(piece.diameterCm, piece.isRound ? piece.discDiameterCm : 0, ...piece.stripsCm)
   const drawn = $derived(dough.pieces.filter((piece) => piece.name !== 'wall strips' && piece.name !== 'cut-outs'))
   const tallest = $derived(Math.max(1, ...drawn.map(heightOf)))
   const width = $derived(drawn.reduce((sum, piece) => sum + widthOf(piece) + 2, 0))

@@ -11,7 +11,7 @@
   }
   const { piece, x, y, width }: Props = $props()
 
-  const unit = $derived(Math.min(1.2, width / 48))
+  const unit = $derived(Math.min(1.2, width / 34))
   const pitch = (span: number, strips: number) => (strips > 1 ? (span - piece.stripWidthCm) / (strips - 1) : 0)
   const across = $derived(pitch(piece.lengthCm, piece.stripsCm.length))
   const down = $derived(pitch(piece.diameterCm, piece.acrossCm.length))
