@@ -10,7 +10,7 @@ import {
   timeScale,
   widthOf,
 } from '../../web/src/screens/ovens/layout'
-import { clockTime, stepsOf, wholeNumber } from '../../web/src/parts/word.svelte'
+import { clockTime, decimal, stepsOf, wholeNumber } from '../../web/src/parts/word.svelte'
 
 const moment = (min: number) => ({ min, clock: '00:00', day: 'Sat' })
 const block = (from: number, to: number) => ({ from: moment(from), to: moment(to), hours: [] })
@@ -160,6 +160,14 @@ test.describe('a dotted word', () => {
     for (const text of ['0', '101', '1.5', 'x', '', '-3', '1e2']) expect(pies.read(text)).toBeUndefined()
     expect(pies.step(1, -1)).toBe(1)
     expect(pies.step(95, 10)).toBe(100)
+  })
+
+  test('reads decimals within its bounds, and steps onto whole steps', () => {
+    const millimetres = decimal(1, 15, 0.5)
+    expect([millimetres.read('2,5'), millimetres.read('3'), millimetres.read('0.5'), millimetres.read('thin')]).toEqual(
+      [2.5, 3, undefined, undefined],
+    )
+    expect([millimetres.step(2.8, 1), millimetres.step(3, -1), millimetres.step(15, 1)]).toEqual([3.5, 2.5, 15])
   })
 
   test('reads clock times as people type them, and steps by five minutes', () => {

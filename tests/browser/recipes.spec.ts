@@ -81,6 +81,29 @@ test('a variation begins as the recipe it comes from, and other choices bring ot
   await expect(page.getByRole('heading', { name: 'Topping, crumble' })).toBeVisible()
 })
 
+test('a line is changed where it stands, and another thickness is only a question', async ({ page }) => {
+  await page.goto('/#/recipes/plum/free-24/4')
+  await page.getByRole('button', { name: 'Change Sugar, white, 140 g' }).click()
+  const line = page.getByLabel('The line as written')
+  await expect(line).toBeFocused()
+  await line.fill('many sugars')
+  await page.getByRole('button', { name: 'Save as version 2' }).click()
+  await expect(page.getByText('"many sugars" is not understood.').first()).toBeVisible()
+  await line.fill('3/4 cup sugar')
+  await line.press('Enter')
+  await expect(page.getByText('version 2:')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Change Sugar, white, 150 g' })).toBeVisible()
+
+  const thickness = page.getByLabel('Thickness in mm')
+  await thickness.focus()
+  await thickness.press('ArrowUp')
+  await expect(page.getByText('written are 3 mm, and nothing is changed')).toBeVisible()
+  // Half a millimetre more is a sixth more dough: 371.4 g of disc become 433.3.
+  await expect(page.getByText('= disc 433.3 g')).toBeVisible()
+  await page.getByRole('button', { name: 'Back to what is written' }).click()
+  await expect(page.getByText('= disc 371.4 g')).toBeVisible()
+})
+
 test('a dough is judged while it is written', async ({ page }) => {
   await page.goto('/#/doughs/flaky')
   await expect(page.getByText('Flour : fat : water 3 : 2 : 1')).toBeVisible()

@@ -47,7 +47,8 @@ public sealed record RecipeListed(
 /// <param name="Pan">Id of the pan; null for the reference pan.</param>
 /// <param name="Count">Pies; null for one.</param>
 /// <param name="Have">What is on hand, "14.2 kg pears": then the count is what it is enough for; null where the count is asked.</param>
-public sealed record ScaleRequest(string? Pan, int? Count, string? Have);
+/// <param name="ThicknessMm">Dough rolled to another thickness than is written, to see what it would change; null for what is written.</param>
+public sealed record ScaleRequest(string? Pan, int? Count, string? Have, double? ThicknessMm);
 
 /// <summary>A product scaled to a pan and a count.</summary>
 /// <param name="Id">Its id.</param>
@@ -250,6 +251,7 @@ public sealed record LineAnswer(
 /// <param name="GramsPerPie">Discs of one pie.</param>
 /// <param name="Density">Grams per millilitre.</param>
 /// <param name="ThicknessMm">Rolled to.</param>
+/// <param name="WrittenThicknessMm">What is written.</param>
 /// <param name="TrimPercent">Share of a disc that is trimmed off.</param>
 /// <param name="BowlPercent">Share of a batch that stays in the bowl.</param>
 /// <param name="Pieces">Its pieces.</param>
@@ -263,6 +265,7 @@ public sealed record DoughScaleAnswer(
     double GramsPerPie,
     double Density,
     double ThicknessMm,
+    double WrittenThicknessMm,
     double TrimPercent,
     double BowlPercent,
     IReadOnlyList<PieceAnswer> Pieces,

@@ -1,5 +1,7 @@
 using Lumpet.Core.Costing;
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Faults;
@@ -18,6 +20,8 @@ internal static class RecipeEndpoints
     // More than a person reads down; the rest is found by another word.
     private const int MostListed = 60;
     private const int LongestQuestion = 200;
+    private const double LeastThicknessMm = 1;
+    private const double MostThicknessMm = 15;
 
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)
@@ -65,13 +69,19 @@ internal static class RecipeEndpoints
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
-        if (RecipeStore.Find(connection, id) is not { } product) return TypedResults.Problem(title: "There is no such product.", statusCode: 404);
+        if (RecipeStore.Find(connection, id) is not { } written) return TypedResults.Problem(title: "There is no such product.", statusCode: 404);
+        var product = request.ThicknessMm is { } thickness and >= LeastThicknessMm and <= MostThicknessMm
+            ? written with { Crust = written.Crust with { Thickness = Length.FromMillimetres(thickness) } }
+            : written;
         var count = request.Count ?? 1;
         var size = product.SizeIn(request.Pan ?? product.ReferencePan.Id);
         var faults = new List<(string, string)>();
         if (count is < 1 or > Scaling.MostPies) faults.Add(("count", $"1 to {Scaling.MostPies} pies can be scaled at once."));
         if (size is null) faults.Add(("pan", $"{product.Name} is made in {string.Join(" or ", product.Sizes.Select(one => one.Pan.Id))}."));
         if (request.Have?.Length > LongestQuestion) faults.Add(("have", $"This takes up to {LongestQuestion} characters."));
+        if (request.ThicknessMm is { } asked and not (>= LeastThicknessMm and <= MostThicknessMm))
+            faults.Add(("thicknessMm", FormattableString.Invariant($"{asked} mm does not fit: dough is rolled to {LeastThicknessMm} to {MostThicknessMm} mm.")));
+        else if (size is not null && Unmade(product, size.Pan) is { } reason) faults.Add(("thicknessMm", reason));
         if (faults.Count > 0) return FieldProblems.Of(faults);
 
         OnHand? onHand = null;
@@ -87,6 +97,20 @@ internal static class RecipeEndpoints
 
         var prices = PriceList.On(DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)), IngredientStore.Prices(connection));
         var scaled = Scaling.Scale(product, size!.Pan, count);
-        return TypedResults.Ok(ScaleAnswers.Of(scaled, PieCost.Of(scaled, prices), bakery.Currency, onHand));
+        return TypedResults.Ok(ScaleAnswers.Of(scaled, PieCost.Of(scaled, prices), bakery.Currency, onHand, written));
+    }
+
+    /// <summary>Why a product cannot be made in a pan; null where it can.</summary>
+    private static string? Unmade(Product product, Pan pan)
+    {
+        try
+        {
+            _ = Scaling.Scale(product, pan, 1);
+            return null;
+        }
+        catch (ArgumentException exception)
+        {
+            return exception.Message.Split(" (Parameter", StringSplitOptions.None)[0];
+        }
     }
 }

@@ -15,7 +15,7 @@ namespace Lumpet.Server.Recipes;
 internal static class ScaleAnswers
 {
     /// <summary>The answer.</summary>
-    public static ScaleAnswer Of(ScaledProduct scaled, PieCost cost, string currency, OnHand? onHand)
+    public static ScaleAnswer Of(ScaledProduct scaled, PieCost cost, string currency, OnHand? onHand, Product written)
     {
         var (product, filling, dough) = (scaled.Product, scaled.FillingScale, scaled.Product.Dough);
         var lines = Lines(scaled.Filling);
@@ -56,6 +56,7 @@ internal static class ScaleAnswers
                 Math.Round(scaled.DoughPerPie.Grams, 1),
                 dough.Density.GramsPerMillilitre,
                 product.Crust.Thickness.Millimetres,
+                written.Crust.Thickness.Millimetres,
                 Math.Round(product.Crust.TrimShare * 100, 1),
                 Math.Round(dough.BowlLossShare * 100, 1),
                 [.. scaled.Pieces.Select(piece => Piece(piece, scaled))],

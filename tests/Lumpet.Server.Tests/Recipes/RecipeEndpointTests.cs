@@ -63,12 +63,25 @@ public sealed class RecipeEndpointTests(TestServer server) : IClassFixture<TestS
     [InlineData("{\"pan\":\"99\",\"count\":1}", "pan")]
     [InlineData("{\"pan\":\"26\",\"count\":\"many\"}", "count")]
     [InlineData("{\"pan\":26,\"count\":1}", "pan")]
+    [InlineData("{\"pan\":\"26\",\"thicknessMm\":0.1}", "thicknessMm")]
+    [InlineData("{\"pan\":\"23\",\"thicknessMm\":1e9}", "thicknessMm")]
     [InlineData("{", "body")]
     public async Task A_question_without_sense_names_its_field(string body, string field)
     {
         var (status, problem) = await server.Send(HttpMethod.Post, "/api/recipes/pear/scale", body);
         Assert.Equal(400, status);
         Assert.True(problem.GetProperty("errors").TryGetProperty(field, out _), problem.GetRawText());
+    }
+
+    [Fact]
+    public async Task Another_thickness_is_a_question_that_changes_dough_and_room_and_keeps_nothing()
+    {
+        var (written, asked) = (await Scale("pear", new { pan = "26", count = 1 }), await Scale("pear", new { pan = "26", count = 1, thicknessMm = 4 }));
+        double Base(JsonElement answer) => answer.GetProperty("dough").GetProperty("pieces")[0].GetProperty("pieceGrams").GetDouble();
+        Assert.Equal(4.0 / 3, Base(asked) / Base(written), 0.001);
+        Assert.True(asked.GetProperty("filling").GetProperty("levelMl").GetDouble() < written.GetProperty("filling").GetProperty("levelMl").GetDouble());
+        Assert.Equal((4, 3), (asked.GetProperty("dough").GetProperty("thicknessMm").GetDouble(), asked.GetProperty("dough").GetProperty("writtenThicknessMm").GetDouble()));
+        Assert.Equal(1, (await server.Get("/api/recipes/pear/versions")).GetProperty("present").GetInt32());
     }
 
     [Fact]

@@ -1232,6 +1232,11 @@ export interface components {
             thicknessMm: number;
             /**
              * Format: double
+             * @description What is written.
+             */
+            writtenThicknessMm: number;
+            /**
+             * Format: double
              * @description Share of a disc that is trimmed off.
              */
             trimPercent: number;
@@ -2655,6 +2660,11 @@ export interface components {
             count: null | number;
             /** @description What is on hand, "14.2 kg pears": then the count is what it is enough for; null where the count is asked. */
             have: null | string;
+            /**
+             * Format: double
+             * @description Dough rolled to another thickness than is written, to see what it would change; null for what is written.
+             */
+            thicknessMm: null | number;
         };
         /** @description A part of a sentence. */
         SentencePart: {

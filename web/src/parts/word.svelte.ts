@@ -30,6 +30,25 @@ export function wholeNumber(least: number, most: number): WordKind<number> {
   }
 }
 
+/** Numbers with a decimal point within bounds; a step is as large as is said. */
+export function decimal(least: number, most: number, size: number): WordKind<number> {
+  const within = (value: number) => Math.min(most, Math.max(least, value))
+  return {
+    words: String,
+    read: (text) => {
+      const value = Number(text.replace(',', '.'))
+      return /^\d{1,3}(?:[.,]\d{1,2})?$/.test(text) && value === within(value) ? value : undefined
+    },
+    // Steps land on whole multiples of the step, so that 2.8 steps to 3 and not to 3.3.
+    step: (value, steps) => Number(within(Math.round(value / size + steps) * size).toFixed(2)),
+    inputmode: 'text',
+    hint: 'Type a number, or step it with the arrow keys',
+    now: (value) => value,
+    least,
+    most,
+  }
+}
+
 const minutesOf = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3))
 const lastMinute = 23 * 60 + 55
 const stepMin = 5

@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
   import { centimetres } from '../../parts/amounts'
+  import StepWord from '../../parts/StepWord.svelte'
+  import { decimal } from '../../parts/word.svelte'
   import PieceShape from './PieceShape.svelte'
   import SheetDrawing from './SheetDrawing.svelte'
 
@@ -9,8 +11,11 @@
     /** How the base is laid in, in words. */
     lining: string
     count: number
+    /** Asks what another thickness would change. */
+    onthickness: (millimetres: number) => void
   }
-  const { dough, lining, count }: Props = $props()
+  const millimetres = decimal(1, 15, 0.5)
+  const { dough, lining, count, onthickness }: Props = $props()
   type Piece = Schemas['PieceAnswer']
 
   // One unit is a centimetre. A piece is as wide as its longer side, or as the disc it is cut from.
@@ -43,7 +48,16 @@
 </script>
 
 <section class="mt-5" aria-label="Dough of one pie, to scale">
-  <h2>Dough of one pie, {lining === 'pressed in' ? 'pressed to' : 'rolled to'} {dough.thicknessMm} mm</h2>
+  <h2>
+    Dough of one pie, {lining === 'pressed in' ? 'pressed to' : 'rolled to'}
+    <StepWord value={dough.thicknessMm} kind={millimetres} label="Thickness in mm" onchange={onthickness} /> mm
+  </h2>
+  {#if dough.thicknessMm !== dough.writtenThicknessMm}
+    <p class="note my-1">
+      A question: written are {dough.writtenThicknessMm} mm, and nothing is changed.
+      <button class="link" onclick={() => onthickness(dough.writtenThicknessMm)}>Back to what is written</button>
+    </p>
+  {/if}
   {#if drawn.length > 0}
     <svg
       viewBox="0 0 {width} {tallest + 1}"

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
   import { grams } from '../../parts/amounts'
+  import LineEdit from './LineEdit.svelte'
 
   interface Props {
     title: string
@@ -11,8 +12,11 @@
     factor?: number
     count: number
     foot?: string
+    /** Which part of which recipe this is; its lines can be changed where they stand. A dough has a form of its own. */
+    of?: { id: string; part: 'filling' | 'topping' | 'finish' }
   }
-  const { title, note, lines, factor, count, foot }: Props = $props()
+  const { title, note, lines, factor, count, foot, of }: Props = $props()
+  let edited = $state<number>()
   const sum = (pick: (line: Schemas['LineAnswer']) => number) => lines.reduce((total, line) => total + pick(line), 0)
   const tidy = (value: number) => Math.round(value * 10) / 10
 </script>
@@ -32,15 +36,26 @@
       </thead>
       <tbody>
         {#each lines as line, index (index)}
+          {#if of && edited === index}
+            <tr class="border-line border-t">
+              <td colspan="5" class="py-1">
+                <LineEdit id={of.id} part={of.part} at={index} ondone={() => (edited = undefined)} />
+              </td>
+            </tr>
+          {/if}
           <tr class="border-line border-t">
             <th scope="row" class="py-1 text-left font-normal"
               >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
             >
-            <td class="px-3 text-right whitespace-nowrap"
-              >{#if line.written}<span class="small pr-1.5">{line.written} =</span>{/if}{grams(
-                tidy(line.writtenGrams),
-              )}</td
-            >
+            <td class="px-3 text-right whitespace-nowrap">
+              {#if line.written}<span class="small pr-1.5">{line.written} =</span>{/if}{#if of}<button
+                  class="word"
+                  aria-label="Change {line.name}, {grams(tidy(line.writtenGrams))}"
+                  aria-expanded={edited === index}
+                  onclick={() => (edited = edited === index ? undefined : index)}
+                  >{grams(tidy(line.writtenGrams))}</button
+                >{:else}{grams(tidy(line.writtenGrams))}{/if}
+            </td>
             <td class="px-3 text-right whitespace-nowrap">{line.perPieGrams.toFixed(1)} g</td>
             <td class="weight text-right">{grams(line.totalGrams)}</td>
             <td class="small pl-3">

@@ -17,7 +17,10 @@
   async function reckon(event: SubmitEvent) {
     event.preventDefault()
     const outcome = await ask(
-      api.POST('/api/recipes/{id}/scale', { params: { path: { id } }, body: { pan, count: null, have: typed } }),
+      api.POST('/api/recipes/{id}/scale', {
+        params: { path: { id } },
+        body: { pan, count: null, have: typed, thicknessMm: null },
+      }),
     )
     failure = outcome.failure
     found = outcome.data?.onHand

@@ -31,9 +31,13 @@
 
   const count = $derived(/^\d{1,6}$/.test(params.count ?? '') ? Number(params.count) : 1)
 
-  function load(id: string, pan: string | undefined, wanted: number) {
+  /** Another thickness than is written: a question that is not kept, of this recipe only. */
+  let thickness = $state<{ of: string; mm: number }>()
+  const thicknessMm = $derived(thickness?.of === params.id ? thickness.mm : null)
+
+  function load(id: string, pan: string | undefined, wanted: number, thicknessMm: number | null) {
     const mine = ++asked
-    const body = { pan: pan ?? null, count: wanted, have: null }
+    const body = { pan: pan ?? null, count: wanted, have: null, thicknessMm }
     void ask(api.POST('/api/recipes/{id}/scale', { params: { path: { id } }, body })).then((outcome) => {
       if (mine !== asked) return
       failure = outcome.failure
@@ -41,8 +45,8 @@
     })
   }
 
-  $effect(() => load(params.id, params.pan, count))
-  $effect(() => live.on(() => load(params.id, params.pan, count)))
+  $effect(() => load(params.id, params.pan, count, thicknessMm))
+  $effect(() => live.on(() => load(params.id, params.pan, count, thicknessMm)))
 
   const spoken = $derived(
     answer
@@ -95,6 +99,7 @@
     <div>
       <PanChoice pans={answer.pans} chosen={answer.pan.id} onchoose={(pan) => answer && go(pan, answer.count)} />
       <FormulaTable
+        of={{ id: answer.id, part: 'filling' }}
         title="Filling, {answer.facts.filling}"
         note="as written, {answer.referencePan.name}"
         lines={answer.lines}
@@ -107,6 +112,7 @@
       {#if answer.facts.thickening}<p class="small mt-1">{answer.facts.thickening}</p>{/if}
       {#if answer.topping.length > 0}
         <FormulaTable
+          of={{ id: answer.id, part: 'topping' }}
           title="Topping, {answer.facts.top}"
           note="as written, {answer.referencePan.name}"
           lines={answer.topping}
@@ -136,6 +142,7 @@
       {/if}
       {#if answer.finish.length > 0}
         <FormulaTable
+          of={{ id: answer.id, part: 'finish' }}
           title="Finish"
           note="as written, {answer.referencePan.name}"
           lines={answer.finish}
@@ -181,7 +188,12 @@
       {:else}
         <p class="small mt-1">{answer.facts.pan}</p>
       {/if}
-      <DoughRounds dough={answer.dough} lining={answer.facts.lining} count={answer.count} />
+      <DoughRounds
+        dough={answer.dough}
+        lining={answer.facts.lining}
+        count={answer.count}
+        onthickness={(mm) => (thickness = mm === answer?.dough.writtenThicknessMm ? undefined : { of: params.id, mm })}
+      />
     </div>
   </div>
   <CostPie cost={answer.cost} pan={answer.pan.name} />
