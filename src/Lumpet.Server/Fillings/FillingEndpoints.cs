@@ -27,18 +27,15 @@ internal static class FillingEndpoints
     {
         var product = lots[0].Product;
         var scaled = lots.Select(lot => (Lot: lot, Scaled: Scaling.Scale(product, lot.Pan, lot.Count))).ToArray();
-        var exact = product.Filling.Lines.Select((_, index) => scaled.Sum(one => one.Scaled.Filling[index].Total.Grams)).ToArray();
-        double[] weighed = [.. exact.Select(grams => ScaleReading.GramsOf(Mass.FromGrams(grams)))];
+        var lines = Lines([.. scaled.Select(one => one.Scaled.Filling)]);
         return new FillingAnswer(
             product.Id,
             product.Name,
-            Math.Round(weighed.Sum(), 1),
-            [.. product.Filling.Lines.Select((line, index) => new FillingLineAnswer(
-                line.Ingredient.Name,
-                line.Preparation,
-                weighed[index],
-                line.Yield.Share < 1 ? Math.Round(line.Yield.AsPurchased(Mass.FromGrams(exact[index])).Grams) : null,
-                line.Yield.Share < 1 ? Math.Round(line.Yield.Share * 100) : null))],
+            Math.Round(lines.Sum(line => line.Grams), 1),
+            Math.Round(product.Filling.KeptShare * 100, 1),
+            lines,
+            Lines([.. scaled.Select(one => one.Scaled.Topping)]),
+            Lines([.. scaled.Select(one => one.Scaled.Finish)]),
             [.. scaled.Select(one => new FillingLotAnswer(
                 one.Lot.Count,
                 one.Lot.Pan.Name,
@@ -48,6 +45,20 @@ internal static class FillingEndpoints
             product.Allergens,
             product.WithoutStatedAllergens);
     }
+
+    /// <summary>The lines of one part, added up over the lots of a product and rounded once.</summary>
+    private static FillingLineAnswer[] Lines(IReadOnlyList<ScaledLine>[] lots) =>
+        [.. lots[0].Select((first, index) =>
+        {
+            var exact = Mass.FromGrams(lots.Sum(lot => lot[index].Total.Grams));
+            var line = first.Line;
+            return new FillingLineAnswer(
+                line.Ingredient.Name,
+                line.Preparation,
+                ScaleReading.GramsOf(exact, line.Ingredient.Facts.WeighedTo),
+                line.Yield.Share < 1 ? Math.Round(line.Yield.AsPurchased(exact).Grams) : null,
+                line.Yield.Share < 1 ? Math.Round(line.Yield.Share * 100) : null);
+        })];
 }
 
 /// <summary>The fillings of a day.</summary>
@@ -60,12 +71,24 @@ public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyL
 /// <param name="Product">Id of the product.</param>
 /// <param name="Name">Name of the product.</param>
 /// <param name="Grams">What is weighed in all.</param>
+/// <param name="KeptPercent">What of it goes into the pans.</param>
 /// <param name="Lines">By ingredient; they add up to it.</param>
+/// <param name="Topping">Crumble, meringue and the like, by ingredient.</param>
+/// <param name="Finish">Wash, sugar and the like, by ingredient.</param>
 /// <param name="Lots">Where it goes.</param>
 /// <param name="Allergens">What it carries, crust and finish included.</param>
 /// <param name="NotStated">Ingredients of which nobody has said yet what they carry.</param>
 public sealed record FillingAnswer(
-    string Product, string Name, double Grams, IReadOnlyList<FillingLineAnswer> Lines, IReadOnlyList<FillingLotAnswer> Lots, IReadOnlyList<string> Allergens, IReadOnlyList<string> NotStated);
+    string Product,
+    string Name,
+    double Grams,
+    double KeptPercent,
+    IReadOnlyList<FillingLineAnswer> Lines,
+    IReadOnlyList<FillingLineAnswer> Topping,
+    IReadOnlyList<FillingLineAnswer> Finish,
+    IReadOnlyList<FillingLotAnswer> Lots,
+    IReadOnlyList<string> Allergens,
+    IReadOnlyList<string> NotStated);
 
 /// <summary>An ingredient of a filling.</summary>
 /// <param name="Name">Its name.</param>

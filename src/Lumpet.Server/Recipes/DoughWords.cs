@@ -6,14 +6,14 @@ namespace Lumpet.Server.Recipes;
 /// <summary>Says how a dough is made and kept, and what becomes of its trim.</summary>
 internal static class DoughWords
 {
-    /// <summary>"Hold back 96 g of the water. Fat as peas. 3 turns, 30 min of cold after each. …"</summary>
+    /// <summary>"Water from 384 to 480 g: hold back 96 g. Fat as peas. 3 turns, 30 min of cold after each. …"</summary>
     public static string Method(ScaledProduct scaled)
     {
         var (dough, said) = (scaled.Product.Dough, new List<string>());
         var method = dough.Method;
         var water = scaled.Dough.Where(line => line.Line.Ingredient.Facts.Role == IngredientRole.Liquid).Sum(line => line.Total.Grams);
         if (method.HeldBackPercent > 0 && water > 0)
-            said.Add(Words($"Hold back {water * method.HeldBackPercent / 100:0} g of the water ({method.HeldBackPercent} %) and add it only as far as a pinch holds."));
+            said.Add(Words($"Water from {water * (1 - (method.HeldBackPercent / 100)):0} to {water:0} g: hold back {water * method.HeldBackPercent / 100:0} g ({method.HeldBackPercent} %) and add it only as far as a pinch holds."));
         if (method.FatSize.Length > 0) said.Add($"The fat looks like {method.FatSize}.");
         if (method.Turns > 0) said.Add(Words($"{method.Turns} {(method.Turns == 1 ? "turn" : "turns")}, {method.TurnRestMinutes} min of cold after each."));
         said.Add(Words($"Rest {dough.Rest.Least} min at least, better {dough.Rest.Aim}."));

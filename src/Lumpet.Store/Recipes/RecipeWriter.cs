@@ -126,7 +126,7 @@ public static class RecipeWriter
                 cutOut = product.Crust.CutOutDiameter.Centimetres,
                 cutOuts = product.Crust.CutOuts,
                 rerolls = product.Crust.Rerolls,
-                    review = string.Join('\n', product.Review),
+                review = string.Join('\n', product.Review),
             },
             transaction);
         Parts(connection, transaction, product);

@@ -75,6 +75,8 @@ public sealed class DemoBakeryTests
         Assert.Equal(Enum.GetValues<Lining>(), products.Select(product => product.Crust.Lining).Distinct().Order());
         Assert.Equal(Enum.GetValues<CoolingClass>(), products.Select(product => product.Cooling).Distinct().Order());
         Assert.All(products, product => Assert.NotEmpty(product.Process.Steps));
+        // Whatever a step names must stand among the lines, or a label would miss it.
+        Assert.All(products.Where(product => product.Process.Steps.Any(step => step.Name.Contains("egg", StringComparison.OrdinalIgnoreCase))), product => Assert.Contains("egg", product.Allergens));
         Assert.Equal(Enum.GetValues<PanFamily>().Except([PanFamily.Rectangular]), RecipeStore.Pans(connection).Select(pan => pan.Family).Distinct().Order());
     }
 }

@@ -1304,8 +1304,17 @@ export interface components {
              * @description What is weighed in all.
              */
             grams: number;
+            /**
+             * Format: double
+             * @description What of it goes into the pans.
+             */
+            keptPercent: number;
             /** @description By ingredient; they add up to it. */
             lines: components["schemas"]["FillingLineAnswer"][];
+            /** @description Crumble, meringue and the like, by ingredient. */
+            topping: components["schemas"]["FillingLineAnswer"][];
+            /** @description Wash, sugar and the like, by ingredient. */
+            finish: components["schemas"]["FillingLineAnswer"][];
             /** @description Where it goes. */
             lots: components["schemas"]["FillingLotAnswer"][];
             /** @description What it carries, crust and finish included. */

@@ -8,15 +8,49 @@ internal static partial class NumberReader
 {
     private static readonly Dictionary<char, double> Fractions = new()
     {
-        ['½'] = 1 / 2.0, ['⅓'] = 1 / 3.0, ['⅔'] = 2 / 3.0, ['¼'] = 1 / 4.0, ['¾'] = 3 / 4.0, ['⅕'] = 1 / 5.0, ['⅖'] = 2 / 5.0, ['⅗'] = 3 / 5.0,
-        ['⅘'] = 4 / 5.0, ['⅙'] = 1 / 6.0, ['⅚'] = 5 / 6.0, ['⅛'] = 1 / 8.0, ['⅜'] = 3 / 8.0, ['⅝'] = 5 / 8.0, ['⅞'] = 7 / 8.0,
+        ['½'] = 1 / 2.0,
+        ['⅓'] = 1 / 3.0,
+        ['⅔'] = 2 / 3.0,
+        ['¼'] = 1 / 4.0,
+        ['¾'] = 3 / 4.0,
+        ['⅕'] = 1 / 5.0,
+        ['⅖'] = 2 / 5.0,
+        ['⅗'] = 3 / 5.0,
+        ['⅘'] = 4 / 5.0,
+        ['⅙'] = 1 / 6.0,
+        ['⅚'] = 5 / 6.0,
+        ['⅛'] = 1 / 8.0,
+        ['⅜'] = 3 / 8.0,
+        ['⅝'] = 5 / 8.0,
+        ['⅞'] = 7 / 8.0,
     };
 
     private static readonly Dictionary<string, double> Words = new(StringComparer.OrdinalIgnoreCase)
     {
-        ["a"] = 1, ["an"] = 1, ["one"] = 1, ["two"] = 2, ["three"] = 3, ["four"] = 4, ["five"] = 5, ["six"] = 6, ["seven"] = 7, ["eight"] = 8, ["nine"] = 9,
-        ["ten"] = 10, ["eleven"] = 11, ["twelve"] = 12, ["half"] = 0.5, ["half a"] = 0.5, ["half an"] = 0.5, ["a half"] = 0.5, ["one half"] = 0.5, ["a quarter"] = 0.25,
-        ["quarter"] = 0.25, ["a dozen"] = 12, ["one and a half"] = 1.5, ["two and a half"] = 2.5,
+        ["a"] = 1,
+        ["an"] = 1,
+        ["one"] = 1,
+        ["two"] = 2,
+        ["three"] = 3,
+        ["four"] = 4,
+        ["five"] = 5,
+        ["six"] = 6,
+        ["seven"] = 7,
+        ["eight"] = 8,
+        ["nine"] = 9,
+        ["ten"] = 10,
+        ["eleven"] = 11,
+        ["twelve"] = 12,
+        ["half"] = 0.5,
+        ["half a"] = 0.5,
+        ["half an"] = 0.5,
+        ["a half"] = 0.5,
+        ["one half"] = 0.5,
+        ["a quarter"] = 0.25,
+        ["quarter"] = 0.25,
+        ["a dozen"] = 12,
+        ["one and a half"] = 1.5,
+        ["two and a half"] = 2.5,
     };
 
     /// <summary>Reads a number or a range at the start of a text.</summary>

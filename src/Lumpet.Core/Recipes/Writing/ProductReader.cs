@@ -77,6 +77,9 @@ public static class ProductReader
             Topping = topping,
             Review = review,
         };
+        // Its step says egg; where no line does, its allergen would be missing on every label.
+        if (treatment == BaseTreatment.Seal && product.AllLines.All(line => line.Ingredient.Facts.Role != IngredientRole.Egg))
+            checks.Add("finish", "A base that is sealed with egg needs that egg among its lines, or its allergen is missing: 4 g Egg white.");
         foreach (var size in sizes) CanBeMade(checks, product, size.Pan, "sizes");
         return checks.Faults.Count > 0 ? (null, [], checks.Faults) : (product, names.Fresh, []);
     }

@@ -18,6 +18,20 @@
   asked.follow(() => params?.day)
 </script>
 
+{#snippet weighed(lines: Schemas['FillingLineAnswer'][])}
+  {#each lines as line, index (index)}
+    <tr class="border-line border-t">
+      <th scope="row" class="py-1 text-left font-normal"
+        >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
+      >
+      <td class="weight text-right">{grams(line.grams)}</td>
+      <td class="small w-64 pl-4">
+        {#if line.toBuyGrams !== null}buy {grams(line.toBuyGrams)}: {line.yieldPercent} % is left{/if}
+      </td>
+    </tr>
+  {/each}
+{/snippet}
+
 <svelte:head><title>Fillings · Lumpet</title></svelte:head>
 <FailureNote failure={asked.failure} />
 {#if answer}
@@ -38,17 +52,7 @@
         <h2>{filling.name}</h2>
         <table class="w-full">
           <tbody>
-            {#each filling.lines as line (line.name + line.preparation)}
-              <tr class="border-line border-t">
-                <th scope="row" class="py-1 text-left font-normal"
-                  >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
-                >
-                <td class="weight text-right">{grams(line.grams)}</td>
-                <td class="small w-64 pl-4">
-                  {#if line.toBuyGrams !== null}buy {grams(line.toBuyGrams)}: {line.yieldPercent} % is left{/if}
-                </td>
-              </tr>
-            {/each}
+            {@render weighed(filling.lines)}
             <tr class="border-soft border-t">
               <th scope="row" class="py-1 text-left font-normal">In all</th>
               <td class="weight text-right">{grams(filling.grams)}</td>
@@ -56,6 +60,17 @@
             </tr>
           </tbody>
         </table>
+        {#if filling.keptPercent < 100}
+          <p class="small">
+            {filling.keptPercent} % of it goes into the pans: the rest boils away or stays in the pot.
+          </p>
+        {/if}
+        {#each [{ title: 'Topping', lines: filling.topping }, { title: 'Finish', lines: filling.finish }] as part (part.title)}
+          {#if part.lines.length > 0}
+            <h3 class="mt-2 font-bold">{part.title}</h3>
+            <table class="w-full"><tbody>{@render weighed(part.lines)}</tbody></table>
+          {/if}
+        {/each}
         <p class="small mt-1">
           {filling.allergens.length > 0 ? `Contains ${filling.allergens.join(', ')}.` : 'No allergen is stated.'}
           {#if filling.notStated.length > 0}<b>Not stated yet: {filling.notStated.join(', ')}.</b>{/if} Made where nuts, egg,

@@ -38,7 +38,7 @@
         {#each lines as line, index (index)}
           {#if of && edited === index}
             <tr class="border-line border-t">
-              <td colspan="5" class="py-1">
+              <td colspan="5" class="px-1 py-1">
                 <LineEdit id={of.id} part={of.part} at={index} ondone={() => (edited = undefined)} />
               </td>
             </tr>
