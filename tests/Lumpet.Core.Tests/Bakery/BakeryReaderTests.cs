@@ -1,5 +1,5 @@
-using Lumpet.Core.Pans;
 using Lumpet.Core.Bakery;
+using Lumpet.Core.Pans;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Bakery;
