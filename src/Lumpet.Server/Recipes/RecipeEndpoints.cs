@@ -39,7 +39,7 @@ internal static class RecipeEndpoints
         if (!string.IsNullOrEmpty(without) && !MajorAllergens.All.Contains(without))
             return FieldProblems.Of(("without", $"An allergen is one of {string.Join(", ", MajorAllergens.All)}."));
         using var connection = database.Open();
-        var ids = RecipeFinder.Find(connection, new RecipeQuestion(q ?? string.Empty, kind ?? string.Empty, without ?? string.Empty, string.Empty));
+        var ids = RecipeFinder.Find(connection, new RecipeQuestion(q ?? string.Empty, kind ?? string.Empty, without ?? string.Empty));
         return TypedResults.Ok(new RecipesFound(
             RecipeFinder.Count(connection),
             ids.Count,

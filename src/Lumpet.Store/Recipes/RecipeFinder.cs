@@ -8,8 +8,7 @@ namespace Lumpet.Store.Recipes;
 /// <param name="Text">Words that name, alias, dough or an ingredient must hold, each of them.</param>
 /// <param name="Kind">Kind of filling.</param>
 /// <param name="Without">An allergen that no line carries, as far as it is stated.</param>
-/// <param name="Ingredient">Id of an ingredient that one of its lines takes.</param>
-public sealed record RecipeQuestion(string Text, string Kind, string Without, string Ingredient);
+public sealed record RecipeQuestion(string Text, string Kind, string Without);
 
 /// <summary>Finds products without reading them all.</summary>
 public static class RecipeFinder
@@ -49,12 +48,6 @@ public static class RecipeFinder
             // By what each carries in the end: what is made here carries what it is made of.
             with.Add("carrying", IngredientStore.All(connection).Values.Where(one => !one.AllergensStated || one.Allergens.Contains(question.Without)).Select(one => one.Id).ToArray());
             where.Add($"NOT EXISTS (SELECT 1 FROM ({Lines}) used WHERE used.ingredient_id IN @carrying)");
-        }
-
-        if (question.Ingredient.Length > 0)
-        {
-            with.Add("ingredient", question.Ingredient);
-            where.Add($"@ingredient IN ({Lines})");
         }
 
         return [.. connection.Query<string>($"SELECT p.id FROM product p JOIN dough d ON d.id = p.dough_id WHERE {string.Join(" AND ", where)} ORDER BY p.position", with)];

@@ -92,13 +92,13 @@ public sealed record BadInput(
     {
         BadInput Row(string what, string text, string said) => new("Library", what, "POST", "/api/library", new { text }, 400, said);
         yield return Row("an empty file", string.Empty, "text: The file is empty.");
-        yield return Row("half a file", "{\"format\":\"lumpet.library/1\",", "text: This is not readable JSON: line 1");
-        yield return Row("a format of another day", "{\"format\":\"lumpet.library/7\"}", "format: This format is not known");
+        yield return Row("half a file", "{\"format\":\"lumpet.recipe-library/1\",", "text: This is not readable JSON: line 1");
+        yield return Row("a format of another day", "{\"format\":\"lumpet.recipe-library/7\"}", "format: This format is not known");
         yield return Row("a thousand brackets", new string('[', 1000), "text: This is not readable JSON: line 1, or nested too deeply.");
         yield return Row("a million lines", "id,name\n" + string.Concat(Enumerable.Repeat("a,b\n", 200_000)), "text: At most 5000 rows are taken at once.");
         yield return Row("markup in a name", "id,name\nx,<img src=x onerror=alert(1)>\n", "ingredients[0].name: A name takes no markup: leave out < and >.");
-        yield return Row("an id that climbs", "{\"format\":\"lumpet.library/1\",\"doughs\":[{\"id\":\"../../x\",\"written\":{\"name\":\"X\"}}]}", "doughs[0].id: An id takes up to 60 small letters");
-        yield return Row("a pan ten times deeper than wide", "{\"format\":\"lumpet.library/1\",\"pans\":[{\"id\":\"x\",\"name\":\"x\",\"topCm\":6,\"bottomCm\":6,\"depthCm\":60,\"rimCm\":0,\"perTray\":1}]}", "pans[0].depthCm: This does not fit: 1 to 20 cm.");
+        yield return Row("an id that climbs", "{\"format\":\"lumpet.recipe-library/1\",\"doughs\":[{\"id\":\"../../x\",\"written\":{\"name\":\"X\"}}]}", "doughs[0].id: An id takes up to 60 small letters");
+        yield return Row("a pan ten times deeper than wide", "{\"format\":\"lumpet.recipe-library/1\",\"pans\":[{\"id\":\"x\",\"name\":\"x\",\"topCm\":6,\"bottomCm\":6,\"depthCm\":60,\"rimCm\":0,\"perTray\":1}]}", "pans[0].depthCm: This does not fit: 1 to 20 cm.");
         yield return Row("a recipe with nothing in it", "{\"@type\":\"Recipe\",\"name\":\"Air\"}", "recipes[0].recipeIngredient: No line of \"Air\" could be weighed");
         yield return Row("no recipe at all", "{\"@type\":\"Person\"}", "text: There is no recipe in this file");
     }

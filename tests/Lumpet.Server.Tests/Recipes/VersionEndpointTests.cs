@@ -67,6 +67,38 @@ public sealed class VersionEndpointTests : IDisposable
     }
 
     [Fact]
+    public async Task A_dough_keeps_every_version_as_it_was_written()
+    {
+        var draft = JsonNode.Parse((await server.Get("/api/doughs")).EnumerateArray().Single(dough => dough.GetProperty("id").GetString() == "nut").GetProperty("draft").GetRawText())!.AsObject();
+        var first = draft["lines"]!.GetValue<string>();
+        draft["lines"] = "380 g flour\n120 g ground hazelnuts\n2 sticks butter, cold";
+        var (status, saved) = await server.Send(HttpMethod.Put, "/api/doughs/nut", draft.ToJsonString(), ("If-Match", "\"1\""));
+        Assert.True(status == 200, saved.GetRawText());
+        // Two sticks of 4 oz on 380 g of flour: 59.7 %.
+        Assert.Equal(59.7, saved.GetProperty("judged").GetProperty("findings")[0].GetProperty("percent").GetDouble());
+        var versions = await server.Get("/api/doughs/nut/versions");
+        Assert.Equal([2, 1], versions.EnumerateArray().Select(version => version.GetProperty("number").GetInt32()));
+        Assert.Equal(first, versions[1].GetProperty("draft").GetProperty("lines").GetString());
+        Assert.Equal(404, (await server.Send(HttpMethod.Get, "/api/doughs/strudel/versions", null)).Status);
+    }
+
+    [Fact]
+    public async Task What_is_made_here_first_and_what_tops_a_pie_stand_on_the_sheets_of_the_day()
+    {
+        var scaled = (await server.Send(HttpMethod.Post, "/api/recipes/chocolate/scale", new { count = 8 })).Body;
+        // 8 x 25 g of praline, of which 96 % are left of what goes in: 200 / 0.96 = 208.3 g.
+        var praline = Assert.Single(scaled.GetProperty("made").EnumerateArray());
+        Assert.Equal(200, praline.GetProperty("grams").GetDouble());
+        Assert.Equal(200 / 0.96, praline.GetProperty("lines").EnumerateArray().Sum(line => line.GetProperty("grams").GetDouble()), 1.0);
+        Assert.Contains("nuts", scaled.GetProperty("allergens").EnumerateArray().Select(one => one.GetString()));
+
+        await server.Send(HttpMethod.Post, "/api/orders/typed", new { line = "6 gooseberry @ 23 11:30 trial", day = TestServer.Fair });
+        var filling = (await server.Get($"/api/fillings/{TestServer.Fair}")).GetProperty("fillings").EnumerateArray().Single(one => one.GetProperty("product").GetString() == "gooseberry");
+        Assert.Equal(6 * 120, filling.GetProperty("topping")[0].GetProperty("grams").GetDouble());
+        Assert.Equal("Egg white", filling.GetProperty("finish")[0].GetProperty("name").GetString());
+    }
+
+    [Fact]
     public async Task Two_recipes_are_compared_line_by_line()
     {
         var compared = await server.Get("/api/recipes/compare?one=pear&other=damson");

@@ -319,7 +319,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Ingredients, pans, doughs and products as lumpet.library/1. */
+        /** Ingredients, pans, doughs and products as lumpet.recipe-library/1. */
         get: operations["GetLibrary"];
         put?: never;
         post?: never;

@@ -37,7 +37,9 @@ public static partial class AmountReader
         }
 
         var typed = text[..^rest.Length].Trim();
-        return new ReadAmount(new WrittenAmount(parts), typed, OfThe().Replace(rest, string.Empty).Trim(), doubts);
+        var amount = new WrittenAmount(parts);
+        if (amount.IsRange) doubts.Add($"\"{typed}\" is a range: its middle is taken.");
+        return new ReadAmount(amount, typed, OfThe().Replace(rest, string.Empty).Trim(), doubts);
     }
 
     private const int MostParts = 3;

@@ -7,7 +7,7 @@ using Lumpet.Core.Recipes.Writing;
 
 namespace Lumpet.Core.Recipes.Exchange;
 
-/// <summary>A whole library as a file, format "lumpet.library/1": everything as a person would write it.</summary>
+/// <summary>A whole library as a file, format "lumpet.recipe-library/1": everything as a person would write it.</summary>
 /// <param name="Format">The name of the format.</param>
 /// <param name="Ingredients">What the bakery itself states of its ingredients, by id.</param>
 /// <param name="Pans">Its pans.</param>
@@ -21,7 +21,7 @@ public sealed record LibraryFile(
     IReadOnlyList<NamedProduct?>? Products)
 {
     /// <summary>The name of the format.</summary>
-    public const string FormatName = "lumpet.library/1";
+    public const string FormatName = "lumpet.recipe-library/1";
 
     private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
     {

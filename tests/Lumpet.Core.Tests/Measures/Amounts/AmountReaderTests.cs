@@ -102,6 +102,7 @@ public sealed class AmountReaderTests
     {
         var amount = AmountReader.Read(text)!.Amount;
         Assert.True(amount.IsRange);
+        Assert.Contains("its middle is taken", Assert.Single(AmountReader.Read(text)!.Doubts), StringComparison.Ordinal);
         Assert.Equal((least, most), (amount.Parts[0].Least, amount.Parts[0].Most));
     }
 

@@ -75,14 +75,14 @@ public sealed class LibraryReaderTests
     [InlineData("", "text")]
     [InlineData("{", "text")]
     [InlineData("[1, 2]", "text")]
-    [InlineData("{\"format\":\"lumpet.library/9\"}", "format")]
+    [InlineData("{\"format\":\"lumpet.recipe-library/9\"}", "format")]
     [InlineData("{\"format\":7}", "format")]
-    [InlineData("{\"format\":\"lumpet.library/1\",\"products\":7}", "products")]
-    [InlineData("{\"format\":\"lumpet.library/1\",\"products\":[null]}", "products")]
-    [InlineData("{\"format\":\"lumpet.library/1\",\"products\":[{\"id\":\"../etc\",\"written\":{}}]}", "products[0].id")]
-    [InlineData("{\"format\":\"lumpet.library/1\",\"ingredients\":[{\"id\":\"x\",\"stated\":{\"name\":\"<img src=x>\"}}]}", "ingredients[0].name")]
-    [InlineData("{\"format\":\"lumpet.library/1\",\"pans\":[{\"id\":\"x\",\"name\":\"x\",\"topCm\":6,\"bottomCm\":6,\"depthCm\":60,\"rimCm\":0,\"perTray\":1}]}", "pans[0].depthCm")]
-    [InlineData("{\"format\":\"lumpet.library/1\",\"doughs\":[{\"id\":\"a\",\"written\":{\"name\":\"A\",\"lines\":\"-5 g flour\"}}]}", "doughs[0].lines")]
+    [InlineData("{\"format\":\"lumpet.recipe-library/1\",\"products\":7}", "products")]
+    [InlineData("{\"format\":\"lumpet.recipe-library/1\",\"products\":[null]}", "products")]
+    [InlineData("{\"format\":\"lumpet.recipe-library/1\",\"products\":[{\"id\":\"../etc\",\"written\":{}}]}", "products[0].id")]
+    [InlineData("{\"format\":\"lumpet.recipe-library/1\",\"ingredients\":[{\"id\":\"x\",\"stated\":{\"name\":\"<img src=x>\"}}]}", "ingredients[0].name")]
+    [InlineData("{\"format\":\"lumpet.recipe-library/1\",\"pans\":[{\"id\":\"x\",\"name\":\"x\",\"topCm\":6,\"bottomCm\":6,\"depthCm\":60,\"rimCm\":0,\"perTray\":1}]}", "pans[0].depthCm")]
+    [InlineData("{\"format\":\"lumpet.recipe-library/1\",\"doughs\":[{\"id\":\"a\",\"written\":{\"name\":\"A\",\"lines\":\"-5 g flour\"}}]}", "doughs[0].lines")]
     public void Hostile_and_broken_files_are_refused_with_their_field(string text, string field)
     {
         var change = LibraryReader.Read(text, State());
