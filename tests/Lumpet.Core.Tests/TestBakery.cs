@@ -1,10 +1,11 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
-using Mixer = Lumpet.Core.Dough.Mixer;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.Tests;
 
@@ -80,7 +81,7 @@ internal static class TestBakery
     public static DaySnapshot Snapshot(params IReadOnlyList<DayOrder> orders) => new(
         orders,
         [new DayShift("Afternoon", 0, 480), new DayShift("Night", 720, 1320)],
-        [new DayOven("hearth", "Hearth", 4, 90, 280, 8, 4, 0), new DayOven("finisher", "Finisher", 4, 60, 240, 10, 5, -20)],
+        [new Oven("hearth", "Hearth", 4, 90, 280, 8, 4, 0), new Oven("finisher", "Finisher", 4, 60, 240, 10, 5, -20)],
         new Mixer("Mixer", Mass.FromGrams(2000), Mass.FromGrams(12000)),
         5,
         2,

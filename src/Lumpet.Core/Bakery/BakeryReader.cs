@@ -1,6 +1,4 @@
 using System.Globalization;
-using Lumpet.Core.DayPlan;
-using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
@@ -106,9 +104,9 @@ public static class BakeryReader
 
     private static int Start(ShiftRecord shift) => (shift.DayOffset * MinutesOfADay) + shift.StartMinute;
 
-    private static DayOven[] Ovens(FieldChecks checks, BakeryDraft draft)
+    private static Oven[] Ovens(FieldChecks checks, BakeryDraft draft)
     {
-        var ovens = new List<DayOven>();
+        var ovens = new List<Oven>();
         foreach (var (oven, at) in checks.List("ovens", draft.Ovens, 1, 8, "ovens").Select((oven, at) => (oven, at)))
         {
             var path = $"ovens[{at}]";
@@ -116,7 +114,7 @@ public static class BakeryReader
             var (min, max) = (checks.Whole($"{path}.minC", oven.MinC, 30, 250, "°C"), checks.Whole($"{path}.maxC", oven.MaxC, 100, 400, "°C"));
             if (min > max) checks.Add($"{path}.minC", "The lowest setting is above the highest.");
             if (ovens.Any(other => other.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.name", "Two ovens have this name.");
-            ovens.Add(new DayOven(
+            ovens.Add(new Oven(
                 ShortName.For(name, [.. ovens.Select(other => other.Id)]),
                 name,
                 checks.Whole($"{path}.shelves", oven.Shelves, 1, 60, "shelves"),

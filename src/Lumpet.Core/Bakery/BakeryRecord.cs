@@ -1,5 +1,3 @@
-using Lumpet.Core.DayPlan;
-using Lumpet.Core.Dough;
 using Lumpet.Core.Measures.Amounts;
 
 namespace Lumpet.Core.Bakery;
@@ -24,7 +22,7 @@ public sealed record BakeryRecord(
     int SpareMin,
     Mixer Mixer,
     IReadOnlyList<ShiftRecord> Shifts,
-    IReadOnlyList<DayOven> Ovens,
+    IReadOnlyList<Oven> Ovens,
     CupCustom Cups);
 
 /// <summary>A shift, relative to the day of the pick-ups it works for.</summary>

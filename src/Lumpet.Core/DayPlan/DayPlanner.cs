@@ -1,3 +1,4 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Planning;
 using Lumpet.Core.Dough;

@@ -1,3 +1,5 @@
+using Lumpet.Core.Steps;
+
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>The whole day as a strip: what most of it is about, stretch by stretch.</summary>

@@ -1,5 +1,4 @@
-using Lumpet.Core.Baking;
-using Lumpet.Core.Dough;
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 
@@ -17,7 +16,7 @@ namespace Lumpet.Core.DayPlan;
 public sealed record DaySnapshot(
     IReadOnlyList<DayOrder> Orders,
     IReadOnlyList<DayShift> Shifts,
-    IReadOnlyList<DayOven> Ovens,
+    IReadOnlyList<Oven> Ovens,
     Mixer Mixer,
     int ToleranceC,
     int TransferMin,
@@ -37,21 +36,3 @@ public sealed record DayOrder(Product Product, Pan Pan, int Count, int PickUpMin
 /// <param name="StartMin">First minute.</param>
 /// <param name="EndMin">Minute after the last.</param>
 public sealed record DayShift(string Name, int StartMin, int EndMin);
-
-/// <summary>An oven of the bakery.</summary>
-/// <param name="Id">Short name.</param>
-/// <param name="Name">The name shown.</param>
-/// <param name="Shelves">Trays it holds.</param>
-/// <param name="MinC">Lowest setting.</param>
-/// <param name="MaxC">Highest setting.</param>
-/// <param name="HeatCPerMin">Degrees it gains in a minute.</param>
-/// <param name="CoolCPerMin">Degrees it loses in a minute.</param>
-/// <param name="DialOffsetC">What the dial shows beyond the conventional temperature: about -20 for a fan oven.</param>
-public sealed record DayOven(
-    string Id, string Name, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int DialOffsetC)
-{
-    /// <summary>The oven as the planner sees it in one stretch of time in which people are there.</summary>
-    internal BakeOven During(DayShift stretch, string id) =>
-        // Ovens start a stretch at room temperature: what is left of an earlier heat is a gift, not a plan.
-        new(id, Shelves, MinC, MaxC, HeatCPerMin, CoolCPerMin, 25, stretch.StartMin, stretch.EndMin);
-}

@@ -1,3 +1,4 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
 
 namespace Lumpet.Core.DayPlan;
@@ -7,7 +8,7 @@ internal static class Loads
 {
     /// <summary>The loads of a plan, in order of time.</summary>
     public static IReadOnlyList<Load> From(
-        IReadOnlyList<LotWork> works, BakePlan plan, IReadOnlyDictionary<string, DayOven> stretches)
+        IReadOnlyList<LotWork> works, BakePlan plan, IReadOnlyDictionary<string, Oven> stretches)
     {
         var visits = works
             .SelectMany(work => work.Graph.Bakes.SelectMany(node => plan.Trays
@@ -44,7 +45,7 @@ internal static class Loads
     }
 
     private static IEnumerable<TrayVisit> VisitsOf(
-        LotWork work, int node, BakedTray tray, IReadOnlyDictionary<string, DayOven> stretches)
+        LotWork work, int node, BakedTray tray, IReadOnlyDictionary<string, Oven> stretches)
     {
         var stages = work.Graph.Nodes[node].Stages;
         var index = 0;

@@ -1,3 +1,5 @@
+using Lumpet.Core.Steps;
+
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>A lot while it is planned: its graph, and the times its bakes are given.</summary>

@@ -1,5 +1,6 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
-using Lumpet.Core.Recipes;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -14,25 +15,30 @@ internal sealed class OvenQuestion
     public OvenQuestion(DaySnapshot snapshot, ShiftCalendar calendar, IReadOnlyList<LotWork> works)
     {
         (this.snapshot, this.works) = (snapshot, works);
-        var stretches = new Dictionary<string, DayOven>();
+        var stretches = new Dictionary<string, Oven>();
         var problemOvens = new List<BakeOven>();
         foreach (var oven in snapshot.Ovens)
             for (var index = 0; index < calendar.Stretches.Count; index++)
             {
                 var id = calendar.Stretches.Count == 1 ? oven.Id : $"{oven.Id}/{index + 1}";
                 stretches[id] = oven;
-                problemOvens.Add(oven.During(calendar.Stretches[index], id));
+                problemOvens.Add(During(oven, calendar.Stretches[index], id));
             }
 
         (Stretches, ovens) = (stretches, problemOvens);
     }
 
     /// <summary>Which oven of the bakery each oven of the problem is.</summary>
-    public IReadOnlyDictionary<string, DayOven> Stretches { get; }
+    public IReadOnlyDictionary<string, Oven> Stretches { get; }
 
     /// <summary>The problem, with each lot's present releases and dues.</summary>
     public BakeProblem Problem() => new(
         snapshot.ToleranceC, snapshot.TransferMin, ovens, [.. works.SelectMany(work => work.Graph.Bakes.Select(node => BakeOf(work, node)))]);
+
+    /// <summary>The oven as the planner sees it in one stretch of time in which people are there.</summary>
+    private static BakeOven During(Oven oven, DayShift stretch, string id) =>
+        // Ovens start a stretch at room temperature: what is left of an earlier heat is a gift, not a plan.
+        new(id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, 25, stretch.StartMin, stretch.EndMin);
 
     private static Bake BakeOf(LotWork work, int node) => new(
         work.BakeId(node),

@@ -1,3 +1,5 @@
+using Lumpet.Core.Steps;
+
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>

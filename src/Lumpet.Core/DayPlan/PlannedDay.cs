@@ -1,5 +1,7 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
 using Lumpet.Core.Dough;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -18,7 +20,7 @@ public sealed record PlannedDay(
     IReadOnlyList<Lot> Lots,
     BakeProblem Problem,
     BakePlan BakePlan,
-    IReadOnlyDictionary<string, DayOven> Stretches,
+    IReadOnlyDictionary<string, Oven> Stretches,
     IReadOnlyList<Load> Loads,
     IReadOnlyList<DayTask> Tasks,
     IReadOnlyList<DoughBatch> Batches,

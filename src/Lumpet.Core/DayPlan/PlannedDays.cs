@@ -1,3 +1,4 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Dough;
 
 namespace Lumpet.Core.DayPlan;
@@ -7,7 +8,7 @@ internal static class PlannedDays
 {
     /// <summary>The plan of a round.</summary>
     public static PlannedDay From(
-        IReadOnlyList<LotWork> works, IReadOnlyDictionary<string, DayOven> ovens, IReadOnlyList<DayShift> stretches, DayAttempt attempt)
+        IReadOnlyList<LotWork> works, IReadOnlyDictionary<string, Oven> ovens, IReadOnlyList<DayShift> stretches, DayAttempt attempt)
     {
         DoughBatch[] batches = [.. attempt.Mixed.Select(mixed => mixed.Batch)];
         DayTask[] tasks =

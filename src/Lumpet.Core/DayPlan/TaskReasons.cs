@@ -1,4 +1,5 @@
 using Lumpet.Core.Dough;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 

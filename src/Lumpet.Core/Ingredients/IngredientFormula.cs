@@ -1,5 +1,4 @@
 using Lumpet.Core.Measures;
-using Lumpet.Core.Recipes;
 
 namespace Lumpet.Core.Ingredients;
 

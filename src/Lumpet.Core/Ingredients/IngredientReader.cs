@@ -1,7 +1,5 @@
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
-using Lumpet.Core.Recipes;
-using Lumpet.Core.Recipes.Writing;
 
 namespace Lumpet.Core.Ingredients;
 

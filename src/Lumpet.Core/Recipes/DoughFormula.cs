@@ -1,4 +1,6 @@
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.Recipes;
 

@@ -1,3 +1,4 @@
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 
 namespace Lumpet.Core.Recipes;

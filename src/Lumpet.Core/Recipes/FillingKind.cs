@@ -36,3 +36,10 @@ public enum FillingKind
     /// <summary>A paste of ground nuts, butter, sugar and egg.</summary>
     NutPaste,
 }
+
+/// <summary>What a kind of filling asks for.</summary>
+public static class FillingKinds
+{
+    /// <summary>Whether it is baked in its crust, or set in a crust that was baked before.</summary>
+    public static bool IsBaked(FillingKind kind) => kind is not (FillingKind.CookedCream or FillingKind.Curd);
+}

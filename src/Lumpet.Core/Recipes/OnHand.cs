@@ -1,7 +1,6 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
-using Lumpet.Core.Recipes.Writing;
 
 namespace Lumpet.Core.Recipes;
 

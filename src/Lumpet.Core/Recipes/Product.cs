@@ -1,7 +1,7 @@
-using Lumpet.Core.DayPlan;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.Recipes;
 

@@ -1,3 +1,4 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Pans;
 
@@ -46,7 +47,7 @@ internal static class OvenDrawing
         plan.BakePlan.Settings.GroupBy(setting => setting.OvenId)
             .SelectMany(oven => oven.Zip(oven.Skip(1)).Where(pair => pair.First.TempC is not null).Select(pair => (pair.First.AtMin, pair.Second.AtMin)));
 
-    private static OvenAnswer Oven(DayBook book, PlannedDay plan, DayOven oven)
+    private static OvenAnswer Oven(DayBook book, PlannedDay plan, Oven oven)
     {
         var visits = plan.Loads.Where(load => load.OvenId == oven.Id).SelectMany(load => load.Visits.Select(visit => (load.Number, Visit: visit))).ToArray();
         var asked = plan.Problem.Ovens.Where(stretch => plan.Stretches[stretch.Id].Id == oven.Id).ToArray();

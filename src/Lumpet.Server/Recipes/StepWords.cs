@@ -1,4 +1,4 @@
-using Lumpet.Core.DayPlan;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Server.Recipes;
 

@@ -1,7 +1,5 @@
 using Dapper;
 using Lumpet.Core.Bakery;
-using Lumpet.Core.DayPlan;
-using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Microsoft.Data.Sqlite;
@@ -37,7 +35,7 @@ public static class BakeryStore
             (int)row.SpareMin,
             new Mixer(row.MixerName, Mass.FromGrams(row.Smallest), Mass.FromGrams(row.Largest)),
             [.. shifts.Select(shift => new ShiftRecord(shift.Name, (int)shift.DayOffset, (int)shift.StartMinute, (int)shift.LengthMin))],
-            [.. ovens.Select(oven => new DayOven(
+            [.. ovens.Select(oven => new Oven(
                 oven.Id, oven.Name, (int)oven.Shelves, (int)oven.MinC, (int)oven.MaxC, (int)oven.Heat, (int)oven.Cool, (int)oven.DialOffset))],
             Enum.Parse<CupCustom>(row.Cups, ignoreCase: true));
     }

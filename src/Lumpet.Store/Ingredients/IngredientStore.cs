@@ -2,7 +2,6 @@ using System.Globalization;
 using Dapper;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
-using Lumpet.Core.Recipes;
 using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Ingredients;

@@ -1,11 +1,11 @@
 using System.Globalization;
 using Dapper;
 using Lumpet.Core.Baking;
-using Lumpet.Core.DayPlan;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Steps;
 using Lumpet.Store.Ingredients;
 using Microsoft.Data.Sqlite;
 

@@ -2,6 +2,7 @@ using System.Data;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Dapper;
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
 using Microsoft.Data.Sqlite;

@@ -1,5 +1,5 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
-using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
 using Lumpet.PlanChecking;
 using Xunit;

@@ -1,5 +1,5 @@
 using Lumpet.Core.DayPlan;
-using Lumpet.Core.Recipes;
+using Lumpet.Core.Steps;
 using Xunit;
 
 namespace Lumpet.Core.Tests.DayPlan;

@@ -1,4 +1,5 @@
 using CsCheck;
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
 using Xunit;

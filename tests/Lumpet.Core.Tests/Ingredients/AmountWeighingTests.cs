@@ -1,5 +1,4 @@
 using Lumpet.Core.Ingredients;
-using Lumpet.Core.Recipes.Writing;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Ingredients;

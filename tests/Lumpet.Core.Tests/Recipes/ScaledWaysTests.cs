@@ -2,7 +2,6 @@ using CsCheck;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
-using Lumpet.Core.Recipes.Writing;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
 

@@ -2,7 +2,9 @@ using System.Globalization;
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.Recipes.Exchange;
 
@@ -91,7 +93,7 @@ public static class RecipeJsonLd
 
     private static JsonArray Texts(IEnumerable<string> lines) => new([.. lines.Select(line => (JsonNode)JsonValue.Create(line))]);
 
-    private static string StepText(DayPlan.Step step)
+    private static string StepText(Step step)
     {
         var parts = new List<string> { step.Name };
         if (step.IsBake) parts.Add(string.Join(", then ", step.Stages.Select(stage => $"{stage.TempC} °C for {stage.MinMin} to {stage.MaxMin} min")));

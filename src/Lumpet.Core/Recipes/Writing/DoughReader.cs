@@ -1,6 +1,7 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.Recipes.Writing;
 

@@ -1,5 +1,5 @@
 using Lumpet.Core.Baking;
-using Lumpet.Core.DayPlan;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.Recipes.Writing;
 

@@ -1,4 +1,4 @@
-using Lumpet.Core.DayPlan;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.Recipes.Writing;
 
@@ -36,9 +36,6 @@ public static class UsualChains
         _ => top == Top.Fold ? CoolingClass.FreeForm : CoolingClass.Fruit,
     };
 
-    /// <summary>Whether a filling is baked in its crust, or set in a crust that was baked before.</summary>
-    public static bool IsBaked(FillingKind kind) => kind is not (FillingKind.CookedCream or FillingKind.Curd);
-
     /// <summary>The steps and how they follow one another.</summary>
     /// <param name="kind">What goes in.</param>
     /// <param name="treatment">How the base is kept crisp. A filling that is not baked always gets a shell that is baked through.</param>
@@ -47,11 +44,11 @@ public static class UsualChains
     public static (IReadOnlyList<StepDraft> Steps, IReadOnlyList<LinkDraft> Links) For(FillingKind kind, BaseTreatment treatment, Top top, Lining lining)
     {
         var chain = new Chain();
-        var shell = Shell(chain, IsBaked(kind) ? treatment : BaseTreatment.FullBlind, lining);
+        var shell = Shell(chain, FillingKinds.IsBaked(kind) ? treatment : BaseTreatment.FullBlind, lining);
         var (ready, within) = Prepare(chain, kind);
         chain.Then(FillStep(kind, top), (shell, 0), (ready, within));
-        if (IsBaked(kind)) Bake(chain, kind, treatment, top, lining);
-        if (top == Top.Meringue) Brown(chain, IsBaked(kind));
+        if (FillingKinds.IsBaked(kind)) Bake(chain, kind, treatment, top, lining);
+        if (top == Top.Meringue) Brown(chain, FillingKinds.IsBaked(kind));
         Cool(chain, kind, CoolingOf(kind, top, lining), top);
         return (chain.Steps, chain.Links);
     }
@@ -213,7 +210,7 @@ public static class UsualChains
 
     private static void Cool(Chain chain, FillingKind kind, CoolingClass cooling, Top top)
     {
-        var last = top == Top.Meringue ? "brown" : IsBaked(kind) ? "bake" : "fill";
+        var last = top == Top.Meringue ? "brown" : FillingKinds.IsBaked(kind) ? "bake" : "fill";
         if (!CoolingClasses.IsKeptCold(cooling))
         {
             var (least, aim) = cooling == CoolingClass.Fruit ? (kind, top) switch

@@ -1,8 +1,6 @@
 using CsCheck;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
-using Lumpet.Core.Recipes;
-using Lumpet.Core.Recipes.Writing;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Recipes.Writing;

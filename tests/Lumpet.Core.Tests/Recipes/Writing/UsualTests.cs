@@ -1,5 +1,5 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
-using Lumpet.Core.Dough;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
@@ -38,7 +38,7 @@ public sealed class UsualTests
         var snapshot = new DaySnapshot(
             [new DayOrder(Made(kind), Pan, 8, 1380, "test")],
             [new DayShift("Afternoon", 0, 480), new DayShift("Night", 720, 1320)],
-            [new DayOven("oven", "Oven", 4, 60, 280, 8, 4, 0)],
+            [new Oven("oven", "Oven", 4, 60, 280, 8, 4, 0)],
             new Mixer("Mixer", Mass.FromKilograms(1), Mass.FromKilograms(10)),
             5,
             2,

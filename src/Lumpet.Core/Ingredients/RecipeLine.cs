@@ -1,7 +1,6 @@
-using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 
-namespace Lumpet.Core.Recipes;
+namespace Lumpet.Core.Ingredients;
 
 /// <summary>One line of a formula: so much of an ingredient, weighed as it goes in.</summary>
 /// <param name="Ingredient">What goes in.</param>

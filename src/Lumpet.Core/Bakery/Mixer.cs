@@ -1,6 +1,6 @@
 using Lumpet.Core.Measures;
 
-namespace Lumpet.Core.Dough;
+namespace Lumpet.Core.Bakery;
 
 /// <summary>A mixer; one batch at a time.</summary>
 /// <param name="Name">The name shown.</param>

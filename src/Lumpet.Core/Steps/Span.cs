@@ -1,4 +1,4 @@
-namespace Lumpet.Core.Recipes;
+namespace Lumpet.Core.Steps;
 
 /// <summary>A time in minutes with its limits: the least and the most are hard, the aim may be given up.</summary>
 /// <param name="Least">Never less than this; at least 0.</param>

@@ -1,9 +1,8 @@
 using System.Text.RegularExpressions;
-using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 
-namespace Lumpet.Core.Recipes.Writing;
+namespace Lumpet.Core.Ingredients;
 
 /// <summary>A line of a formula as it was read.</summary>
 /// <param name="Known">The ingredient, where the bakery has it.</param>

@@ -1,6 +1,4 @@
-using Lumpet.Core.Recipes;
-
-namespace Lumpet.Core.DayPlan;
+namespace Lumpet.Core.Steps;
 
 /// <summary>
 /// A product's steps as a graph: work and bakes are the nodes, and each wait is the lag between two of them.

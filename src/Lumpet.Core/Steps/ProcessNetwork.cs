@@ -1,7 +1,6 @@
 using Lumpet.Core.Baking;
-using Lumpet.Core.Recipes;
 
-namespace Lumpet.Core.DayPlan;
+namespace Lumpet.Core.Steps;
 
 /// <summary>Where a step is done.</summary>
 public enum Station

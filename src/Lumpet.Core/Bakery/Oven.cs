@@ -1,0 +1,13 @@
+namespace Lumpet.Core.Bakery;
+
+/// <summary>An oven of the bakery.</summary>
+/// <param name="Id">Short name.</param>
+/// <param name="Name">The name shown.</param>
+/// <param name="Shelves">Trays it holds.</param>
+/// <param name="MinC">Lowest setting.</param>
+/// <param name="MaxC">Highest setting.</param>
+/// <param name="HeatCPerMin">Degrees it gains in a minute.</param>
+/// <param name="CoolCPerMin">Degrees it loses in a minute.</param>
+/// <param name="DialOffsetC">What the dial shows beyond the conventional temperature: about -20 for a fan oven.</param>
+public sealed record Oven(
+    string Id, string Name, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int DialOffsetC);
