@@ -70,7 +70,7 @@ internal static class LumpetApplication
     {
         app.MapGet("/healthz", () => TypedResults.Text("ok")).ExcludeFromDescription();
         app.MapOpenApi("/api/openapi.json");
-        BakeryEndpoints.Map(app);
+        OverviewEndpoints.Map(app);
         BakeryDraftEndpoints.Map(app);
         ChangeEndpoints.Map(app);
         OrderEndpoints.Map(app);

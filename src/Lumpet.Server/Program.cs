@@ -1,4 +1,5 @@
 using Lumpet.Server;
+using Lumpet.Server.Commands;
 
 // The build's OpenAPI generator and the tests start the host itself, with host settings where a person writes a command.
 if (args.Length > 0 && args[0].StartsWith("--", StringComparison.Ordinal) && args[0].Contains('=', StringComparison.Ordinal))

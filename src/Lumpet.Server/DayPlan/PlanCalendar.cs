@@ -14,7 +14,7 @@ internal static class PlanCalendar
     public static string Of(DayBook book, PlannedDay plan, DateTimeOffset now)
     {
         var calendar = new Calendar { ProductId = "-//Lumpet//Day plan//EN", Method = "PUBLISH" };
-        calendar.AddProperty("X-WR-CALNAME", $"{book.Bakery.Name}, {BakeryEndpoints.Name(book.Day)}");
+        calendar.AddProperty("X-WR-CALNAME", $"{book.Bakery.Name}, {Days.Name(book.Day)}");
         // Resting, chilling and cooling fill a calendar without asking anything of anyone.
         foreach (var task in plan.Tasks.Where(task => task.Kind != TaskKind.Wait))
             calendar.Events.Add(Event(
@@ -33,7 +33,7 @@ internal static class PlanCalendar
 
     private static CalendarEvent Event(DayBook book, DateTimeOffset now, string id, string summary, string description, string station, int from, int to) => new()
     {
-        Uid = $"{BakeryEndpoints.Iso(book.Day)}-{id.Replace('/', '-')}@lumpet",
+        Uid = $"{Days.Iso(book.Day)}-{id.Replace('/', '-')}@lumpet",
         Summary = summary,
         Description = description.Length > 0 ? description : null,
         Location = station,

@@ -2,7 +2,6 @@ using System.Text;
 using Lumpet.Core.Baking.Files;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Faults;
-using Lumpet.Server.Orders;
 using Lumpet.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -76,8 +75,8 @@ internal static class PlanEndpoints
     /// <summary>Opens a day, or answers why not.</summary>
     internal static (DayBook? Book, ValidationProblem? Refused) Open(string day, Database database)
     {
-        if (OrderEndpoints.ReadDay(day) is not { } date || date.Year is < 2000 or > 2200) return (null, OrderEndpoints.NoDay());
+        if (Days.Read(day) is not { } date || date.Year is < 2000 or > 2200) return (null, Days.NoDay());
         using var connection = database.Open();
-        return DayBook.Open(connection, date) is { } book ? (book, null) : (null, OrderEndpoints.NoBakery());
+        return DayBook.Open(connection, date) is { } book ? (book, null) : (null, Days.NoBakery());
     }
 }

@@ -12,7 +12,7 @@ internal static class PlanSentence
     /// <summary>The answer: how much, when, and whether the pick-ups are met.</summary>
     public static IReadOnlyList<SentencePart> Of(DayBook book, PlannedDay plan)
     {
-        var day = new SentencePart(BakeryEndpoints.Name(book.Day), "day", BakeryEndpoints.Iso(book.Day));
+        var day = new SentencePart(Days.Name(book.Day), "day", Days.Iso(book.Day));
         if (plan.Pies == 0) return [Plain("Nothing is ordered for "), day, Plain(".")];
         var parts = new List<SentencePart> { new(Count(plan.Pies, "pie"), "orders", null), Plain(" for "), day };
         if (plan.Loads.Count == 0) return [.. parts, Plain(plan.Pies == 1 ? " finds no oven." : " find no oven.")];

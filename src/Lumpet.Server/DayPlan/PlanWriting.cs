@@ -15,8 +15,8 @@ internal static class PlanWriting
         var (from, to) = (plan.Tasks.Select(task => task.StartMin).DefaultIfEmpty(0).Min(), plan.Waves.Select(wave => wave.PickUpMin).DefaultIfEmpty(0).Max());
         var hands = HandsNeeded.In(plan);
         return new PlanAnswer(
-            BakeryEndpoints.Iso(book.Day),
-            BakeryEndpoints.Name(book.Day),
+            Days.Iso(book.Day),
+            Days.Name(book.Day),
             book.Fingerprint,
             PlanSentence.Of(book, plan),
             PlanSentence.Note(book, plan, now),

@@ -21,7 +21,7 @@ internal static class DoughEndpoints
         var total = plan.Batches.Sum(batch => batch.Mass.Kilograms);
         var mixer = book.Bakery.Mixer;
         return TypedResults.Ok(new DoughAnswer(
-            BakeryEndpoints.Name(book.Day),
+            Days.Name(book.Day),
             plan.Batches.Count,
             Math.Round(total, 1),
             FormattableString.Invariant($"{mixer.Name}: {mixer.SmallestBatch.Kilograms} to {mixer.LargestBatch.Kilograms} kg a batch."),

@@ -20,7 +20,7 @@ internal static class FillingEndpoints
         if (book is null) return refused!;
         var plan = shelf.Plan(book);
         FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, [.. lots]))];
-        return TypedResults.Ok(new FillingsAnswer(BakeryEndpoints.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), fillings));
+        return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), fillings));
     }
 
     private static FillingAnswer Filling(DayBook book, Lumpet.Core.DayPlan.Lot[] lots)

@@ -3,7 +3,6 @@ using Lumpet.Core.Ingredients;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
-using Lumpet.Server.Orders;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
@@ -42,7 +41,7 @@ internal static class IngredientEndpoints
     private static Results<Created, ValidationProblem, ProblemHttpResult> Add(IngredientDraft draft, Database database, BakeryClock clock, ChangeFeed feed)
     {
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
+        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var known = IngredientStore.All(connection);
         var id = ShortName.For(draft.Name ?? string.Empty, [.. known.Keys]);
         var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)), new Pantry(known.Values), bakery.Cups);
@@ -58,7 +57,7 @@ internal static class IngredientEndpoints
     {
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("ingredient");
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
+        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var known = IngredientStore.All(connection).Values;
         var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)), new Pantry(known), bakery.Cups);
         if (ingredient is null) return FieldProblems.Of(faults);

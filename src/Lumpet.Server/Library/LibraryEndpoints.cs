@@ -4,7 +4,6 @@ using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
 using Lumpet.Server.Ingredients;
-using Lumpet.Server.Orders;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
@@ -71,7 +70,7 @@ internal static class LibraryEndpoints
 
     private static (LibraryChange? Change, ValidationProblem? Refused) Read(LibraryRequest request, SqliteConnection connection, BakeryClock clock)
     {
-        if (BakeryStore.Find(connection) is not { } bakery) return (null, OrderEndpoints.NoBakery());
+        if (BakeryStore.Find(connection) is not { } bakery) return (null, Days.NoBakery());
         var text = request.Text ?? string.Empty;
         if (text.Length > LibraryReader.LongestText) return (null, FieldProblems.Of(("text", "A file takes up to 16 million characters.")));
         var state = LibraryStore.Read(connection, bakery, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)));

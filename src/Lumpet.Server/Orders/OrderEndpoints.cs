@@ -38,14 +38,14 @@ internal static class OrderEndpoints
 
     private static Results<Ok<OrdersAnswer>, ValidationProblem> OnDay(string day, Database database, RecipeShelf recipes)
     {
-        if (ReadDay(day) is not { } date) return NoDay();
+        if (Days.Read(day) is not { } date) return Days.NoDay();
         using var connection = database.Open();
         var products = recipes.Products(connection);
         var orders = OrderStore.OnDay(connection, date);
         var totals = OrderTotals.Of([.. orders.Select(order => order.Line)], products);
         return TypedResults.Ok(new OrdersAnswer(
             day,
-            BakeryEndpoints.Name(date),
+            Days.Name(date),
             [.. orders.Select(order => Answer(order, products))],
             [.. totals.PickUps.Select(Clock)],
             [.. totals.Rows.Select(row => new TotalAnswer(row.Product.Name, row.Pan.Name, row.PerPickUp, row.Total))],
@@ -60,14 +60,14 @@ internal static class OrderEndpoints
                 [.. understood.Parts.Select(part => new UnderstoodPartAnswer(part.Field, part.Typed, part.Meaning))],
                 [.. understood.Faults.Select(fault => new FaultAnswer(fault.Field, fault.Message))],
                 understood.Order is not null))
-            : NoBakery();
+            : Days.NoBakery();
     }
 
     private static Results<Created<OrderAnswer>, ValidationProblem> AddTyped(
         TypedLineRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
         using var connection = database.Open();
-        if (Understand(request, connection, clock, recipes) is not { } understood) return NoBakery();
+        if (Understand(request, connection, clock, recipes) is not { } understood) return Days.NoBakery();
         return understood.Order is { } order ? Keep(database, connection, order, key, feed, recipes) : FieldProblems.Of(understood.Faults);
     }
 
@@ -75,7 +75,7 @@ internal static class OrderEndpoints
         OrderRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is not { } bakery) return NoBakery();
+        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var (order, faults) = Check(request, connection, bakery, clock, recipes);
         return faults.Count == 0 ? Keep(database, connection, order, key, feed, recipes) : FieldProblems.Of(faults);
     }
@@ -85,7 +85,7 @@ internal static class OrderEndpoints
     {
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("order");
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is not { } bakery) return NoBakery();
+        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var (order, faults) = Check(request, connection, bakery, clock, recipes);
         if (faults.Count > 0) return FieldProblems.Of(faults);
         var outcome = OrderStore.Change(database, id, version, order, bakery.Zone);
@@ -113,7 +113,7 @@ internal static class OrderEndpoints
     {
         if (BakeryStore.Find(connection) is not { } bakery) return null;
         var now = clock.LocalNow(bakery.Zone);
-        var day = ReadDay(request.Day) ?? DateOnly.FromDateTime(now).AddDays(1);
+        var day = Days.Read(request.Day) ?? DateOnly.FromDateTime(now).AddDays(1);
         return OrderLineReader.Read(request.Line ?? string.Empty, recipes.Products(connection), day, now, bakery.Zone);
     }
 
@@ -133,7 +133,7 @@ internal static class OrderEndpoints
     {
         if (key?.Length > LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {LongestKey} characters."));
         var kept = OrderStore.Add(database, order, BakeryStore.Find(connection)!.Zone, key);
-        feed.Publish("orders", BakeryEndpoints.Iso(DateOnly.FromDateTime(kept.Line.PickUp)));
+        feed.Publish("orders", Days.Iso(DateOnly.FromDateTime(kept.Line.PickUp)));
         return TypedResults.Created($"/api/orders/{kept.Id}", Answer(kept, recipes.Products(connection)));
     }
 
@@ -154,17 +154,6 @@ internal static class OrderEndpoints
     }
 
     private static string Clock(DateTime pickUp) => pickUp.ToString("HH:mm", CultureInfo.InvariantCulture);
-
-    /// <summary>A day of the contract, or null where it is none.</summary>
-    internal static DateOnly? ReadDay(string? day) =>
-        DateOnly.TryParseExact(day, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date) ? date : null;
-
-    /// <summary>The refusal of a day that is none.</summary>
-    internal static ValidationProblem NoDay() => FieldProblems.Of(("day", "A day is written 2026-05-02."));
-
-    /// <summary>The refusal while no bakery is set up.</summary>
-    internal static ValidationProblem NoBakery() =>
-        FieldProblems.Of(("bakery", "No bakery is set up in this database yet. Describe it under Bakery first."));
 
     private static ProblemHttpResult Gone() =>
         TypedResults.Problem(title: "This order is not there any more: someone has removed it. Nothing was changed.", statusCode: 404);

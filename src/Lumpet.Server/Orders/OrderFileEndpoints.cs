@@ -24,7 +24,7 @@ internal static class OrderFileEndpoints
 
     private static Results<ContentHttpResult, ValidationProblem> Export(string day, Database database)
     {
-        if (OrderEndpoints.ReadDay(day) is not { } date) return OrderEndpoints.NoDay();
+        if (Days.Read(day) is not { } date) return Days.NoDay();
         using var connection = database.Open();
         return TypedResults.Text(OrderCsv.Write(OrderStore.OnDay(connection, date).Select(order => order.Line)), "text/csv", System.Text.Encoding.UTF8);
     }
@@ -34,7 +34,7 @@ internal static class OrderFileEndpoints
     {
         if (key?.Length > OrderEndpoints.LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {OrderEndpoints.LongestKey} characters."));
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
+        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var (orders, faults) = OrderCsv.Read(request.Text ?? string.Empty, recipes.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
         if (faults.Count > 0) return FieldProblems.Of(faults);
         if (request.Keep)
@@ -46,7 +46,7 @@ internal static class OrderFileEndpoints
         return TypedResults.Ok(new ImportAnswer(
             orders.Count,
             orders.Sum(order => order.Count),
-            [.. orders.GroupBy(order => DateOnly.FromDateTime(order.PickUp)).OrderBy(group => group.Key).Select(group => new DayAnswer(BakeryEndpoints.Iso(group.Key), BakeryEndpoints.Name(group.Key), group.Sum(order => order.Count)))],
+            [.. orders.GroupBy(order => DateOnly.FromDateTime(order.PickUp)).OrderBy(group => group.Key).Select(group => new DayAnswer(Days.Iso(group.Key), Days.Name(group.Key), group.Sum(order => order.Count)))],
             request.Keep));
     }
 

@@ -5,7 +5,6 @@ using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Faults;
-using Lumpet.Server.Orders;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
@@ -68,7 +67,7 @@ internal static class RecipeEndpoints
         string id, ScaleRequest request, Database database, BakeryClock clock)
     {
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is not { } bakery) return OrderEndpoints.NoBakery();
+        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         if (RecipeStore.Find(connection, id) is not { } written) return TypedResults.Problem(title: "There is no such product.", statusCode: 404);
         var product = request.ThicknessMm is { } thickness and >= LeastThicknessMm and <= MostThicknessMm
             ? written with { Crust = written.Crust with { Thickness = Length.FromMillimetres(thickness) } }

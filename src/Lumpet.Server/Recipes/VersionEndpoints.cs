@@ -2,9 +2,9 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
-using Lumpet.Server.Orders;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Recipes;
@@ -69,7 +69,7 @@ internal static class VersionEndpoints
     {
         if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } present)) return RowVersion.Missing("recipe");
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is null) return OrderEndpoints.NoBakery();
+        if (BakeryStore.Find(connection) is null) return Days.NoBakery();
         if (RecipeVersions.FindProduct(connection, id, version) is not { } kept) return NoVersion();
         var (product, outcome, faults) = RecipeSaving.Change(database, connection, id, kept.Draft, (int)present, time);
         if (faults.Count > 0) return FieldProblems.Of(faults);
@@ -81,7 +81,7 @@ internal static class VersionEndpoints
     private static Results<Created<WrittenRecipe>, ValidationProblem, ProblemHttpResult> Vary(string id, VariationRequest request, Database database, ChangeFeed feed, TimeProvider time)
     {
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is null) return OrderEndpoints.NoBakery();
+        if (BakeryStore.Find(connection) is null) return Days.NoBakery();
         if (RecipeStore.Find(connection, id) is not { } product) return NoProduct();
         // Other words for it stay with the one they were given to, or an order line could mean either.
         var (added, faults) = RecipeSaving.Add(database, connection, ProductReader.Write(product) with { Name = request.Name, Aliases = null }, time);

@@ -2,9 +2,9 @@ using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
-using Lumpet.Server.Orders;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
@@ -82,7 +82,7 @@ internal static class WritingEndpoints
     private static Results<Created<WrittenRecipe>, ValidationProblem, ProblemHttpResult> AddRecipe(ProductDraft draft, Database database, ChangeFeed feed, TimeProvider time)
     {
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is null) return OrderEndpoints.NoBakery();
+        if (BakeryStore.Find(connection) is null) return Days.NoBakery();
         var (product, faults) = RecipeSaving.Add(database, connection, draft, time);
         if (product is null) return faults.Count > 0 ? FieldProblems.Of(faults) : RowVersion.Conflict("the recipes");
         feed.Publish("recipes");
@@ -94,7 +94,7 @@ internal static class WritingEndpoints
     {
         if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } version)) return RowVersion.Missing("recipe");
         using var connection = database.Open();
-        if (BakeryStore.Find(connection) is null) return OrderEndpoints.NoBakery();
+        if (BakeryStore.Find(connection) is null) return Days.NoBakery();
         var (product, outcome, faults) = RecipeSaving.Change(database, connection, id, draft, (int)version, time);
         if (faults.Count > 0) return FieldProblems.Of(faults);
         if (product is null) return RecipeSaving.NotDone(outcome, "recipe");

@@ -4,7 +4,7 @@ using Lumpet.Core.Baking.Files;
 using Lumpet.Core.Baking.Planning;
 using Lumpet.PlanChecking;
 
-namespace Lumpet.Server.Baking;
+namespace Lumpet.Server.Commands;
 
 /// <summary>"plan" and "check": the oven planner and its checker on files.</summary>
 internal static class BakeCommands

@@ -1,11 +1,10 @@
 using System.CommandLine;
 using System.Net;
 using System.Net.Sockets;
-using Lumpet.Server.Baking;
 using Lumpet.Store;
 using Microsoft.Data.Sqlite;
 
-namespace Lumpet.Server;
+namespace Lumpet.Server.Commands;
 
 /// <summary>The commands of the program.</summary>
 internal static class CommandLine

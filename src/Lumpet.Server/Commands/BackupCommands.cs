@@ -3,7 +3,7 @@ using System.Globalization;
 using Lumpet.Store;
 using Microsoft.Data.Sqlite;
 
-namespace Lumpet.Server;
+namespace Lumpet.Server.Commands;
 
 /// <summary>"backup" and "restore": a copy of the bakery's file, taken while it is in use, and put back.</summary>
 internal static class BackupCommands

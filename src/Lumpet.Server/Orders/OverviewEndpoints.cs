@@ -1,14 +1,14 @@
-using System.Globalization;
+using Lumpet.Server.Bakery;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Orders;
 using Microsoft.AspNetCore.Http.HttpResults;
 
-namespace Lumpet.Server.Bakery;
+namespace Lumpet.Server.Orders;
 
 /// <summary>The bakery, and the days that have orders.</summary>
-internal static class BakeryEndpoints
+internal static class OverviewEndpoints
 {
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes) =>
@@ -18,7 +18,7 @@ internal static class BakeryEndpoints
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery)
-            return TypedResults.Ok(new BakeryAnswer(false, string.Empty, string.Empty, Iso(DateOnly.FromDateTime(clock.Now.UtcDateTime)), [], []));
+            return TypedResults.Ok(new BakeryAnswer(false, string.Empty, string.Empty, Days.Iso(DateOnly.FromDateTime(clock.Now.UtcDateTime)), [], []));
         var today = DateOnly.FromDateTime(clock.LocalNow(bakery.Zone));
         var days = OrderStore.Days(connection, today);
         var products = recipes.Products(connection);
@@ -26,17 +26,11 @@ internal static class BakeryEndpoints
             true,
             bakery.Name,
             bakery.Currency,
-            Iso(days.Count > 0 ? days[0].Day : today.AddDays(1)),
-            [.. days.Select(day => new DayAnswer(Iso(day.Day), Name(day.Day), day.Pies))],
+            Days.Iso(days.Count > 0 ? days[0].Day : today.AddDays(1)),
+            [.. days.Select(day => new DayAnswer(Days.Iso(day.Day), Days.Name(day.Day), day.Pies))],
             [.. products.Select(product => new ProductChoice(
                 product.Id, product.Name, product.ReferencePan.Id, [.. product.Sizes.Select(size => new PanChoice(size.Pan.Id, size.Pan.Name))]))]));
     }
-
-    /// <summary>A day as the contract writes it.</summary>
-    internal static string Iso(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
-
-    /// <summary>A day as people say it.</summary>
-    internal static string Name(DateOnly day) => day.ToString("dddd d MMMM", CultureInfo.InvariantCulture);
 }
 
 /// <summary>The bakery as every screen needs it.</summary>
