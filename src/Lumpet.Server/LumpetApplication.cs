@@ -35,7 +35,7 @@ internal static class LumpetApplication
         builder.Logging.AddFilter("Microsoft.AspNetCore", LogLevel.Warning).AddFilter("Microsoft.Hosting", LogLevel.Warning);
         builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestFile);
         builder.Services.AddSingleton(TimeProvider.System);
-        builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<TimeProvider>()));
+        builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<BakeryClock>()));
         builder.Services.AddSingleton<PlanShelf>();
         builder.Services.AddSingleton<RecipeShelf>();
         builder.Services.AddSingleton<ChangeFeed>();
@@ -88,14 +88,14 @@ internal static class LumpetApplication
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }
 
-    private static Database Open(IConfiguration configuration, TimeProvider time)
+    private static Database Open(IConfiguration configuration, BakeryClock clock)
     {
         var database = new Database(configuration["Data"] ?? throw new InvalidOperationException("The setting Data names the database file; it is missing."));
         var isNew = database.Migrate();
         IngredientWriter.AddShipped(database);
-        RecipeVersions.KeepThoseInUse(database, time.GetUtcNow());
+        RecipeVersions.KeepThoseInUse(database, clock.Now);
         if (isNew && configuration.GetValue<bool>("Demo"))
-            DemoBakery.Fill(database, time.LocalTimeZone, time.GetLocalNow().DateTime);
+            DemoBakery.Fill(database, clock.MachineZone, clock.LocalNow(clock.MachineZone));
         return database;
     }
 

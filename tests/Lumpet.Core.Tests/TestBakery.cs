@@ -6,6 +6,7 @@ using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Steps;
+using NodaTime;
 
 namespace Lumpet.Core.Tests;
 
@@ -96,7 +97,7 @@ internal static class TestBakery
         new(Ingredient(id), "", Yield.FromShare(yield), Mass.FromGrams(grams));
 
     public static Price Price(string id, decimal packGrams, decimal paid, int year = 2026) =>
-        new(id, "a supplier", packGrams, PackUnit.Gram, new Money(paid, "EUR"), new DateOnly(year, 1, 1));
+        new(id, "a supplier", packGrams, PackUnit.Gram, new Money(paid, "EUR"), new LocalDate(year, 1, 1));
 
     private static Pan Pan(string id, double top, double bottom, double depth, int perTray) => Core.Pans.Pan.Round(
         id, $"{id} cm", Length.FromCentimetres(top), Length.FromCentimetres(bottom), Length.FromCentimetres(depth), Length.FromCentimetres(1), perTray);

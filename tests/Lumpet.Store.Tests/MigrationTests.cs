@@ -4,6 +4,7 @@ using Lumpet.Core.Recipes;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 using Xunit;
 
 namespace Lumpet.Store.Tests;
@@ -58,8 +59,8 @@ public sealed class MigrationTests : IDisposable
         var database = OfVersionFive();
         Assert.False(database.Migrate());
         IngredientWriter.AddShipped(database);
-        RecipeVersions.KeepThoseInUse(database, DateTimeOffset.UnixEpoch);
-        RecipeVersions.KeepThoseInUse(database, DateTimeOffset.UnixEpoch);
+        RecipeVersions.KeepThoseInUse(database, NodaConstants.UnixEpoch);
+        RecipeVersions.KeepThoseInUse(database, NodaConstants.UnixEpoch);
         using var connection = database.Open();
         var product = Assert.Single(RecipeStore.Products(connection));
         Assert.Equal(("Sloe lattice", Top.Lattice, 2), (product.Name, product.Crust.Top, product.Version));

@@ -1,12 +1,13 @@
 using Lumpet.Store.DemoData;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Lumpet.Store.Tests;
 
 /// <summary>A real SQLite file that is gone after the test.</summary>
 internal sealed class TemporaryDatabase : IDisposable
 {
-    public static readonly DateTime Now = new(2026, 11, 25, 9, 0, 0);
+    public static readonly LocalDateTime Now = new(2026, 11, 25, 9, 0, 0);
 
     private readonly string folder = Directory.CreateTempSubdirectory("lumpet-test-").FullName;
 
@@ -23,7 +24,7 @@ internal sealed class TemporaryDatabase : IDisposable
     public static TemporaryDatabase WithDemo()
     {
         var temporary = new TemporaryDatabase();
-        DemoBakery.Fill(temporary.Database, TimeZoneInfo.FindSystemTimeZoneById("Europe/Lisbon"), Now);
+        DemoBakery.Fill(temporary.Database, DateTimeZoneProviders.Tzdb["Europe/Lisbon"], Now);
         return temporary;
     }
 

@@ -9,6 +9,7 @@ using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Recipes;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Lumpet.Bench;
 
@@ -28,20 +29,20 @@ public sealed class DemoDay
         var folder = Directory.CreateTempSubdirectory("lumpet-bench-").FullName;
         try
         {
-            var (database, now) = (new Database(Path.Combine(folder, "demo.db")), new DateTime(2026, 11, 25, 9, 0, 0));
+            var (database, now) = (new Database(Path.Combine(folder, "demo.db")), new LocalDateTime(2026, 11, 25, 9, 0, 0));
             database.Migrate();
-            DemoBakery.Fill(database, TimeZoneInfo.Utc, now);
+            DemoBakery.Fill(database, DateTimeZone.Utc, now);
             using var connection = database.Open();
             var (bakery, products, fair) = (BakeryStore.Find(connection)!, RecipeStore.Products(connection), DemoBakery.FairDay(now));
-            var noon = fair.ToDateTime(TimeOnly.MinValue).AddDays(-1).AddHours(12);
+            var noon = fair.PlusDays(-1).At(LocalTime.Noon);
             DayOrder[] orders = [.. OrderStore.OnDay(connection, fair).Select(order =>
             {
                 var product = products.First(one => one.Id == order.Line.Product);
-                return new DayOrder(product, product.SizeIn(order.Line.Pan)!.Pan, order.Line.Count, (int)(order.Line.PickUp - noon).TotalMinutes, order.Line.For);
+                return new DayOrder(product, product.SizeIn(order.Line.Pan)!.Pan, order.Line.Count, (int)Period.Between(noon, order.Line.PickUp, PeriodUnits.Minutes).Minutes, order.Line.For);
             })];
             DayShift[] shifts = [.. bakery.Shifts.Select(shift => ((shift.DayOffset + 1) * 1440) - 720 + shift.StartMinute is var start ? new DayShift(shift.Name, start, start + shift.LengthMin) : null!)];
             var snapshot = new DaySnapshot(orders, shifts, bakery.Ovens, bakery.Mixer, bakery.ToleranceC, bakery.TransferMin, bakery.SpareMin, 36 * 60);
-            return new DemoDay(snapshot, products[0], PriceList.On(DateOnly.FromDateTime(now), IngredientStore.Prices(connection)));
+            return new DemoDay(snapshot, products[0], PriceList.On(now.Date, IngredientStore.Prices(connection)));
         }
         finally
         {

@@ -1,7 +1,8 @@
-using System.Globalization;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
+using NodaTime;
+using NodaTime.Text;
 
 namespace Lumpet.Core.Bakery;
 
@@ -9,6 +10,8 @@ namespace Lumpet.Core.Bakery;
 public static class BakeryReader
 {
     private const int MinutesOfADay = 1440;
+
+    private static readonly LocalTimePattern OnTheWall = LocalTimePattern.CreateWithInvariantCulture("HH:mm");
 
     /// <summary>Reads a draft.</summary>
     /// <returns>The bakery and its pans; both null where there are faults.</returns>
@@ -45,7 +48,7 @@ public static class BakeryReader
         bakery.Mixer.SmallestBatch.Kilograms,
         bakery.Mixer.LargestBatch.Kilograms,
         [.. bakery.Shifts.Select(shift => new ShiftDraft(
-            shift.Name, shift.DayOffset, TimeOnly.MinValue.AddMinutes(shift.StartMinute).ToString("HH:mm", CultureInfo.InvariantCulture), shift.LengthMin))],
+            shift.Name, shift.DayOffset, OnTheWall.Format(LocalTime.Midnight.PlusMinutes(shift.StartMinute)), shift.LengthMin))],
         [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC))],
         [.. pans.Select(PanReader.Write)],
         FieldChecks.WordOf(bakery.Cups));
@@ -67,9 +70,9 @@ public static class BakeryReader
         [PanReader.Write(Pan.Round("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4))],
         FieldChecks.WordOf(CupCustom.UnitedStates));
 
-    private static TimeZoneInfo? Zone(FieldChecks checks, string? id)
+    private static DateTimeZone? Zone(FieldChecks checks, string? id)
     {
-        if (id is { Length: > 0 and < 60 } && TimeZoneInfo.TryFindSystemTimeZoneById(id, out var zone)) return zone;
+        if (id is { Length: > 0 and < 60 } && DateTimeZoneProviders.Tzdb.GetZoneOrNull(id) is { } zone) return zone;
         checks.Add("zone", "A time zone is written like Europe/Lisbon.");
         return null;
     }
@@ -85,7 +88,7 @@ public static class BakeryReader
 
     private static ShiftRecord Shift(FieldChecks checks, ShiftDraft shift, string path)
     {
-        var timed = TimeOnly.TryParseExact(shift.Start, "HH:mm", CultureInfo.InvariantCulture, DateTimeStyles.None, out var start);
+        var timed = OnTheWall.Parse(shift.Start ?? string.Empty).TryGetValue(LocalTime.Midnight, out var start);
         if (!timed) checks.Add($"{path}.start", "A clock time is written 04:30.");
         return new ShiftRecord(
             checks.Name($"{path}.name", shift.Name, "A shift", 40),

@@ -1,4 +1,5 @@
 using Lumpet.Core.Measures.Amounts;
+using NodaTime;
 
 namespace Lumpet.Core.Bakery;
 
@@ -15,7 +16,7 @@ namespace Lumpet.Core.Bakery;
 /// <param name="Cups">Which cup and spoons its recipes mean.</param>
 public sealed record BakeryRecord(
     string Name,
-    TimeZoneInfo Zone,
+    DateTimeZone Zone,
     string Currency,
     int ToleranceC,
     int TransferMin,

@@ -1,5 +1,6 @@
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
+using NodaTime;
 
 namespace Lumpet.Core.Ingredients;
 
@@ -73,7 +74,7 @@ public static class IngredientReader
     /// <param name="pantry">What it may be made of; null where nothing is known.</param>
     /// <param name="custom">Which cup and spoons are meant.</param>
     /// <returns>The ingredient with the bakery's own facts, and its new price; or what is wrong.</returns>
-    public static (Ingredient? Ingredient, Price? Price, IReadOnlyList<FieldFault> Faults) Read(string id, IngredientDraft draft, string currency, DateOnly today, Pantry? pantry = null, CupCustom custom = CupCustom.UnitedStates)
+    public static (Ingredient? Ingredient, Price? Price, IReadOnlyList<FieldFault> Faults) Read(string id, IngredientDraft draft, string currency, LocalDate today, Pantry? pantry = null, CupCustom custom = CupCustom.UnitedStates)
     {
         var checks = new FieldChecks();
         var name = checks.Name("name", draft.Name, "An ingredient");
@@ -161,7 +162,7 @@ public static class IngredientReader
         return [.. (stated ?? []).OfType<string>().Distinct()];
     }
 
-    private static Price Price(FieldChecks checks, string id, PriceDraft stated, string currency, DateOnly today)
+    private static Price Price(FieldChecks checks, string id, PriceDraft stated, string currency, LocalDate today)
     {
         var supplier = checks.Name("price.supplier", stated.Supplier, "A supplier");
         if (stated.PackUnit is not ("kg" or "piece")) checks.Add("price.packUnit", "A pack counts in kg or in pieces.");

@@ -1,4 +1,5 @@
 using Lumpet.Core.Measures;
+using NodaTime;
 
 namespace Lumpet.Core.Ingredients;
 
@@ -20,7 +21,7 @@ public enum PackUnit
 /// <param name="Paid">What one pack costs.</param>
 /// <param name="ValidFrom">First day on which this price holds.</param>
 public sealed record Price(
-    string IngredientId, string Supplier, decimal PackAmount, PackUnit PackUnit, Money Paid, DateOnly ValidFrom)
+    string IngredientId, string Supplier, decimal PackAmount, PackUnit PackUnit, Money Paid, LocalDate ValidFrom)
 {
     /// <summary>Price of one gram or one piece as purchased.</summary>
     public Money PerUnit => Paid with { Amount = Paid.Amount / PackAmount };

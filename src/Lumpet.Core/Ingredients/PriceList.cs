@@ -1,4 +1,5 @@
 using Lumpet.Core.Measures;
+using NodaTime;
 
 namespace Lumpet.Core.Ingredients;
 
@@ -10,7 +11,7 @@ public sealed class PriceList
     private PriceList(Dictionary<string, Price> current) => this.current = current;
 
     /// <summary>Picks from all rows those that hold on a day. Of rows from the same day the later one in the list wins.</summary>
-    public static PriceList On(DateOnly day, IEnumerable<Price> rows) =>
+    public static PriceList On(LocalDate day, IEnumerable<Price> rows) =>
         new(rows.Where(row => row.ValidFrom <= day)
             .GroupBy(row => row.IngredientId)
             .ToDictionary(group => group.Key, group => group.OrderBy(row => row.ValidFrom).Last()));

@@ -1,3 +1,5 @@
+using NodaTime;
+
 namespace Lumpet.Core.Orders;
 
 /// <summary>What someone ordered: so many of a product in a pan, to be picked up at a time.</summary>
@@ -6,7 +8,7 @@ namespace Lumpet.Core.Orders;
 /// <param name="Count">Pies; 1 to <see cref="MostPies"/>.</param>
 /// <param name="PickUp">Local date and time of the pick-up.</param>
 /// <param name="For">Who it is for; may be empty.</param>
-public sealed record OrderLine(string Product, string Pan, int Count, DateTime PickUp, string For)
+public sealed record OrderLine(string Product, string Pan, int Count, LocalDateTime PickUp, string For)
 {
     /// <summary>The most pies on one line. A small bakery bakes some hundreds a day; more is a slip of the finger.</summary>
     public const int MostPies = 2000;

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Lumpet.Core.Recipes;
+using NodaTime;
 
 namespace Lumpet.Core.Orders;
 
@@ -33,7 +34,7 @@ public static partial class OrderLineReader
     /// <param name="localNow">The bakery's clock; weekdays mean the next such day from here, today included.</param>
     /// <param name="zone">The bakery's time zone.</param>
     public static UnderstoodLine Read(
-        string line, IReadOnlyList<Product> products, DateOnly defaultDay, DateTime localNow, TimeZoneInfo zone)
+        string line, IReadOnlyList<Product> products, LocalDate defaultDay, LocalDateTime localNow, DateTimeZone zone)
     {
         if (line.Length > LongestLine)
             return new UnderstoodLine([], null, [new FieldFault("line", $"A line takes up to {LongestLine} characters.")]);
@@ -50,7 +51,7 @@ public static partial class OrderLineReader
     [GeneratedRegex(@"^(\d+)\s*[x×]\s*(\d+)$", RegexOptions.CultureInvariant)]
     private static partial Regex Sides();
 
-    private sealed class Reading(IReadOnlyList<Product> products, DateOnly defaultDay, DateTime localNow, TimeZoneInfo zone)
+    private sealed class Reading(IReadOnlyList<Product> products, LocalDate defaultDay, LocalDateTime localNow, DateTimeZone zone)
     {
         private readonly List<UnderstoodPart> parts = [];
         private readonly List<FieldFault> faults = [];
@@ -68,7 +69,7 @@ public static partial class OrderLineReader
             if (who.Length > 0) parts.Add(new UnderstoodPart("for", who, who));
             if (count is null || product is null || pan is null || time is null || faults.Count > 0) return new UnderstoodLine(parts, null, faults);
 
-            var order = new OrderLine(product.Id, pan, count.Value, day.ToDateTime(time.Value), who);
+            var order = new OrderLine(product.Id, pan, count.Value, day.At(time.Value), who);
             faults.AddRange(OrderRules.Faults(order, products, localNow, zone));
             return new UnderstoodLine(parts, faults.Count == 0 ? order : null, faults);
         }
@@ -108,49 +109,30 @@ public static partial class OrderLineReader
             return made.Pan.Id;
         }
 
-        private DateOnly Day(List<string> words)
+        private LocalDate Day(List<string> words)
         {
-            if (words.Count > 0 && DayOf(words[0]) is { } day)
-            {
-                parts.Add(new UnderstoodPart("day", words[0], day.ToString("ddd d MMM", CultureInfo.InvariantCulture)));
-                words.RemoveAt(0);
-                return day;
-            }
-
-            return defaultDay;
+            if (TypedDay.Find(words, localNow.Date) is not { } typed) return defaultDay;
+            parts.Add(new UnderstoodPart("day", string.Join(' ', words.Take(typed.Words)), PickUpText.Day.Format(typed.Day)));
+            words.RemoveRange(0, typed.Words);
+            return typed.Day;
         }
 
-        private DateOnly? DayOf(string word)
-        {
-            var today = DateOnly.FromDateTime(localNow);
-            if (word.Equals("today", StringComparison.OrdinalIgnoreCase)) return today;
-            if (word.Equals("tomorrow", StringComparison.OrdinalIgnoreCase)) return today.AddDays(1);
-            if (DateOnly.TryParseExact(word, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date)) return date;
-            for (var ahead = 0; ahead < 7; ahead++)
-            {
-                var name = today.AddDays(ahead).DayOfWeek.ToString();
-                if (word.Length >= 3 && name.StartsWith(word, StringComparison.OrdinalIgnoreCase)) return today.AddDays(ahead);
-            }
-
-            return null;
-        }
-
-        private TimeOnly? Time(List<string> words, bool expected)
+        private LocalTime? Time(List<string> words, bool expected)
         {
             var typed = words.Count > 0 ? words[0] : string.Empty;
             if (ClockTime.Match(typed) is { Success: true } match && TimeOf(match) is { } time)
             {
                 words.RemoveAt(0);
-                parts.Add(new UnderstoodPart("time", typed, time.ToString("HH:mm", CultureInfo.InvariantCulture)));
+                parts.Add(new UnderstoodPart("time", typed, PickUpText.Clock.Format(time)));
                 return time;
             }
 
             if (!expected) return null;
-            return Missing<TimeOnly?>(
-                "pickUp", typed.Length == 0 ? "When? After the pan: sat 9:00, tomorrow 7:30, 2026-05-02 11:00." : $"\"{OrderRules.Shorten(typed)}\" is no day or time. Write sat 9:00, tomorrow 7:30 or 2026-05-02 11:00.");
+            return Missing<LocalTime?>(
+                "pickUp", typed.Length == 0 ? "When? After the pan: sat 9:00, tomorrow 7:30, 2026-05-02 11:00." : $"\"{OrderRules.Shorten(typed)}\" is no day or time. Write sat 9:00, 27 nov 7:30, 27/11 7:30 (the day first) or 2026-11-27 11:00.");
         }
 
-        private static TimeOnly? TimeOf(Match match)
+        private static LocalTime? TimeOf(Match match)
         {
             var hour = int.Parse(match.Groups["hour"].Value, CultureInfo.InvariantCulture);
             var (minute, half) = (match.Groups["minute"], match.Groups["half"].Value);
@@ -163,7 +145,7 @@ public static partial class OrderLineReader
             }
 
             var minutes = minute.Success ? int.Parse(minute.Value, CultureInfo.InvariantCulture) : 0;
-            return hour < 24 && minutes < 60 ? new TimeOnly(hour, minutes) : null;
+            return hour < 24 && minutes < 60 ? new LocalTime(hour, minutes) : null;
         }
 
         private T? Missing<T>(string field, string message)

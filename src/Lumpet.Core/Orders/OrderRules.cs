@@ -1,4 +1,5 @@
 using Lumpet.Core.Recipes;
+using NodaTime;
 
 namespace Lumpet.Core.Orders;
 
@@ -11,7 +12,7 @@ public static class OrderRules
     /// <param name="localNow">The bakery's clock.</param>
     /// <param name="zone">The bakery's time zone, for hours that a change of the clock skips.</param>
     public static IReadOnlyList<FieldFault> Faults(
-        OrderLine order, IReadOnlyList<Product> products, DateTime localNow, TimeZoneInfo zone)
+        OrderLine order, IReadOnlyList<Product> products, LocalDateTime localNow, DateTimeZone zone)
     {
         var faults = new List<FieldFault>();
         if (order.Count is < 1 or > OrderLine.MostPies)
@@ -38,13 +39,13 @@ public static class OrderRules
     /// <summary>A text cut to a length that a message bears.</summary>
     internal static string Shorten(string text) => text.Length > 40 ? text[..40] + "…" : text;
 
-    private static IEnumerable<FieldFault> PickUpFaults(DateTime pickUp, DateTime localNow, TimeZoneInfo zone)
+    private static IEnumerable<FieldFault> PickUpFaults(LocalDateTime pickUp, LocalDateTime localNow, DateTimeZone zone)
     {
         if (pickUp <= localNow)
-            yield return new FieldFault("pickUp", FormattableString.Invariant($"The pick-up at {pickUp:ddd d MMM HH:mm} has passed."));
-        else if (pickUp > localNow.AddDays(OrderLine.MostDaysAhead))
+            yield return new FieldFault("pickUp", $"The pick-up at {PickUpText.Said.Format(pickUp)} has passed.");
+        else if (pickUp > localNow.PlusDays(OrderLine.MostDaysAhead))
             yield return new FieldFault("pickUp", $"A pick-up lies at most {OrderLine.MostDaysAhead} days ahead.");
-        else if (zone.IsInvalidTime(pickUp))
-            yield return new FieldFault("pickUp", FormattableString.Invariant($"The clock skips {pickUp:HH:mm} on {pickUp:ddd d MMM}; choose a time before or after."));
+        else if (zone.MapLocal(pickUp).Count == 0)
+            yield return new FieldFault("pickUp", $"The clock skips {PickUpText.Clock.Format(pickUp.TimeOfDay)} on {PickUpText.Day.Format(pickUp.Date)}; choose a time before or after.");
     }
 }

@@ -1,12 +1,13 @@
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
+using NodaTime;
 
 namespace Lumpet.Core.Orders;
 
 /// <summary>Orders of a day added up per product, pan and pick-up.</summary>
 /// <param name="PickUps">The pick-ups, in order of time.</param>
 /// <param name="Rows">A row for every product and pan.</param>
-public sealed record OrderTotals(IReadOnlyList<DateTime> PickUps, IReadOnlyList<OrderTotalRow> Rows)
+public sealed record OrderTotals(IReadOnlyList<LocalDateTime> PickUps, IReadOnlyList<OrderTotalRow> Rows)
 {
     /// <summary>Pies of all rows.</summary>
     public int Total => Rows.Sum(row => row.Total);
@@ -14,7 +15,7 @@ public sealed record OrderTotals(IReadOnlyList<DateTime> PickUps, IReadOnlyList<
     /// <summary>Adds orders up; each order's product and pan must be among the products.</summary>
     public static OrderTotals Of(IReadOnlyList<OrderLine> orders, IReadOnlyList<Product> products)
     {
-        DateTime[] pickUps = [.. orders.Select(order => order.PickUp).Distinct().Order()];
+        LocalDateTime[] pickUps = [.. orders.Select(order => order.PickUp).Distinct().Order()];
         var rows =
             from product in products
             from size in product.Sizes

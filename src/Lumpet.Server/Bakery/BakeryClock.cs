@@ -1,5 +1,5 @@
-using System.Globalization;
-using Lumpet.Store.Orders;
+using NodaTime;
+using NodaTime.Extensions;
 
 namespace Lumpet.Server.Bakery;
 
@@ -7,44 +7,14 @@ namespace Lumpet.Server.Bakery;
 internal sealed class BakeryClock(TimeProvider time)
 {
     /// <summary>Now, as an instant.</summary>
-    public DateTimeOffset Now => time.GetUtcNow();
+    public Instant Now => time.GetUtcNow().ToInstant();
+
+    /// <summary>The zone of this machine; UTC where it names one that nobody else knows.</summary>
+    public DateTimeZone MachineZone => DateTimeZoneProviders.Tzdb.GetZoneOrNull(time.LocalTimeZone.Id) ?? DateTimeZone.Utc;
 
     /// <summary>Now, on the wall of the bakery.</summary>
-    public DateTime LocalNow(TimeZoneInfo zone) => TimeZoneInfo.ConvertTime(Now, zone).DateTime;
+    public LocalDateTime LocalNow(DateTimeZone zone) => Now.InZone(zone).LocalDateTime;
+
+    /// <summary>Today, on the wall of the bakery.</summary>
+    public LocalDate Today(DateTimeZone zone) => LocalNow(zone).Date;
 }
-
-/// <summary>Minutes of a plan as clock times.</summary>
-internal sealed class PlanClock(DateTimeOffset start, TimeZoneInfo zone)
-{
-    /// <summary>Where the horizon begins.</summary>
-    public DateTimeOffset Start => start;
-
-    /// <summary>A minute as a clock time of the bakery.</summary>
-    public Moment At(int minute)
-    {
-        var local = TimeZoneInfo.ConvertTime(start.AddMinutes(minute), zone);
-        return new Moment(minute, local.ToString("HH:mm", CultureInfo.InvariantCulture), local.ToString("ddd", CultureInfo.InvariantCulture));
-    }
-
-    /// <summary>The minute of an instant, rounded down.</summary>
-    public int MinuteOf(DateTimeOffset instant) => (int)Math.Floor((instant - start).TotalMinutes);
-
-    /// <summary>The minute of a local time.</summary>
-    public int MinuteOf(DateTime local) => MinuteOf(OrderStore.InstantOf(local, zone));
-
-    /// <summary>Every full hour between two minutes.</summary>
-    public IReadOnlyList<Moment> Hours(int from, int to)
-    {
-        var first = At(from);
-        var past = int.Parse(first.Clock[3..], CultureInfo.InvariantCulture);
-        var hours = new List<Moment>();
-        for (var minute = past == 0 ? from : from + 60 - past; minute <= to; minute += 60) hours.Add(At(minute));
-        return hours;
-    }
-}
-
-/// <summary>A minute of a plan, and what the bakery's clock shows then.</summary>
-/// <param name="Min">Minutes from the start of the horizon.</param>
-/// <param name="Clock">For example "04:40".</param>
-/// <param name="Day">For example "Sat".</param>
-public sealed record Moment(int Min, string Clock, string Day);

@@ -8,6 +8,7 @@ using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using NodaTime;
 
 namespace Lumpet.Server.Bakery;
 
@@ -22,16 +23,16 @@ internal static class BakeryDraftEndpoints
         draft.MapPut("", Put).WithName("DescribeBakery").WithSummary("Describes the bakery; If-Match carries the version it was read with, 0 for a new one.");
     }
 
-    private static Ok<BakeryDescription> Get(Database database, TimeProvider time)
+    private static Ok<BakeryDescription> Get(Database database, BakeryClock clock)
     {
         using var connection = database.Open();
-        var draft = BakeryStore.Find(connection) is { } bakery ? BakeryReader.Write(bakery, RecipeStore.Pans(connection)) : BakeryReader.Suggestion(time.LocalTimeZone.Id);
+        var draft = BakeryStore.Find(connection) is { } bakery ? BakeryReader.Write(bakery, RecipeStore.Pans(connection)) : BakeryReader.Suggestion(clock.MachineZone.Id);
         return TypedResults.Ok(new BakeryDescription(BakeryWriter.Version(connection), draft, Zones));
     }
 
     // Names of places only: the rest of the list are abbreviations that nobody should choose.
     private static IReadOnlyList<string> Zones { get; } =
-        [.. TimeZoneInfo.GetSystemTimeZones().Select(zone => zone.Id).Where(id => id.Contains('/', StringComparison.Ordinal) && !id.StartsWith("Etc/", StringComparison.Ordinal)).Order(StringComparer.Ordinal)];
+        [.. DateTimeZoneProviders.Tzdb.Ids.Where(id => id.Contains('/', StringComparison.Ordinal) && !id.StartsWith("Etc/", StringComparison.Ordinal)).Order(StringComparer.Ordinal)];
 
     private static Results<Ok<BakeryDescription>, ValidationProblem, ProblemHttpResult> Put(
         BakeryDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed)

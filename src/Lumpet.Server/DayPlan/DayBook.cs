@@ -8,6 +8,7 @@ using Lumpet.Store.Bakery;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Recipes;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -18,21 +19,21 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="Snapshot">The snapshot.</param>
 /// <param name="Clock">Minutes of the snapshot as clock times.</param>
 internal sealed record DayBook(
-    DateOnly Day, BakeryRecord Bakery, IReadOnlyList<Product> Products, DaySnapshot Snapshot, PlanClock Clock)
+    LocalDate Day, BakeryRecord Bakery, IReadOnlyList<Product> Products, DaySnapshot Snapshot, PlanClock Clock)
 {
     /// <summary>A fingerprint of the snapshot: the same fingerprint, the same plan.</summary>
     public string Fingerprint =>
-        Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(new { Day, Clock.Start, Snapshot })))[..16];
+        Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(new { Day = Days.Iso(Day), Start = Clock.Start.ToUnixTimeSeconds(), Snapshot })))[..16];
 
     /// <summary>Gathers a day, or null while no bakery is set up.</summary>
-    public static DayBook? Open(SqliteConnection connection, DateOnly day)
+    public static DayBook? Open(SqliteConnection connection, LocalDate day)
     {
         if (BakeryStore.Find(connection) is not { } bakery) return null;
         var orders = OrderStore.OnDay(connection, day);
         var products = RecipeStore.Products(connection, [.. orders.Select(order => order.Line.Product).Distinct()]);
         var begins = bakery.Shifts.Select(shift => OrderStore.InstantOf(ShiftStart(shift, day), bakery.Zone)).DefaultIfEmpty(
-            OrderStore.InstantOf(day.ToDateTime(TimeOnly.MinValue), bakery.Zone)).Min();
-        var clock = new PlanClock(begins.ToUniversalTime(), bakery.Zone);
+            OrderStore.InstantOf(day.AtMidnight(), bakery.Zone)).Min();
+        var clock = new PlanClock(begins, bakery.Zone);
         DayShift[] shifts = [.. bakery.Shifts.Select(shift =>
         {
             var start = clock.MinuteOf(ShiftStart(shift, day));
@@ -51,10 +52,10 @@ internal sealed record DayBook(
             bakery.ToleranceC,
             bakery.TransferMin,
             bakery.SpareMin,
-            clock.MinuteOf(day.AddDays(1).ToDateTime(TimeOnly.MinValue)));
+            clock.MinuteOf(day.PlusDays(1).AtMidnight()));
         return new DayBook(day, bakery, products, snapshot, clock);
     }
 
-    private static DateTime ShiftStart(ShiftRecord shift, DateOnly day) =>
-        day.AddDays(shift.DayOffset).ToDateTime(TimeOnly.MinValue).AddMinutes(shift.StartMinute);
+    private static LocalDateTime ShiftStart(ShiftRecord shift, LocalDate day) =>
+        day.PlusDays(shift.DayOffset).AtMidnight().PlusMinutes(shift.StartMinute);
 }

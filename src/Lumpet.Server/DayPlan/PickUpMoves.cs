@@ -1,5 +1,6 @@
-using System.Globalization;
 using Lumpet.Core;
+using Lumpet.Core.Orders;
+using NodaTime;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -28,9 +29,9 @@ internal static class PickUpMoves
     }
 
     /// <summary>A local time of the day, or null where there is none.</summary>
-    public static DateTime? Local(DayBook book, string? clock) =>
-        TimeOnly.TryParseExact(clock, "HH:mm", CultureInfo.InvariantCulture, DateTimeStyles.None, out var time)
-        && book.Day.ToDateTime(time) is var local && !book.Bakery.Zone.IsInvalidTime(local) ? local : null;
+    public static LocalDateTime? Local(DayBook book, string? clock) =>
+        PickUpText.Clock.Parse(clock ?? string.Empty) is { Success: true } time
+        && book.Day.At(time.Value) is var local && book.Bakery.Zone.MapLocal(local).Count > 0 ? local : null;
 
     private static int? Time(DayBook book, string? clock) => Local(book, clock) is { } local ? book.Clock.MinuteOf(local) : null;
 }

@@ -4,6 +4,7 @@ using Ical.Net.DataTypes;
 using Ical.Net.Serialization;
 using Lumpet.Core.DayPlan;
 using Lumpet.Server.Bakery;
+using NodaTime;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -11,7 +12,7 @@ namespace Lumpet.Server.DayPlan;
 internal static class PlanCalendar
 {
     /// <summary>The calendar of a day.</summary>
-    public static string Of(DayBook book, PlannedDay plan, DateTimeOffset now)
+    public static string Of(DayBook book, PlannedDay plan, Instant now)
     {
         var calendar = new Calendar { ProductId = "-//Lumpet//Day plan//EN", Method = "PUBLISH" };
         calendar.AddProperty("X-WR-CALNAME", $"{book.Bakery.Name}, {Days.Name(book.Day)}");
@@ -31,16 +32,16 @@ internal static class PlanCalendar
         return new CalendarSerializer().SerializeToString(calendar) ?? string.Empty;
     }
 
-    private static CalendarEvent Event(DayBook book, DateTimeOffset now, string id, string summary, string description, string station, int from, int to) => new()
+    private static CalendarEvent Event(DayBook book, Instant now, string id, string summary, string description, string station, int from, int to) => new()
     {
         Uid = $"{Days.Iso(book.Day)}-{id.Replace('/', '-')}@lumpet",
         Summary = summary,
         Description = description.Length > 0 ? description : null,
         Location = station,
         DtStamp = Utc(now),
-        Start = Utc(book.Clock.Start.AddMinutes(from)),
-        End = to > from ? Utc(book.Clock.Start.AddMinutes(to)) : null,
+        Start = Utc(book.Clock.InstantAt(from)),
+        End = to > from ? Utc(book.Clock.InstantAt(to)) : null,
     };
 
-    private static CalDateTime Utc(DateTimeOffset instant) => new(instant.UtcDateTime, "UTC");
+    private static CalDateTime Utc(Instant instant) => new(instant.ToDateTimeUtc(), "UTC");
 }

@@ -17,7 +17,7 @@ internal sealed class PlanWarmer(Database database, PlanShelf shelf, BakeryClock
         {
             using var connection = database.Open();
             if (BakeryStore.Find(connection) is not { } bakery) return;
-            var days = OrderStore.Days(connection, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)));
+            var days = OrderStore.Days(connection, clock.Today(bakery.Zone));
             if (days.Count > 0 && DayBook.Open(connection, days[0].Day) is { } book) shelf.Plan(book);
         }
         catch (Exception exception) when (exception is InvalidOperationException or ArgumentException or Microsoft.Data.Sqlite.SqliteException)

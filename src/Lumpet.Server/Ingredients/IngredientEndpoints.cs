@@ -9,6 +9,7 @@ using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using NodaTime;
 
 namespace Lumpet.Server.Ingredients;
 
@@ -27,7 +28,7 @@ internal static class IngredientEndpoints
     private static Ok<IngredientsAnswer> List(Database database, BakeryClock clock)
     {
         using var connection = database.Open();
-        var today = DateOnly.FromDateTime(BakeryStore.Find(connection) is { } bakery ? clock.LocalNow(bakery.Zone) : clock.Now.UtcDateTime);
+        var today = clock.Today(BakeryStore.Find(connection)?.Zone ?? DateTimeZone.Utc);
         var prices = PriceList.On(today, IngredientStore.Prices(connection));
         var (versions, own, used) = (IngredientStore.Versions(connection), IngredientStore.Own(connection), IngredientStore.UsedIn(connection));
         return TypedResults.Ok(new IngredientsAnswer(
@@ -44,7 +45,7 @@ internal static class IngredientEndpoints
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var known = IngredientStore.All(connection);
         var id = ShortName.For(draft.Name ?? string.Empty, [.. known.Keys]);
-        var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)), new Pantry(known.Values), bakery.Cups);
+        var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, clock.Today(bakery.Zone), new Pantry(known.Values), bakery.Cups);
         if (ingredient is null) return FieldProblems.Of(faults);
         if (Taken(known.Values, ingredient) is { } taken) return taken;
         if (IngredientWriter.Add(database, ingredient, price) != ChangeOutcome.Done) return RowVersion.Conflict("the ingredients");
@@ -59,7 +60,7 @@ internal static class IngredientEndpoints
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var known = IngredientStore.All(connection).Values;
-        var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)), new Pantry(known), bakery.Cups);
+        var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, clock.Today(bakery.Zone), new Pantry(known), bakery.Cups);
         if (ingredient is null) return FieldProblems.Of(faults);
         if (Taken(known, ingredient) is { } taken) return taken;
         var outcome = IngredientWriter.Change(database, ingredient, price, version);

@@ -58,12 +58,12 @@ internal static class LibraryEndpoints
     }
 
     private static Results<Ok<LibraryPreview>, ValidationProblem, ProblemHttpResult> TakeIn(
-        LibraryRequest request, Database database, BakeryClock clock, ChangeFeed feed, TimeProvider time)
+        LibraryRequest request, Database database, BakeryClock clock, ChangeFeed feed)
     {
         using var connection = database.Open();
         var (change, refused) = Read(request, connection, clock);
         if (change is null) return refused!;
-        if (!change.IsEmpty && LibraryStore.Save(database, change, time.GetUtcNow()) != ChangeOutcome.Done) return RowVersion.Conflict("a recipe of this file");
+        if (!change.IsEmpty && LibraryStore.Save(database, change, clock.Now) != ChangeOutcome.Done) return RowVersion.Conflict("a recipe of this file");
         feed.Publish("recipes");
         return TypedResults.Ok(Said(change));
     }
@@ -73,7 +73,7 @@ internal static class LibraryEndpoints
         if (BakeryStore.Find(connection) is not { } bakery) return (null, Days.NoBakery());
         var text = request.Text ?? string.Empty;
         if (text.Length > LibraryReader.LongestText) return (null, FieldProblems.Of(("text", "A file takes up to 16 million characters.")));
-        var state = LibraryStore.Read(connection, bakery, DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)));
+        var state = LibraryStore.Read(connection, bakery, clock.Today(bakery.Zone));
         if (text.AsSpan().TrimStart() is not ['{' or '[', ..])
         {
             var (table, faults) = IngredientCsv.Read(text);

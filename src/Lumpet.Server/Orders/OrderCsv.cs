@@ -4,6 +4,7 @@ using CsvHelper.Configuration;
 using Lumpet.Core;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Recipes;
+using NodaTime;
 
 namespace Lumpet.Server.Orders;
 
@@ -13,7 +14,6 @@ internal static class OrderCsv
     /// <summary>The most rows of one file.</summary>
     public const int MostRows = 2000;
 
-    private const string LocalFormat = "yyyy-MM-ddTHH:mm";
     private static readonly string[] Columns = ["count", "product", "pan", "pick_up", "for"];
 
     /// <summary>Writes orders.</summary>
@@ -28,7 +28,7 @@ internal static class OrderCsv
             csv.WriteField(order.Count);
             csv.WriteField(order.Product);
             csv.WriteField(order.Pan);
-            csv.WriteField(order.PickUp.ToString(LocalFormat, CultureInfo.InvariantCulture));
+            csv.WriteField(PickUpText.Written.Format(order.PickUp));
             csv.WriteField(order.For);
             csv.NextRecord();
         }
@@ -39,7 +39,7 @@ internal static class OrderCsv
 
     /// <summary>Reads orders: every row, or what is wrong with each bad one ("rows[3].count", counted from 1 below the heading).</summary>
     public static (IReadOnlyList<OrderLine> Orders, IReadOnlyList<FieldFault> Faults) Read(
-        string text, IReadOnlyList<Product> products, DateTime localNow, TimeZoneInfo zone)
+        string text, IReadOnlyList<Product> products, LocalDateTime localNow, DateTimeZone zone)
     {
         var (orders, faults) = (new List<OrderLine>(), new List<FieldFault>());
         var configuration = new CsvConfiguration(CultureInfo.InvariantCulture) { MissingFieldFound = null, BadDataFound = null, TrimOptions = TrimOptions.Trim, DetectDelimiter = true, DetectDelimiterValues = [",", ";", "\t"] };
@@ -78,7 +78,7 @@ internal static class OrderCsv
         // By id or by name: a list from elsewhere has names.
         var product = products.FirstOrDefault(one => one.Id == named) ?? products.FirstOrDefault(one => one.Name.Equals(named, StringComparison.OrdinalIgnoreCase));
         _ = int.TryParse(Text("count"), NumberStyles.None, CultureInfo.InvariantCulture, out var count);
-        _ = DateTime.TryParseExact(Text("pick_up"), [LocalFormat, "yyyy-MM-dd HH:mm"], CultureInfo.InvariantCulture, DateTimeStyles.None, out var pickUp);
+        var pickUp = PickUpText.Read(Text("pick_up").Replace(' ', 'T')) ?? default;
         return new OrderLine(product?.Id ?? named, Text("pan"), count, pickUp, Text("for"));
     }
 }

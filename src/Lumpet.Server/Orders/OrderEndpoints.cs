@@ -1,4 +1,3 @@
-using System.Globalization;
 using Lumpet.Core;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Orders;
@@ -13,13 +12,13 @@ using Lumpet.Store.Orders;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Lumpet.Server.Orders;
 
 /// <summary>Orders: read, type, add, change, remove.</summary>
 internal static class OrderEndpoints
 {
-    private const string LocalFormat = "yyyy-MM-ddTHH:mm";
     internal const int LongestKey = 100;
 
     /// <summary>Adds the endpoints.</summary>
@@ -113,17 +112,17 @@ internal static class OrderEndpoints
     {
         if (BakeryStore.Find(connection) is not { } bakery) return null;
         var now = clock.LocalNow(bakery.Zone);
-        var day = Days.Read(request.Day) ?? DateOnly.FromDateTime(now).AddDays(1);
+        var day = Days.Read(request.Day) ?? now.Date.PlusDays(1);
         return OrderLineReader.Read(request.Line ?? string.Empty, recipes.Products(connection), day, now, bakery.Zone);
     }
 
     private static (OrderLine Order, IReadOnlyList<FieldFault> Faults) Check(
         OrderRequest request, SqliteConnection connection, BakeryRecord bakery, BakeryClock clock, RecipeShelf recipes)
     {
-        var dated = DateTime.TryParseExact(request.PickUp, LocalFormat, CultureInfo.InvariantCulture, DateTimeStyles.None, out var pickUp);
-        var order = new OrderLine(request.Product ?? string.Empty, request.Pan ?? string.Empty, request.Count ?? 0, pickUp, request.For?.Trim() ?? string.Empty);
+        var pickUp = PickUpText.Read(request.PickUp);
+        var order = new OrderLine(request.Product ?? string.Empty, request.Pan ?? string.Empty, request.Count ?? 0, pickUp ?? default, request.For?.Trim() ?? string.Empty);
         var faults = OrderRules.Faults(order, recipes.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
-        return dated
+        return pickUp is not null
             ? (order, faults)
             : (order, [.. faults.Where(fault => fault.Field != "pickUp"), new FieldFault("pickUp", "A pick-up needs a date and a time, such as 2026-05-02T09:00.")]);
     }
@@ -133,7 +132,7 @@ internal static class OrderEndpoints
     {
         if (key?.Length > LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {LongestKey} characters."));
         var kept = OrderStore.Add(database, order, BakeryStore.Find(connection)!.Zone, key);
-        feed.Publish("orders", Days.Iso(DateOnly.FromDateTime(kept.Line.PickUp)));
+        feed.Publish("orders", Days.Iso(kept.Line.PickUp.Date));
         return TypedResults.Created($"/api/orders/{kept.Id}", Answer(kept, recipes.Products(connection)));
     }
 
@@ -148,12 +147,12 @@ internal static class OrderEndpoints
             order.Line.Pan,
             product.SizeIn(order.Line.Pan)?.Pan.Name ?? order.Line.Pan,
             order.Line.Count,
-            order.Line.PickUp.ToString(LocalFormat, CultureInfo.InvariantCulture),
+            PickUpText.Written.Format(order.Line.PickUp),
             Clock(order.Line.PickUp),
             order.Line.For);
     }
 
-    private static string Clock(DateTime pickUp) => pickUp.ToString("HH:mm", CultureInfo.InvariantCulture);
+    private static string Clock(LocalDateTime pickUp) => PickUpText.Clock.Format(pickUp.TimeOfDay);
 
     private static ProblemHttpResult Gone() =>
         TypedResults.Problem(title: "This order is not there any more: someone has removed it. Nothing was changed.", statusCode: 404);

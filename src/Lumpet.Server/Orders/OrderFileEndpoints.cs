@@ -46,7 +46,7 @@ internal static class OrderFileEndpoints
         return TypedResults.Ok(new ImportAnswer(
             orders.Count,
             orders.Sum(order => order.Count),
-            [.. orders.GroupBy(order => DateOnly.FromDateTime(order.PickUp)).OrderBy(group => group.Key).Select(group => new DayAnswer(Days.Iso(group.Key), Days.Name(group.Key), group.Sum(order => order.Count)))],
+            [.. orders.GroupBy(order => order.PickUp.Date).OrderBy(group => group.Key).Select(group => new DayAnswer(Days.Iso(group.Key), Days.Name(group.Key), group.Sum(order => order.Count)))],
             request.Keep));
     }
 

@@ -4,6 +4,7 @@ using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Orders;
 using Microsoft.AspNetCore.Http.HttpResults;
+using NodaTime;
 
 namespace Lumpet.Server.Orders;
 
@@ -18,15 +19,15 @@ internal static class OverviewEndpoints
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery)
-            return TypedResults.Ok(new BakeryAnswer(false, string.Empty, string.Empty, Days.Iso(DateOnly.FromDateTime(clock.Now.UtcDateTime)), [], []));
-        var today = DateOnly.FromDateTime(clock.LocalNow(bakery.Zone));
+            return TypedResults.Ok(new BakeryAnswer(false, string.Empty, string.Empty, Days.Iso(clock.Today(DateTimeZone.Utc)), [], []));
+        var today = clock.Today(bakery.Zone);
         var days = OrderStore.Days(connection, today);
         var products = recipes.Products(connection);
         return TypedResults.Ok(new BakeryAnswer(
             true,
             bakery.Name,
             bakery.Currency,
-            Days.Iso(days.Count > 0 ? days[0].Day : today.AddDays(1)),
+            Days.Iso(days.Count > 0 ? days[0].Day : today.PlusDays(1)),
             [.. days.Select(day => new DayAnswer(Days.Iso(day.Day), Days.Name(day.Day), day.Pies))],
             [.. products.Select(product => new ProductChoice(
                 product.Id, product.Name, product.ReferencePan.Id, [.. product.Sizes.Select(size => new PanChoice(size.Pan.Id, size.Pan.Name))]))]));

@@ -2,6 +2,7 @@ using Lumpet.Core;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
@@ -36,7 +37,7 @@ internal static class DoughWritingEndpoints
     {
         using var connection = database.Open();
         DoughVersion[] versions = [.. RecipeVersions.OfDough(connection, id).Select(version =>
-            new DoughVersion(version.Number, version.SavedAt.ToUniversalTime(), RecipeVersions.FindDough(connection, id, version.Number)!.Draft))];
+            new DoughVersion(version.Number, version.SavedAt.ToDateTimeOffset(), RecipeVersions.FindDough(connection, id, version.Number)!.Draft))];
         return versions.Length == 0
             ? TypedResults.Problem(title: "There is no such dough.", statusCode: 404)
             : TypedResults.Ok<IReadOnlyList<DoughVersion>>(versions);
@@ -49,7 +50,7 @@ internal static class DoughWritingEndpoints
         return dough is null ? FieldProblems.Of(faults) : TypedResults.Ok(JudgeWords.Of(dough));
     }
 
-    private static Results<Created<WrittenDough>, ValidationProblem, ProblemHttpResult> AddDough(DoughDraft draft, Database database, ChangeFeed feed, TimeProvider time)
+    private static Results<Created<WrittenDough>, ValidationProblem, ProblemHttpResult> AddDough(DoughDraft draft, Database database, ChangeFeed feed, BakeryClock clock)
     {
         using var connection = database.Open();
         var doughs = RecipeStore.Doughs(connection);
@@ -58,19 +59,19 @@ internal static class DoughWritingEndpoints
         if (dough is not null && doughs.Any(other => other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase)))
             return FieldProblems.Of(("name", $"There is a dough \"{dough.Name}\" already."));
         if (dough is null) return FieldProblems.Of(faults);
-        if (RecipeWriter.Save(database, dough, fresh, time.GetUtcNow()) != ChangeOutcome.Done) return RowVersion.Conflict("the doughs");
+        if (RecipeWriter.Save(database, dough, fresh, clock.Now) != ChangeOutcome.Done) return RowVersion.Conflict("the doughs");
         feed.Publish("recipes");
         return TypedResults.Created($"/api/doughs/{id}", Answer(dough));
     }
 
     private static Results<Ok<WrittenDough>, ValidationProblem, ProblemHttpResult> ChangeDough(
-        string id, DoughDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, TimeProvider time)
+        string id, DoughDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, BakeryClock clock)
     {
         if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } version)) return RowVersion.Missing("dough");
         using var connection = database.Open();
         var (dough, fresh, faults) = DoughReader.Read(draft, id, (int)version + 1, IngredientStore.All(connection).Values, Cups(connection));
         if (dough is null) return FieldProblems.Of(faults);
-        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(database, dough, fresh, time.GetUtcNow());
+        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(database, dough, fresh, clock.Now);
         if (outcome != ChangeOutcome.Done) return RecipeSaving.NotDone(outcome, "dough");
         feed.Publish("recipes");
         return TypedResults.Ok(Answer(dough));

@@ -94,7 +94,7 @@ internal static class RecipeEndpoints
             count = onHand.Pies;
         }
 
-        var prices = PriceList.On(DateOnly.FromDateTime(clock.LocalNow(bakery.Zone)), IngredientStore.Prices(connection));
+        var prices = PriceList.On(clock.Today(bakery.Zone), IngredientStore.Prices(connection));
         var scaled = Scaling.Scale(product, size!.Pan, count);
         return TypedResults.Ok(ScaleAnswers.Of(scaled, PieCost.Of(scaled, prices), bakery.Currency, onHand, written));
     }

@@ -1,6 +1,7 @@
 using Lumpet.Core;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Server.Bakery;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
@@ -17,19 +18,19 @@ internal static class RecipeSaving
 {
     /// <summary>Adds a new product.</summary>
     /// <returns>The product; null with what is wrong, or with nothing where another took its id at the same moment.</returns>
-    public static (Product? Product, IReadOnlyList<FieldFault> Faults) Add(Database database, SqliteConnection connection, ProductDraft draft, TimeProvider time)
+    public static (Product? Product, IReadOnlyList<FieldFault> Faults) Add(Database database, SqliteConnection connection, ProductDraft draft, BakeryClock clock)
     {
         var names = RecipeFinder.Names(connection);
         var id = ShortName.For(draft.Name ?? string.Empty, [.. names.Keys]);
         var (product, fresh, faults) = Read(connection, draft, id, 1, [.. names.Values]);
         if (product is null) return (null, faults);
-        return RecipeWriter.Save(database, product, fresh, time.GetUtcNow()) == ChangeOutcome.Done ? (product, []) : (null, []);
+        return RecipeWriter.Save(database, product, fresh, clock.Now) == ChangeOutcome.Done ? (product, []) : (null, []);
     }
 
     /// <summary>Saves the version that follows one that was read.</summary>
     /// <returns>The product; null with what is wrong, or with what became of it.</returns>
     public static (Product? Product, ChangeOutcome Outcome, IReadOnlyList<FieldFault> Faults) Change(
-        Database database, SqliteConnection connection, string id, ProductDraft draft, int version, TimeProvider time)
+        Database database, SqliteConnection connection, string id, ProductDraft draft, int version, BakeryClock clock)
     {
         var names = RecipeFinder.Names(connection);
         var (product, fresh, faults) = Read(connection, draft, id, version + 1, [.. names.Where(pair => pair.Key != id).Select(pair => pair.Value)]);
@@ -37,7 +38,7 @@ internal static class RecipeSaving
         var ordered = OrderStore.PansOrdered(connection, id).Except(product.Sizes.Select(size => size.Pan.Id)).ToArray();
         if (ordered.Length > 0)
             return (null, ChangeOutcome.Done, [new FieldFault("sizes", $"There are orders for it in {string.Join(", ", ordered)}; keep that size until they are picked up.")]);
-        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(database, product, fresh, time.GetUtcNow());
+        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(database, product, fresh, clock.Now);
         return outcome == ChangeOutcome.Done ? (product, outcome, []) : (null, outcome, []);
     }
 

@@ -39,7 +39,7 @@ internal static class VersionEndpoints
         using var connection = database.Open();
         return RecipeStore.Find(connection, id) is { } product
             ? TypedResults.Ok(new VersionsAnswer(
-                product.Name, product.Version, [.. RecipeVersions.OfProduct(connection, id).Select(version => new VersionAnswer(version.Number, version.SavedAt.ToUniversalTime()))]))
+                product.Name, product.Version, [.. RecipeVersions.OfProduct(connection, id).Select(version => new VersionAnswer(version.Number, version.SavedAt.ToDateTimeOffset()))]))
             : NoProduct();
     }
 
@@ -65,26 +65,26 @@ internal static class VersionEndpoints
     }
 
     private static Results<Ok<WrittenRecipe>, ValidationProblem, ProblemHttpResult> GoBack(
-        string id, int version, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, TimeProvider time)
+        string id, int version, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, BakeryClock clock)
     {
         if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } present)) return RowVersion.Missing("recipe");
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is null) return Days.NoBakery();
         if (RecipeVersions.FindProduct(connection, id, version) is not { } kept) return NoVersion();
-        var (product, outcome, faults) = RecipeSaving.Change(database, connection, id, kept.Draft, (int)present, time);
+        var (product, outcome, faults) = RecipeSaving.Change(database, connection, id, kept.Draft, (int)present, clock);
         if (faults.Count > 0) return FieldProblems.Of(faults);
         if (product is null) return RecipeSaving.NotDone(outcome, "recipe");
         feed.Publish("recipes");
         return TypedResults.Ok(RecipeSaving.Answer(product));
     }
 
-    private static Results<Created<WrittenRecipe>, ValidationProblem, ProblemHttpResult> Vary(string id, VariationRequest request, Database database, ChangeFeed feed, TimeProvider time)
+    private static Results<Created<WrittenRecipe>, ValidationProblem, ProblemHttpResult> Vary(string id, VariationRequest request, Database database, ChangeFeed feed, BakeryClock clock)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is null) return Days.NoBakery();
         if (RecipeStore.Find(connection, id) is not { } product) return NoProduct();
         // Other words for it stay with the one they were given to, or an order line could mean either.
-        var (added, faults) = RecipeSaving.Add(database, connection, ProductReader.Write(product) with { Name = request.Name, Aliases = null }, time);
+        var (added, faults) = RecipeSaving.Add(database, connection, ProductReader.Write(product) with { Name = request.Name, Aliases = null }, clock);
         if (added is null) return faults.Count > 0 ? FieldProblems.Of(faults) : RowVersion.Conflict("the recipes");
         feed.Publish("recipes");
         return TypedResults.Created($"/api/recipes/{added.Id}", RecipeSaving.Answer(added));

@@ -79,23 +79,23 @@ internal static class WritingEndpoints
             : TypedResults.Problem(title: "There is no such product.", statusCode: 404);
     }
 
-    private static Results<Created<WrittenRecipe>, ValidationProblem, ProblemHttpResult> AddRecipe(ProductDraft draft, Database database, ChangeFeed feed, TimeProvider time)
+    private static Results<Created<WrittenRecipe>, ValidationProblem, ProblemHttpResult> AddRecipe(ProductDraft draft, Database database, ChangeFeed feed, BakeryClock clock)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is null) return Days.NoBakery();
-        var (product, faults) = RecipeSaving.Add(database, connection, draft, time);
+        var (product, faults) = RecipeSaving.Add(database, connection, draft, clock);
         if (product is null) return faults.Count > 0 ? FieldProblems.Of(faults) : RowVersion.Conflict("the recipes");
         feed.Publish("recipes");
         return TypedResults.Created($"/api/recipes/{product.Id}", RecipeSaving.Answer(product));
     }
 
     private static Results<Ok<WrittenRecipe>, ValidationProblem, ProblemHttpResult> ChangeRecipe(
-        string id, ProductDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, TimeProvider time)
+        string id, ProductDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, BakeryClock clock)
     {
         if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } version)) return RowVersion.Missing("recipe");
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is null) return Days.NoBakery();
-        var (product, outcome, faults) = RecipeSaving.Change(database, connection, id, draft, (int)version, time);
+        var (product, outcome, faults) = RecipeSaving.Change(database, connection, id, draft, (int)version, clock);
         if (faults.Count > 0) return FieldProblems.Of(faults);
         if (product is null) return RecipeSaving.NotDone(outcome, "recipe");
         feed.Publish("recipes");

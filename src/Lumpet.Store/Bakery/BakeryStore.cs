@@ -3,6 +3,7 @@ using Lumpet.Core.Bakery;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Lumpet.Store.Bakery;
 
@@ -28,7 +29,7 @@ public static class BakeryStore
             """);
         return new BakeryRecord(
             row.Name,
-            TimeZoneInfo.FindSystemTimeZoneById(row.Zone),
+            DateTimeZoneProviders.Tzdb[row.Zone],
             row.Currency,
             (int)row.ToleranceC,
             (int)row.TransferMin,

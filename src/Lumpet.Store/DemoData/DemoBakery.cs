@@ -1,5 +1,4 @@
 using System.Data;
-using System.Globalization;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Nodes;
@@ -15,6 +14,7 @@ using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Recipes;
+using NodaTime;
 
 namespace Lumpet.Store.DemoData;
 
@@ -31,45 +31,44 @@ public static class DemoBakery
     /// The fair's day: the next one whose afternoon shift, the day before at noon, is still to come, so that the whole
     /// plan lies ahead when the demo is started.
     /// </summary>
-    public static DateOnly FairDay(DateTime localNow) => DateOnly.FromDateTime(localNow).AddDays(localNow.Hour < 12 ? 1 : 2);
+    public static LocalDate FairDay(LocalDateTime localNow) => localNow.Date.PlusDays(localNow.Hour < 12 ? 1 : 2);
 
     /// <summary>Fills a new database.</summary>
     /// <param name="database">A database that was just created.</param>
     /// <param name="zone">The bakery's time zone.</param>
     /// <param name="localNow">The bakery's clock.</param>
     /// <exception cref="InvalidDataException">The demo data do not hold together; the message says where.</exception>
-    public static void Fill(Database database, TimeZoneInfo zone, DateTime localNow)
+    public static void Fill(Database database, DateTimeZone zone, LocalDateTime localNow)
     {
         database.Write((connection, transaction) =>
         {
             IngredientWriter.AddShipped(connection, transaction);
             var (bakery, pans) = Bakery(connection, transaction, zone);
-            Prices(connection, transaction, bakery.Currency, DateOnly.FromDateTime(localNow));
-            Ingredient[] known = [.. IngredientLibrary.All, .. Made(connection, transaction, bakery.Currency, DateOnly.FromDateTime(localNow))];
-            var savedAt = new DateTimeOffset(localNow, zone.GetUtcOffset(localNow));
+            Prices(connection, transaction, bakery.Currency, localNow.Date);
+            Ingredient[] known = [.. IngredientLibrary.All, .. Made(connection, transaction, bakery.Currency, localNow.Date)];
+            var savedAt = localNow.InZoneLeniently(zone).ToInstant();
             var doughs = Doughs(connection, transaction, savedAt);
             Products(connection, transaction, bakery, pans, doughs, known, savedAt);
             return true;
         });
         foreach (var order in Read("orders"))
         {
-            var pickUp = FairDay(localNow).ToDateTime(TimeOnly.ParseExact(Text(order, "at"), "HH:mm", CultureInfo.InvariantCulture));
+            var pickUp = FairDay(localNow).At(PickUpText.Clock.Parse(Text(order, "at")).Value);
             var line = new OrderLine(Text(order, "product"), Text(order, "pan"), order["count"]!.GetValue<int>(), pickUp, Text(order, "for"));
             OrderStore.Add(database, line, zone, idempotencyKey: null);
         }
     }
 
-    private static (BakeryRecord Bakery, IReadOnlyList<Pan> Pans) Bakery(IDbConnection connection, IDbTransaction transaction, TimeZoneInfo zone)
+    private static (BakeryRecord Bakery, IReadOnlyList<Pan> Pans) Bakery(IDbConnection connection, IDbTransaction transaction, DateTimeZone zone)
     {
         var draft = Parse("bakery").Deserialize<BakeryDraft>(Format)! with { Zone = zone.Id };
-        // A machine may name a zone of its own ("Local"); the demo keeps to it all the same.
-        var (read, pans, faults) = BakeryReader.Read(TimeZoneInfo.TryFindSystemTimeZoneById(zone.Id, out _) ? draft : draft with { Zone = "UTC" });
+        var (read, pans, faults) = BakeryReader.Read(draft);
         Check("bakery", faults);
         BakeryWriter.Save(connection, transaction, read!, pans, 0);
         return (read!, pans);
     }
 
-    private static void Prices(IDbConnection connection, IDbTransaction transaction, string currency, DateOnly today)
+    private static void Prices(IDbConnection connection, IDbTransaction transaction, string currency, LocalDate today)
     {
         foreach (var ingredient in Read("ingredients"))
             foreach (var price in ingredient["prices"]!.AsArray())
@@ -79,11 +78,11 @@ public static class DemoBakery
                     (price!["packGrams"] ?? price["packPieces"])!.GetValue<decimal>(),
                     price["packGrams"] is null ? PackUnit.Piece : PackUnit.Gram,
                     new Money(price["paid"]!.GetValue<decimal>(), currency),
-                    today.AddDays(-price["daysAgo"]!.GetValue<int>())));
+                    today.PlusDays(-price["daysAgo"]!.GetValue<int>())));
     }
 
     /// <summary>What the bakery makes itself.</summary>
-    private static List<Ingredient> Made(IDbConnection connection, IDbTransaction transaction, string currency, DateOnly today)
+    private static List<Ingredient> Made(IDbConnection connection, IDbTransaction transaction, string currency, LocalDate today)
     {
         var made = new List<Ingredient>();
         foreach (var written in Read("ingredients").Where(one => one["madeOf"] is not null))
@@ -99,7 +98,7 @@ public static class DemoBakery
         return made;
     }
 
-    private static List<DoughFormula> Doughs(IDbConnection connection, IDbTransaction transaction, DateTimeOffset savedAt)
+    private static List<DoughFormula> Doughs(IDbConnection connection, IDbTransaction transaction, Instant savedAt)
     {
         var doughs = new List<DoughFormula>();
         foreach (var written in Read("doughs"))
@@ -116,7 +115,7 @@ public static class DemoBakery
     }
 
     private static void Products(
-        IDbConnection connection, IDbTransaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, IReadOnlyList<DoughFormula> doughs, IReadOnlyList<Ingredient> known, DateTimeOffset savedAt)
+        IDbConnection connection, IDbTransaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, IReadOnlyList<DoughFormula> doughs, IReadOnlyList<Ingredient> known, Instant savedAt)
     {
         foreach (var written in Read("products"))
         {

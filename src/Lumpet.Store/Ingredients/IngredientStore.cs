@@ -3,6 +3,7 @@ using Dapper;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Microsoft.Data.Sqlite;
+using NodaTime.Text;
 
 namespace Lumpet.Store.Ingredients;
 
@@ -108,7 +109,7 @@ public static class IngredientStore
                 decimal.Parse(row.PackAmount, CultureInfo.InvariantCulture),
                 row.PackUnit == "g" ? PackUnit.Gram : PackUnit.Piece,
                 new Money(decimal.Parse(row.Paid, CultureInfo.InvariantCulture), row.Currency),
-                DateOnly.ParseExact(row.ValidFrom, "yyyy-MM-dd", CultureInfo.InvariantCulture)))];
+                LocalDatePattern.Iso.Parse(row.ValidFrom).Value))];
 
     private sealed record IngredientRow(
         string Id, string Name, long AllergensStated, string OtherNames, string Role, double? Density, string? DensitySource, double Alcohol, long UnsafeRaw, double? WeighedTo, double Kept);

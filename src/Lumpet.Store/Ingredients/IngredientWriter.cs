@@ -2,6 +2,7 @@ using System.Data;
 using System.Globalization;
 using Dapper;
 using Lumpet.Core.Ingredients;
+using NodaTime.Text;
 
 namespace Lumpet.Store.Ingredients;
 
@@ -118,7 +119,7 @@ public static class IngredientWriter
             pack_unit = price.PackUnit == PackUnit.Gram ? "g" : "piece",
             paid = price.Paid.Amount.ToString(CultureInfo.InvariantCulture),
             currency = price.Paid.Currency,
-            valid_from = price.ValidFrom.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+            valid_from = LocalDatePattern.Iso.Format(price.ValidFrom),
         });
     }
 

@@ -3,6 +3,8 @@ using System.Globalization;
 using Dapper;
 using Lumpet.Core.Orders;
 using Microsoft.Data.Sqlite;
+using NodaTime;
+using NodaTime.Text;
 
 namespace Lumpet.Store.Orders;
 
@@ -11,13 +13,11 @@ namespace Lumpet.Store.Orders;
 /// <param name="RowVersion">Counts its changes, from 1.</param>
 /// <param name="Line">What was ordered.</param>
 /// <param name="PickUp">The pick-up as an instant.</param>
-public sealed record StoredOrder(Guid Id, long RowVersion, OrderLine Line, DateTimeOffset PickUp);
+public sealed record StoredOrder(Guid Id, long RowVersion, OrderLine Line, Instant PickUp);
 
 /// <summary>Keeps orders.</summary>
 public static class OrderStore
 {
-    private const string LocalFormat = "yyyy-MM-ddTHH:mm";
-
     private const string Columns =
         """
         SELECT id, product_id AS productId, pan_id AS panId, count, pick_up_local AS pickUpLocal, pick_up_unix AS pickUpUnix,
@@ -26,28 +26,28 @@ public static class OrderStore
         """;
 
     /// <summary>Orders picked up on a day, by time, then as they came.</summary>
-    public static IReadOnlyList<StoredOrder> OnDay(SqliteConnection connection, DateOnly day) =>
+    public static IReadOnlyList<StoredOrder> OnDay(SqliteConnection connection, LocalDate day) =>
         [.. connection.Query<Row>(
             $"{Columns} WHERE pick_up_local >= @from AND pick_up_local < @to ORDER BY pick_up_local, rowid",
-            new { from = Day(day), to = Day(day.AddDays(1)) }).Select(Read)];
+            new { from = Day(day), to = Day(day.PlusDays(1)) }).Select(Read)];
 
     /// <summary>One order, or null.</summary>
     public static StoredOrder? Find(SqliteConnection connection, Guid id, IDbTransaction? transaction = null) =>
         connection.QuerySingleOrDefault<Row>($"{Columns} WHERE id = @id", new { id = Key(id) }, transaction) is { } row ? Read(row) : null;
 
     /// <summary>Days with orders from a day on, with the pies of each, earliest first.</summary>
-    public static IReadOnlyList<(DateOnly Day, int Pies)> Days(SqliteConnection connection, DateOnly from) =>
+    public static IReadOnlyList<(LocalDate Day, int Pies)> Days(SqliteConnection connection, LocalDate from) =>
         // Added up here: of an empty answer SQLite cannot tell the types of computed columns.
         [.. connection.Query<DayRow>("SELECT pick_up_local AS pickUpLocal, count FROM order_line WHERE pick_up_local >= @from ORDER BY pick_up_local", new { from = Day(from) })
             .GroupBy(row => row.PickUpLocal[..10])
-            .Select(day => (DateOnly.ParseExact(day.Key, "yyyy-MM-dd", CultureInfo.InvariantCulture), (int)day.Sum(row => row.Count)))];
+            .Select(day => (LocalDatePattern.Iso.Parse(day.Key).Value, (int)day.Sum(row => row.Count)))];
 
     /// <summary>Pans in which a product is ordered, past days included.</summary>
     public static IReadOnlyList<string> PansOrdered(SqliteConnection connection, string product) =>
         [.. connection.Query<string>("SELECT DISTINCT pan_id FROM order_line WHERE product_id = @product ORDER BY 1", new { product })];
 
     /// <summary>Adds an order. The same key twice adds one order and answers it both times.</summary>
-    public static StoredOrder Add(Database database, OrderLine line, TimeZoneInfo zone, string? idempotencyKey) =>
+    public static StoredOrder Add(Database database, OrderLine line, DateTimeZone zone, string? idempotencyKey) =>
         database.Write((connection, transaction) =>
         {
             if (idempotencyKey is not null
@@ -59,7 +59,7 @@ public static class OrderStore
         });
 
     /// <summary>Changes an order that still has the version it was read with.</summary>
-    public static ChangeOutcome Change(Database database, Guid id, long rowVersion, OrderLine line, TimeZoneInfo zone) =>
+    public static ChangeOutcome Change(Database database, Guid id, long rowVersion, OrderLine line, DateTimeZone zone) =>
         database.Write((connection, transaction) => Outcome(
             connection,
             transaction,
@@ -77,7 +77,7 @@ public static class OrderStore
     /// <param name="database">The database.</param>
     /// <param name="moves">From which local time to which; two may change places.</param>
     /// <param name="zone">The bakery's zone.</param>
-    public static int Move(Database database, IReadOnlyDictionary<DateTime, DateTime> moves, TimeZoneInfo zone) =>
+    public static int Move(Database database, IReadOnlyDictionary<LocalDateTime, LocalDateTime> moves, DateTimeZone zone) =>
         database.Write((connection, transaction) =>
         {
             var orders = connection.Query<PlaceRow>(
@@ -89,20 +89,20 @@ public static class OrderStore
         });
 
     /// <summary>Reckons the instants of all pick-ups anew after the bakery's zone was changed: the time on the wall is what was promised.</summary>
-    internal static void ChangeZone(IDbConnection connection, IDbTransaction transaction, TimeZoneInfo zone)
+    internal static void ChangeZone(IDbConnection connection, IDbTransaction transaction, DateTimeZone zone)
     {
         foreach (var order in connection.Query<PlaceRow>("SELECT id, pick_up_local AS pickUpLocal FROM order_line WHERE pick_up_zone <> @zone", new { zone = zone.Id }, transaction).AsList())
             Place(connection, transaction, order.Id, ReadLocal(order.PickUpLocal), zone);
     }
 
-    private static void Place(IDbConnection connection, IDbTransaction transaction, string id, DateTime local, TimeZoneInfo zone) =>
+    private static void Place(IDbConnection connection, IDbTransaction transaction, string id, LocalDateTime local, DateTimeZone zone) =>
         connection.Execute(
             "UPDATE order_line SET pick_up_local = @local, pick_up_zone = @zone, pick_up_unix = @unix, row_version = row_version + 1 WHERE id = @id",
             new { id, local = Local(local), zone = zone.Id, unix = InstantOf(local, zone).ToUnixTimeSeconds() },
             transaction);
 
     /// <summary>Adds orders: all of them or none. The same key twice adds them once. Answers how many were added.</summary>
-    public static int AddAll(Database database, IReadOnlyList<OrderLine> lines, TimeZoneInfo zone, string? idempotencyKey) =>
+    public static int AddAll(Database database, IReadOnlyList<OrderLine> lines, DateTimeZone zone, string? idempotencyKey) =>
         database.Write((connection, transaction) =>
         {
             string? Key(int at) => idempotencyKey is null ? null : FormattableString.Invariant($"{idempotencyKey}/{at}");
@@ -120,7 +120,7 @@ public static class OrderStore
             id,
             connection.Execute("DELETE FROM order_line WHERE id = @id AND row_version = @rowVersion", new { id = Key(id), rowVersion }, transaction)));
 
-    private static void Insert(SqliteConnection connection, IDbTransaction transaction, Guid id, OrderLine line, TimeZoneInfo zone, string? key) =>
+    private static void Insert(SqliteConnection connection, IDbTransaction transaction, Guid id, OrderLine line, DateTimeZone zone, string? key) =>
         connection.Execute(
             """
             INSERT INTO order_line (id, product_id, pan_id, count, pick_up_local, pick_up_zone, pick_up_unix, for_whom, idempotency_key)
@@ -132,7 +132,7 @@ public static class OrderStore
     private static ChangeOutcome Outcome(SqliteConnection connection, IDbTransaction transaction, Guid id, int rows) =>
         rows == 1 ? ChangeOutcome.Done : Find(connection, id, transaction) is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
 
-    private static object Parameters(Guid id, OrderLine line, TimeZoneInfo zone, string? key) => new
+    private static object Parameters(Guid id, OrderLine line, DateTimeZone zone, string? key) => new
     {
         id = Key(id),
         product = line.Product,
@@ -145,12 +145,9 @@ public static class OrderStore
         key,
     };
 
-    /// <summary>The instant of a local time; of an hour that a change of the clock repeats, the first.</summary>
-    public static DateTimeOffset InstantOf(DateTime local, TimeZoneInfo zone)
-    {
-        var offset = zone.IsAmbiguousTime(local) ? zone.GetAmbiguousTimeOffsets(local).Max() : zone.GetUtcOffset(local);
-        return new DateTimeOffset(local, offset);
-    }
+    /// <summary>The instant of a local time; of an hour that a change of the clock repeats, the first; of one that it skips, as much later.</summary>
+    public static Instant InstantOf(LocalDateTime local, DateTimeZone zone) =>
+        local.InZoneLeniently(zone).ToInstant();
 
     private static StoredOrder Read(Row row) => new(
         Guid.Parse(row.Id),
@@ -161,15 +158,15 @@ public static class OrderStore
             (int)row.Count,
             ReadLocal(row.PickUpLocal),
             row.ForWhom),
-        DateTimeOffset.FromUnixTimeSeconds(row.PickUpUnix));
+        Instant.FromUnixTimeSeconds(row.PickUpUnix));
 
-    private static string Local(DateTime local) => local.ToString(LocalFormat, CultureInfo.InvariantCulture);
+    private static string Local(LocalDateTime local) => PickUpText.Written.Format(local);
 
-    private static DateTime ReadLocal(string local) => DateTime.ParseExact(local, LocalFormat, CultureInfo.InvariantCulture);
+    private static LocalDateTime ReadLocal(string local) => PickUpText.Written.Parse(local).Value;
 
     private static string Key(Guid id) => id.ToString("D");
 
-    private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+    private static string Day(LocalDate day) => LocalDatePattern.Iso.Format(day);
 
     private sealed record Row(
         string Id, string ProductId, string PanId, long Count, string PickUpLocal, long PickUpUnix, string ForWhom, long RowVersion);

@@ -3,6 +3,7 @@ using Lumpet.Core.Recipes.Exchange;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Lumpet.Store.Recipes;
 
@@ -13,7 +14,7 @@ public static class LibraryStore
     /// <param name="connection">An open connection.</param>
     /// <param name="bakery">The bakery.</param>
     /// <param name="today">Its day.</param>
-    public static LibraryState Read(SqliteConnection connection, BakeryRecord bakery, DateOnly today) => new(
+    public static LibraryState Read(SqliteConnection connection, BakeryRecord bakery, LocalDate today) => new(
         bakery.Currency,
         bakery.Cups,
         IngredientStore.Own(connection),
@@ -27,7 +28,7 @@ public static class LibraryStore
     /// <param name="database">The database.</param>
     /// <param name="change">A change without faults.</param>
     /// <param name="savedAt">The instant it is saved.</param>
-    public static ChangeOutcome Save(Database database, LibraryChange change, DateTimeOffset savedAt)
+    public static ChangeOutcome Save(Database database, LibraryChange change, Instant savedAt)
     {
         try
         {

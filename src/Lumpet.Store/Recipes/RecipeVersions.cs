@@ -6,13 +6,14 @@ using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Lumpet.Store.Recipes;
 
 /// <summary>A version of a dough or a product.</summary>
 /// <param name="Number">Its number, from 1.</param>
 /// <param name="SavedAt">When it was saved.</param>
-public sealed record RecipeVersion(int Number, DateTimeOffset SavedAt);
+public sealed record RecipeVersion(int Number, Instant SavedAt);
 
 /// <summary>A product as one version wrote it, with the grams it was read as.</summary>
 /// <param name="Draft">As written.</param>
@@ -44,11 +45,11 @@ public static class RecipeVersions
         Find(connection, "dough", id, version) is { } written ? JsonSerializer.Deserialize<KeptDough>(written, Format) : null;
 
     /// <summary>Keeps a version of a product; part of the transaction that saves it.</summary>
-    internal static void Keep(IDbConnection connection, IDbTransaction transaction, Product product, DateTimeOffset savedAt) =>
+    internal static void Keep(IDbConnection connection, IDbTransaction transaction, Product product, Instant savedAt) =>
         Keep(connection, transaction, "product", product.Id, product.Version, savedAt, new KeptProduct(ProductReader.Write(product), Lines(product)));
 
     /// <summary>Keeps a version of a dough; part of the transaction that saves it.</summary>
-    internal static void Keep(IDbConnection connection, IDbTransaction transaction, DoughFormula dough, DateTimeOffset savedAt) =>
+    internal static void Keep(IDbConnection connection, IDbTransaction transaction, DoughFormula dough, Instant savedAt) =>
         Keep(connection, transaction, "dough", dough.Id, dough.Version, savedAt, new KeptDough(DoughReader.Write(dough), [.. dough.Lines.Select(line => Line("dough", line))]));
 
     /// <summary>The lines of a product as they are kept.</summary>
@@ -60,7 +61,7 @@ public static class RecipeVersions
     ];
 
     /// <summary>Keeps the versions in use that were saved before versions were kept.</summary>
-    public static void KeepThoseInUse(Database database, DateTimeOffset now)
+    public static void KeepThoseInUse(Database database, Instant now)
     {
         using var connection = database.Open();
         var missing = connection.QuerySingle<long>(
@@ -78,12 +79,12 @@ public static class RecipeVersions
         });
     }
 
-    private static void Keep<T>(IDbConnection connection, IDbTransaction transaction, string kind, string id, int version, DateTimeOffset savedAt, T kept) =>
+    private static void Keep<T>(IDbConnection connection, IDbTransaction transaction, string kind, string id, int version, Instant savedAt, T kept) =>
         Rows.Insert(connection, transaction, "recipe_version", new { kind, id, version, saved_unix = savedAt.ToUnixTimeSeconds(), written = JsonSerializer.Serialize(kept, Format) });
 
     private static RecipeVersion[] Of(SqliteConnection connection, string kind, string id) =>
         [.. connection.Query<VersionRow>("SELECT version, saved_unix AS savedUnix FROM recipe_version WHERE kind = @kind AND id = @id ORDER BY version DESC", new { kind, id })
-            .Select(row => new RecipeVersion((int)row.Version, DateTimeOffset.FromUnixTimeSeconds(row.SavedUnix)))];
+            .Select(row => new RecipeVersion((int)row.Version, Instant.FromUnixTimeSeconds(row.SavedUnix)))];
 
     private static string? Find(SqliteConnection connection, string kind, string id, int version) =>
         connection.QuerySingleOrDefault<string>("SELECT written FROM recipe_version WHERE kind = @kind AND id = @id AND version = @version", new { kind, id, version });

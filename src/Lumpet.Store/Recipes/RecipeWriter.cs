@@ -4,6 +4,7 @@ using Dapper;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Store.Ingredients;
+using NodaTime;
 
 namespace Lumpet.Store.Recipes;
 
@@ -15,7 +16,7 @@ public static class RecipeWriter
     /// <param name="dough">The dough with its new version.</param>
     /// <param name="fresh">Ingredients that are new with it.</param>
     /// <param name="savedAt">The instant it is saved.</param>
-    public static ChangeOutcome Save(Database database, DoughFormula dough, IEnumerable<Ingredient> fresh, DateTimeOffset savedAt) =>
+    public static ChangeOutcome Save(Database database, DoughFormula dough, IEnumerable<Ingredient> fresh, Instant savedAt) =>
         database.Write((connection, transaction) => Save(connection, transaction, dough, fresh, savedAt));
 
     /// <summary>Saves a product. One with version 1 is added; any other replaces the version before it.</summary>
@@ -23,11 +24,11 @@ public static class RecipeWriter
     /// <param name="product">The product with its new version.</param>
     /// <param name="fresh">Ingredients that are new with it.</param>
     /// <param name="savedAt">The instant it is saved.</param>
-    public static ChangeOutcome Save(Database database, Product product, IEnumerable<Ingredient> fresh, DateTimeOffset savedAt) =>
+    public static ChangeOutcome Save(Database database, Product product, IEnumerable<Ingredient> fresh, Instant savedAt) =>
         database.Write((connection, transaction) => Save(connection, transaction, product, fresh, savedAt));
 
     /// <summary>Saves a dough as part of a transaction.</summary>
-    internal static ChangeOutcome Save(IDbConnection connection, IDbTransaction transaction, DoughFormula dough, IEnumerable<Ingredient> fresh, DateTimeOffset savedAt)
+    internal static ChangeOutcome Save(IDbConnection connection, IDbTransaction transaction, DoughFormula dough, IEnumerable<Ingredient> fresh, Instant savedAt)
     {
         if (Blocked(connection, transaction, "dough", dough.Id, dough.Version) is { } outcome) return outcome;
         IngredientWriter.Add(connection, transaction, fresh);
@@ -76,7 +77,7 @@ public static class RecipeWriter
     }
 
     /// <summary>Saves a product as part of a transaction.</summary>
-    internal static ChangeOutcome Save(IDbConnection connection, IDbTransaction transaction, Product product, IEnumerable<Ingredient> fresh, DateTimeOffset savedAt)
+    internal static ChangeOutcome Save(IDbConnection connection, IDbTransaction transaction, Product product, IEnumerable<Ingredient> fresh, Instant savedAt)
     {
         if (Blocked(connection, transaction, "product", product.Id, product.Version) is { } outcome) return outcome;
         IngredientWriter.Add(connection, transaction, fresh);

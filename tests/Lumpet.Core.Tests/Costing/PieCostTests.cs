@@ -2,6 +2,7 @@ using Lumpet.Core.Costing;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
+using NodaTime;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
 
@@ -9,9 +10,9 @@ namespace Lumpet.Core.Tests.Costing;
 
 public sealed class PieCostTests
 {
-    private static readonly DateOnly Today = new(2026, 6, 1);
+    private static readonly LocalDate Today = new(2026, 6, 1);
 
-    private static readonly Price Box = new("box", "a supplier", 100, PackUnit.Piece, new Money(38, "EUR"), new DateOnly(2026, 1, 1));
+    private static readonly Price Box = new("box", "a supplier", 100, PackUnit.Piece, new Money(38, "EUR"), new LocalDate(2026, 1, 1));
 
     private static readonly Price[] Prices =
     [
@@ -75,7 +76,7 @@ public sealed class PieCostTests
     {
         Price[] rows = [Price("butter", 10000, 71m, 2025), Price("butter", 10000, 78m, 2026), Price("butter", 10000, 90m, 2027)];
         Assert.Equal(78m, PriceList.On(Today, rows).Find("butter")!.Paid.Amount);
-        Assert.Null(PriceList.On(new DateOnly(2024, 1, 1), rows).Find("butter"));
+        Assert.Null(PriceList.On(new LocalDate(2024, 1, 1), rows).Find("butter"));
     }
 
     [Theory]

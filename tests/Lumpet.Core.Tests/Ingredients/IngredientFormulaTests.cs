@@ -2,6 +2,7 @@ using Lumpet.Core.Costing;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
+using NodaTime;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
 
@@ -10,7 +11,7 @@ namespace Lumpet.Core.Tests.Ingredients;
 /// <summary>What a bakery makes itself and uses in its recipes.</summary>
 public sealed class IngredientFormulaTests
 {
-    private static readonly DateOnly Today = new(2026, 5, 1);
+    private static readonly LocalDate Today = new(2026, 5, 1);
 
     private static IngredientDraft Draft(string name, string? madeOf, double? kept = null) =>
         new(name, [], [], "", null, null, null, [], [], null, null, null, null, madeOf, kept);

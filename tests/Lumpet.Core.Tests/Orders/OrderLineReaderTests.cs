@@ -1,5 +1,6 @@
 using CsCheck;
 using Lumpet.Core.Orders;
+using NodaTime;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Orders;
@@ -7,9 +8,9 @@ namespace Lumpet.Core.Tests.Orders;
 public sealed class OrderLineReaderTests
 {
     // A Wednesday, 14:30.
-    private static readonly DateTime Now = new(2026, 11, 25, 14, 30, 0);
-    private static readonly DateOnly Friday = new(2026, 11, 27);
-    private static readonly TimeZoneInfo Zone = TimeZoneInfo.FindSystemTimeZoneById("Europe/Lisbon");
+    private static readonly LocalDateTime Now = new(2026, 11, 25, 14, 30, 0);
+    private static readonly LocalDate Friday = new(2026, 11, 27);
+    private static readonly DateTimeZone Zone = DateTimeZoneProviders.Tzdb["Europe/Lisbon"];
 
     private static UnderstoodLine Read(string line) => OrderLineReader.Read(line, TestBakery.Products, Friday, Now, Zone);
 
@@ -22,11 +23,23 @@ public sealed class OrderLineReaderTests
     [InlineData("3 cust @ 23cm today 11pm", "custard", "23", 3, "2026-11-25T23:00", "")]
     [InlineData("3 pear @ 23 wednesday 15:00", "pear", "23", 3, "2026-11-25T15:00", "")]
     [InlineData("3 pear @ 23 fri 12am", "pear", "23", 3, "2026-11-27T00:00", "")]
+    [InlineData("3 pear @ 23 27 nov 9:00 loft", "pear", "23", 3, "2026-11-27T09:00", "loft")]
+    [InlineData("3 pear @ 23 27th November 9:00", "pear", "23", 3, "2026-11-27T09:00", "")]
+    [InlineData("3 pear @ 23 nov 27 9:00 loft", "pear", "23", 3, "2026-11-27T09:00", "loft")]
+    [InlineData("3 pear @ 23 Nov. 27, 9:00", "pear", "23", 3, "2026-11-27T09:00", "")]
+    [InlineData("3 pear @ 23 27.11. 9.00", "pear", "23", 3, "2026-11-27T09:00", "")]
+    [InlineData("3 pear @ 23 27.11.2026 9:00", "pear", "23", 3, "2026-11-27T09:00", "")]
+    [InlineData("3 pear @ 23 27/11 9:00 stall 4", "pear", "23", 3, "2026-11-27T09:00", "stall 4")]
+    [InlineData("3 pear @ 23 25/11 15:00", "pear", "23", 3, "2026-11-25T15:00", "")]
+    [InlineData("3 pear @ 23 24/11 15:00", "pear", "23", 3, "2027-11-24T15:00", "")]
+    [InlineData("3 pear @ 23 3/4 15:00", "pear", "23", 3, "2027-04-03T15:00", "")]
+    [InlineData("3 pear @ 23 12.11 loft", "pear", "23", 3, "2026-11-27T12:11", "loft")]
+    [InlineData("3 pear @ 23 9:00 may 3", "pear", "23", 3, "2026-11-27T09:00", "may 3")]
     public void A_line_is_understood(string line, string product, string pan, int count, string pickUp, string who)
     {
         var understood = Read(line);
         Assert.Empty(understood.Faults);
-        Assert.Equal(new OrderLine(product, pan, count, DateTime.Parse(pickUp, System.Globalization.CultureInfo.InvariantCulture), who), understood.Order);
+        Assert.Equal(new OrderLine(product, pan, count, PickUpText.Read(pickUp)!.Value, who), understood.Order);
     }
 
     [Theory]
@@ -55,6 +68,10 @@ public sealed class OrderLineReaderTests
     [InlineData("24 pear @ 30 9:00", "pan")]
     [InlineData("24 pear @ 23", "pickUp")]
     [InlineData("24 pear @ 23 25:00", "pickUp")]
+    [InlineData("24 pear @ 23 31 nov 9:00", "pickUp")]
+    [InlineData("24 pear @ 23 11/27 9:00", "pickUp")]
+    [InlineData("24 pear @ 23 0/11 9:00", "pickUp")]
+    [InlineData("24 pear @ 23 29 feb 9:00", "pickUp")]
     [InlineData("24 pear @ 23 9", "pickUp")]
     [InlineData("24 pear @ 23 today 9:00", "pickUp")]
     [InlineData("24 pear @ 23 2029-01-01 9:00", "pickUp")]

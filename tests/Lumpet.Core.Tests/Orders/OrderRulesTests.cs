@@ -1,13 +1,14 @@
 using Lumpet.Core.Orders;
+using NodaTime;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Orders;
 
 public sealed class OrderRulesTests
 {
-    private static readonly DateTime Now = new(2026, 11, 25, 14, 30, 0);
-    private static readonly TimeZoneInfo Zone = TimeZoneInfo.FindSystemTimeZoneById("Europe/Lisbon");
-    private static readonly OrderLine Right = new("pear", "23", 12, Now.AddDays(1), "kiosk");
+    private static readonly LocalDateTime Now = new(2026, 11, 25, 14, 30, 0);
+    private static readonly DateTimeZone Zone = DateTimeZoneProviders.Tzdb["Europe/Lisbon"];
+    private static readonly OrderLine Right = new("pear", "23", 12, Now.PlusDays(1), "kiosk");
 
     private static string[] Fields(OrderLine line) => [.. OrderRules.Faults(line, TestBakery.Products, Now, Zone).Select(fault => fault.Field)];
 
@@ -25,7 +26,7 @@ public sealed class OrderRulesTests
 
     [Fact]
     public void Every_fault_is_named_at_once() =>
-        Assert.Equal(["count", "product", "pickUp", "for"], Fields(new OrderLine("mango", "23", 0, Now.AddHours(-1), "a\tb")));
+        Assert.Equal(["count", "product", "pickUp", "for"], Fields(new OrderLine("mango", "23", 0, Now.PlusHours(-1), "a\tb")));
 
     [Fact]
     public void A_pan_that_the_product_has_not_is_named_with_those_it_has() =>
@@ -37,8 +38,8 @@ public sealed class OrderRulesTests
     public void This_very_minute_has_passed_and_the_next_has_not()
     {
         Assert.Equal(["pickUp"], Fields(Right with { PickUp = Now }));
-        Assert.Empty(Fields(Right with { PickUp = Now.AddMinutes(1) }));
-        Assert.Equal(["pickUp"], Fields(Right with { PickUp = Now.AddDays(367) }));
+        Assert.Empty(Fields(Right with { PickUp = Now.PlusMinutes(1) }));
+        Assert.Equal(["pickUp"], Fields(Right with { PickUp = Now.PlusDays(367) }));
     }
 
     [Fact]

@@ -1,4 +1,5 @@
 using Lumpet.Core.Orders;
+using NodaTime;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Orders;
@@ -8,7 +9,7 @@ public sealed class OrderTotalsTests
     [Fact]
     public void Orders_add_up_per_product_pan_and_pick_up()
     {
-        var (early, late) = (new DateTime(2026, 11, 28, 7, 30, 0), new DateTime(2026, 11, 28, 10, 0, 0));
+        var (early, late) = (new LocalDateTime(2026, 11, 28, 7, 30, 0), new LocalDateTime(2026, 11, 28, 10, 0, 0));
         var totals = OrderTotals.Of(
             [new("pear", "23", 12, late, "a"), new("pear", "23", 4, early, "b"), new("pear", "26", 2, early, "c"), new("pear", "23", 8, late, "d")],
             TestBakery.Products);

@@ -7,6 +7,7 @@ using Lumpet.Store.DemoData;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Recipes;
+using NodaTime;
 using Xunit;
 
 namespace Lumpet.Store.Tests.DemoData;
@@ -19,7 +20,7 @@ public sealed class DemoBakeryTests
     [InlineData(12, "2026-11-27")]
     [InlineData(23, "2026-11-27")]
     public void The_fair_is_the_morning_after_the_next_whole_afternoon_shift(int hour, string day) =>
-        Assert.Equal(DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture), DemoBakery.FairDay(new DateTime(2026, 11, 25, hour, 0, 0)));
+        Assert.Equal(NodaTime.Text.LocalDatePattern.Iso.Parse(day).Value, DemoBakery.FairDay(new LocalDateTime(2026, 11, 25, hour, 0, 0)));
 
     [Fact]
     public void The_demo_is_a_whole_bakery()
@@ -30,7 +31,7 @@ public sealed class DemoBakeryTests
         Assert.Equal("Tern Quay Bakehouse", bakery.Name);
         Assert.Equal(2, bakery.Ovens.Count);
         Assert.Equal(2, bakery.Shifts.Count);
-        var orders = OrderStore.OnDay(connection, new DateOnly(2026, 11, 26));
+        var orders = OrderStore.OnDay(connection, new LocalDate(2026, 11, 26));
         Assert.Equal(62, orders.Sum(order => order.Line.Count));
         Assert.Equal(2, orders.Select(order => order.PickUp).Distinct().Count());
     }
@@ -40,7 +41,7 @@ public sealed class DemoBakeryTests
     {
         using var temporary = TemporaryDatabase.WithDemo();
         using var connection = temporary.Database.Open();
-        var prices = PriceList.On(DateOnly.FromDateTime(TemporaryDatabase.Now), IngredientStore.Prices(connection));
+        var prices = PriceList.On(TemporaryDatabase.Now.Date, IngredientStore.Prices(connection));
         var products = RecipeStore.Products(connection);
         Assert.True(products.Count >= 12);
         Assert.All(products.SelectMany(product => product.Sizes.Select(size => (product, size))), pair =>

@@ -1,14 +1,15 @@
 using Lumpet.Core.Orders;
 using Lumpet.Store.Orders;
+using NodaTime;
 using Xunit;
 
 namespace Lumpet.Store.Tests.Orders;
 
 public sealed class OrderStoreTests : IDisposable
 {
-    private static readonly TimeZoneInfo Zone = TimeZoneInfo.FindSystemTimeZoneById("Europe/Lisbon");
-    private static readonly DateOnly Day = new(2026, 12, 5);
-    private static readonly OrderLine Line = new("pear", "23", 12, Day.ToDateTime(new TimeOnly(9, 0)), "kiosk");
+    private static readonly DateTimeZone Zone = DateTimeZoneProviders.Tzdb["Europe/Lisbon"];
+    private static readonly LocalDate Day = new(2026, 12, 5);
+    private static readonly OrderLine Line = new("pear", "23", 12, Day.At(new LocalTime(9, 0)), "kiosk");
 
     private readonly TemporaryDatabase temporary = TemporaryDatabase.WithDemo();
 
@@ -25,7 +26,7 @@ public sealed class OrderStoreTests : IDisposable
         Assert.Equal(Line, added.Line);
         Assert.Equal(1, added.RowVersion);
         // Lisbon is on UTC in December.
-        Assert.Equal(new DateTimeOffset(2026, 12, 5, 9, 0, 0, TimeSpan.Zero), added.PickUp);
+        Assert.Equal(Instant.FromUtc(2026, 12, 5, 9, 0), added.PickUp);
     }
 
     [Fact]
@@ -69,5 +70,5 @@ public sealed class OrderStoreTests : IDisposable
     public void Of_an_hour_that_comes_twice_the_first_is_meant() =>
         // Lisbon puts its clocks back on 25 October 2026 at 02:00 summer time; the first 01:30 is 00:30 UTC.
         Assert.Equal(
-            new DateTimeOffset(2026, 10, 25, 0, 30, 0, TimeSpan.Zero), OrderStore.InstantOf(new DateTime(2026, 10, 25, 1, 30, 0), Zone).ToUniversalTime());
+            Instant.FromUtc(2026, 10, 25, 0, 30), OrderStore.InstantOf(new LocalDateTime(2026, 10, 25, 1, 30, 0), Zone));
 }

@@ -1,6 +1,7 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
+using NodaTime;
 
 namespace Lumpet.Core.Recipes.Exchange;
 
@@ -21,7 +22,7 @@ public sealed record LibraryState(
     IReadOnlyList<Pan> Pans,
     IReadOnlyList<DoughFormula> Doughs,
     IReadOnlyList<Product> Products,
-    DateOnly Today);
+    LocalDate Today);
 
 /// <summary>What taking in a file would do: all of it or nothing.</summary>
 /// <param name="Added">Ingredients that are new.</param>

@@ -7,6 +7,7 @@ using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Exchange;
 using Lumpet.Core.Recipes.Writing;
+using NodaTime;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Recipes.Exchange;
@@ -33,7 +34,7 @@ public sealed class LibraryReaderTests
         [Pan23],
         [Flaky],
         products,
-        new DateOnly(2026, 5, 1));
+        new LocalDate(2026, 5, 1));
 
     private static LibraryFile Library(params IReadOnlyList<Product> products) =>
         LibraryFile.Of(IngredientLibrary.All.Select(one => one with { Facts = IngredientFacts.None }), [Pan23], [Flaky], products);

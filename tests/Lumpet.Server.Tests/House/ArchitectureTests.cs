@@ -1,0 +1,79 @@
+using System.Text.RegularExpressions;
+using ArchUnitNET.Domain;
+using ArchUnitNET.Fluent;
+using ArchUnitNET.Fluent.Slices;
+using ArchUnitNET.Loader;
+using Lumpet.Store;
+using Xunit;
+using static ArchUnitNET.Fluent.ArchRuleDefinition;
+
+namespace Lumpet.Server.Tests.House;
+
+/// <summary>The rules of docs/architecture.md that a machine can hold.</summary>
+public sealed class ArchitectureTests
+{
+    private static readonly System.Reflection.Assembly[] Projects =
+        [typeof(Core.Measures.Mass).Assembly, typeof(PlanChecking.BakePlanChecker).Assembly, typeof(Database).Assembly, typeof(Program).Assembly];
+
+    private static readonly Lazy<Architecture> House = new(() => new ArchLoader().LoadAssembliesIncludingDependencies(Projects).Build());
+
+    private static readonly Lazy<Architecture> Rooms = new(() => new ArchLoader().LoadAssemblies(Projects).Build());
+
+    [Theory]
+    [InlineData("Microsoft.AspNetCore")]
+    [InlineData("Microsoft.Data")]
+    [InlineData("Microsoft.Extensions")]
+    [InlineData("Dapper")]
+    [InlineData("System.Net")]
+    [InlineData("System.IO")]
+    [InlineData("System.Data")]
+    [InlineData("System.Text.Json.Serialization.JsonPropertyNameAttribute")]
+    [InlineData("System.Text.Json.Serialization.JsonConverterAttribute")]
+    [InlineData("System.Random")]
+    [InlineData("System.TimeProvider")]
+    [InlineData("System.DateTime")]
+    [InlineData("System.TimeZoneInfo")]
+    [InlineData("NodaTime.SystemClock")]
+    [InlineData("System.Threading.Thread")]
+    public void The_core_is_pure(string what) =>
+        Holds(Types().That().ResideInAssembly(Projects[0]).Should().NotDependOnAnyTypesThat().HaveFullNameMatching($"^{Regex.Escape(what)}($|[.`])").WithoutRequiringPositiveResults());
+
+    [Fact]
+    public void The_core_reads_no_clock()
+    {
+        // Asking for the time leaves no type behind, so the source is looked at.
+        var folder = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(folder.FullName, "Lumpet.slnx"))) folder = folder.Parent!;
+        var files = Directory.GetFiles(Path.Combine(folder.FullName, "src", "Lumpet.Core"), "*.cs", SearchOption.AllDirectories)
+            .Where(file => !file.Contains("/obj/", StringComparison.Ordinal)).ToArray();
+        Assert.NotEmpty(files);
+        string[] forbidden = ["DateTime.Now", "DateTime.UtcNow", "DateTime.Today", "DateTimeOffset.Now", "DateTimeOffset.UtcNow", "Environment.", "Guid.NewGuid", "Stopwatch", "Console."];
+        Assert.All(files, file => Assert.DoesNotContain(forbidden, word => File.ReadAllText(file).Contains(word, StringComparison.Ordinal)));
+    }
+
+    [Theory]
+    [InlineData("Lumpet.Core")]
+    [InlineData("Lumpet.PlanChecking")]
+    [InlineData("Lumpet.Store")]
+    [InlineData("Lumpet.Server")]
+    public void No_room_lies_on_a_circle(string project) =>
+        Holds(SliceRuleDefinition.Slices().Matching($"{project}.(**)").Should().BeFreeOfCycles());
+
+    [Fact]
+    public void The_checker_knows_no_planner() =>
+        Holds(Types().That().ResideInAssembly(typeof(PlanChecking.BakePlanChecker).Assembly).Should().NotDependOnAnyTypesThat().ResideInNamespaceMatching(@"^Lumpet\.Core\.(Baking\.Planning|DayPlan)"));
+
+    [Fact]
+    public void The_planner_knows_no_day() =>
+        Holds(Types().That().ResideInNamespaceMatching(@"^Lumpet\.Core\.Baking").Should().NotDependOnAnyTypesThat().ResideInNamespaceMatching(@"^Lumpet\.Core\.(DayPlan|Recipes|Steps)"));
+
+    [Fact]
+    public void Steps_know_no_recipe_and_no_day() =>
+        Holds(Types().That().ResideInNamespaceMatching(@"^Lumpet\.Core\.Steps").Should().NotDependOnAnyTypesThat().ResideInNamespaceMatching(@"^Lumpet\.Core\.(DayPlan|Recipes|Dough)"));
+
+    private static void Holds(IArchRule rule)
+    {
+        var broken = rule.Evaluate(rule is SliceRule ? Rooms.Value : House.Value).Where(result => !result.Passed).ToArray();
+        Assert.True(broken.Length == 0, string.Join(Environment.NewLine, broken.Select(result => result.Description)));
+    }
+}
