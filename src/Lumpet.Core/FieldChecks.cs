@@ -52,15 +52,10 @@ internal sealed class FieldChecks
         where T : struct, Enum
     {
         if (string.IsNullOrWhiteSpace(text)) return fallback;
-        // Only the words: a number would name a member that is none.
-        if (text.All(char.IsAsciiLetter) && Enum.TryParse<T>(text, ignoreCase: true, out var value)) return value;
-        Add(field, $"This is one of {string.Join(", ", Enum.GetValues<T>().Select(WordOf))}.");
+        if (Naming.Read<T>(text) is { } value) return value;
+        Add(field, $"This is one of {string.Join(", ", Naming.All<T>())}.");
         return fallback;
     }
-
-    /// <summary>The word for a member of an enumeration: "freeForm".</summary>
-    public static string WordOf<T>(T value)
-        where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
 
     /// <summary>A list of bounded length; an empty one where it is missing. What is null in it is a fault.</summary>
     public IReadOnlyList<T> List<T>(string field, IReadOnlyList<T?>? list, int least, int most, string what)

@@ -15,6 +15,7 @@ namespace Lumpet.Core.Bakery;
 /// <param name="Shifts">When people are there.</param>
 /// <param name="Ovens">The ovens.</param>
 /// <param name="Pans">The pans.</param>
+/// <param name="Handles">Allergens that this kitchen handles; null while nothing is stated.</param>
 /// <param name="Cups">Which cup and spoons a recipe means that names no country: "unitedStates", "metric" or "australian".</param>
 public sealed record BakeryDraft(
     string? Name,
@@ -29,7 +30,8 @@ public sealed record BakeryDraft(
     IReadOnlyList<ShiftDraft?>? Shifts,
     IReadOnlyList<OvenDraft?>? Ovens,
     IReadOnlyList<PanDraft?>? Pans,
-    string? Cups);
+    string? Cups,
+    IReadOnlyList<string?>? Handles = null);
 
 /// <summary>A shift as described.</summary>
 /// <param name="Name">The name shown.</param>

@@ -1,3 +1,4 @@
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
@@ -31,9 +32,10 @@ public static class BakeryReader
         var ovens = Ovens(checks, draft);
         var pans = PanReader.Read(checks, "pans", draft.Pans);
         var cups = checks.Word("cups", draft.Cups, CupCustom.UnitedStates);
+        var handles = draft.Handles is null ? null : MajorAllergens.Stated(checks, "handles", draft.Handles);
         return checks.Faults.Count > 0 || zone is null
             ? (null, [], checks.Faults)
-            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups), pans, []);
+            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups) { Handles = handles }, pans, []);
     }
 
     /// <summary>A bakery as it would be described.</summary>
@@ -51,7 +53,8 @@ public static class BakeryReader
             shift.Name, shift.DayOffset, OnTheWall.Format(LocalTime.Midnight.PlusMinutes(shift.StartMinute)), shift.LengthMin))],
         [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC))],
         [.. pans.Select(PanReader.Write)],
-        FieldChecks.WordOf(bakery.Cups));
+        Naming.Of(bakery.Cups),
+        bakery.Handles);
 
     /// <summary>A bakery to begin with: one oven, two shifts, one common pan. Its figures are common practice, no source.</summary>
     /// <param name="zone">Id of the time zone to suggest.</param>
@@ -68,7 +71,7 @@ public static class BakeryReader
         [new ShiftDraft("Afternoon", -1, "12:00", 480), new ShiftDraft("Night", 0, "00:00", 600)],
         [new OvenDraft("Oven", 4, 60, 280, 8, 4, 0)],
         [PanReader.Write(Pan.Round("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4))],
-        FieldChecks.WordOf(CupCustom.UnitedStates));
+        Naming.Of(CupCustom.UnitedStates));
 
     private static DateTimeZone? Zone(FieldChecks checks, string? id)
     {

@@ -24,7 +24,14 @@ public sealed record BakeryRecord(
     Mixer Mixer,
     IReadOnlyList<ShiftRecord> Shifts,
     IReadOnlyList<Oven> Ovens,
-    CupCustom Cups);
+    CupCustom Cups)
+{
+    /// <summary>
+    /// Allergens that this kitchen handles, and so may leave in traces anywhere: the bakery's own statement; null while it
+    /// has made none.
+    /// </summary>
+    public IReadOnlyList<string>? Handles { get; init; }
+}
 
 /// <summary>A shift, relative to the day of the pick-ups it works for.</summary>
 /// <param name="Name">The name shown.</param>

@@ -4,22 +4,6 @@ using Lumpet.Core.Recipes;
 
 namespace Lumpet.Core.Costing;
 
-/// <summary>Which part of a pie a cost belongs to.</summary>
-public enum CostPart
-{
-    /// <summary>The crust, trim and bowl loss included.</summary>
-    Dough,
-
-    /// <summary>What goes into the crust.</summary>
-    Filling,
-
-    /// <summary>Wash, sugar and the like.</summary>
-    Finish,
-
-    /// <summary>Box and label.</summary>
-    Packaging,
-}
-
 /// <summary>What one ingredient of one pie costs.</summary>
 /// <param name="Part">The part it belongs to.</param>
 /// <param name="Ingredient">What is paid for.</param>
@@ -28,7 +12,7 @@ public enum CostPart
 /// <param name="Price">The price row used; null where none is known, or where it is made here and costs what its parts cost.</param>
 /// <param name="Cost">EP / yield times the price of a gram; null where no price is known.</param>
 public sealed record CostLine(
-    CostPart Part, Ingredient Ingredient, double EdiblePortion, Yield Yield, Price? Price, Money? Cost);
+    PartKind Part, Ingredient Ingredient, double EdiblePortion, Yield Yield, Price? Price, Money? Cost);
 
 /// <summary>What one pie costs, by ingredient.</summary>
 /// <param name="Lines">Every ingredient of every part.</param>
@@ -45,7 +29,7 @@ public sealed record PieCost(
             : null;
 
     /// <summary>The cost of one part, or null while one of its prices is missing.</summary>
-    public Money? Of(CostPart part)
+    public Money? Of(PartKind part)
     {
         var lines = Lines.Where(line => line.Part == part).ToArray();
         return lines.Any(line => line.Cost is null) ? null : Sum([.. lines.Select(line => line.Cost!.Value)]);
@@ -59,17 +43,15 @@ public sealed record PieCost(
     {
         CostLine[] lines =
         [
-            .. scaled.Dough.Select(line => ByWeight(CostPart.Dough, line, prices)),
-            .. scaled.Filling.Select(line => ByWeight(CostPart.Filling, line, prices)),
-            .. scaled.Finish.Select(line => ByWeight(CostPart.Finish, line, prices)),
-            .. scaled.Product.Packaging.Select(item => ByPiece(item, prices)),
+            .. scaled.Parts.SelectMany(part => part.Lines.Select(line => ByWeight(part.Kind, line, prices))),
+            .. scaled.Packaging.Select(item => ByPiece(item, prices)),
         ];
         string[] missing = [.. lines.Where(line => line.Cost is null).Select(line => line.Ingredient.Name).Distinct()];
         var total = missing.Length == 0 ? Sum([.. lines.Select(line => line.Cost!.Value)]) : null;
         return new PieCost(lines, total, missing, scaled.Product.SizeIn(scaled.Pan.Id)?.SellingPrice);
     }
 
-    private static CostLine ByWeight(CostPart part, ScaledLine line, PriceList prices)
+    private static CostLine ByWeight(PartKind part, ScaledLine line, PriceList prices)
     {
         var price = Usable(prices.Find(line.Line.Ingredient.Id), PackUnit.Gram);
         var bought = (decimal)line.Line.Yield.AsPurchased(line.PerPie).Grams;
@@ -79,7 +61,7 @@ public sealed record PieCost(
     private static CostLine ByPiece(Ingredient item, PriceList prices)
     {
         var price = Usable(prices.Find(item.Id), PackUnit.Piece);
-        return new CostLine(CostPart.Packaging, item, 1, Yield.Whole, price, price?.PerUnit);
+        return new CostLine(PartKind.Packaging, item, 1, Yield.Whole, price, price?.PerUnit);
     }
 
     // A price by the piece says nothing of a gram, so it counts as missing.

@@ -36,17 +36,31 @@ public static class AmountWeighing
     private static WeighedAmount Weigh(AmountPart part, Ingredient ingredient, string preparation) => part.Unit.Kind switch
     {
         UnitKind.Mass => new(Mass.FromGrams(part.Middle * part.Unit.Size), part.Least == part.Most ? string.Empty : "the middle of the range", string.Empty),
-        UnitKind.Volume => ByVolume(part, ingredient),
+        UnitKind.Volume => ByVolume(part, ingredient, preparation),
         _ => ByPiece(part, ingredient, preparation),
     };
 
-    private static WeighedAmount ByVolume(AmountPart part, Ingredient ingredient)
+    private static WeighedAmount ByVolume(AmountPart part, Ingredient ingredient, string preparation)
     {
-        if (ingredient.Facts.Density is not { } density)
+        var density = Filled(ingredient, preparation)?.Figure ?? ingredient.Facts.Density;
+        if (density is null)
             return Not($"No density of {ingredient.Name} is known, so \"{part.Written}\" cannot be weighed. Weigh it once, or state its density under Ingredients.");
-        var volume = Volume.FromMillilitres(part.Middle * part.Unit.Size);
-        return new(volume * density.Value, Words($"{Number(volume.Millilitres)} ml × {Number(density.Value.GramsPerMillilitre)} g/ml, {density.Source}"), string.Empty);
+        var unit = Dry(part.Unit, ingredient);
+        var volume = Volume.FromMillilitres(part.Middle * unit.Size);
+        var dry = unit == part.Unit ? string.Empty : $"{unit.Name}, as berries and fruit are sold: ";
+        return new(volume * density.Value, Words($"{dry}{Number(volume.Millilitres)} ml × {Number(density.Value.GramsPerMillilitre)} g/ml, {density.Source}"), string.Empty);
     }
+
+    /// <summary>The way a cup was filled, where the line says one and it matters; null otherwise.</summary>
+    public static WayOfFilling? Filled(Ingredient ingredient, string preparation)
+    {
+        var words = preparation.Split([' ', ','], StringSplitOptions.RemoveEmptyEntries);
+        return ingredient.Facts.WaysOfFilling.FirstOrDefault(way => words.Contains(way.Way, StringComparer.OrdinalIgnoreCase));
+    }
+
+    /// <summary>A pint or quart of fruit and vegetables is a dry one, a sixth more than that of a liquid (NIST Handbook 44, Appendix C).</summary>
+    private static AmountUnit Dry(AmountUnit unit, Ingredient ingredient) =>
+        ingredient.Facts.Role is IngredientRole.Fruit or IngredientRole.Vegetable ? UnitWords.DryOf(unit) : unit;
 
     private static WeighedAmount ByPiece(AmountPart part, Ingredient ingredient, string preparation)
     {
@@ -57,7 +71,7 @@ public static class AmountWeighing
         if (one is null && piece == "one") one = ingredient.Facts.Pieces.FirstOrDefault(other => ingredient.Name.Contains(other.Piece, StringComparison.OrdinalIgnoreCase));
         if (one is null)
         {
-            return Not(ingredient.Facts.Role == IngredientRole.Liquid
+            return Not(ingredient.Facts.Role is IngredientRole.Liquid or IngredientRole.Acid
                 ? $"{ingredient.Name} is a liquid: it is not counted but weighed or measured."
                 : $"What one {(piece == "one" ? string.Empty : piece + " of ")}{ingredient.Name} weighs is not known. Write a weight, or state it under Ingredients.");
         }

@@ -11,11 +11,17 @@ public sealed record IngredientFacts
     /// <summary>Other words by which recipes call it.</summary>
     public IReadOnlyList<string> OtherNames { get; init; } = [];
 
+    /// <summary>What it does in a formula, as stated; null where nobody has said.</summary>
+    public IngredientRole? StatedRole { get; init; }
+
     /// <summary>What it does in a formula.</summary>
-    public IngredientRole Role { get; init; }
+    public IngredientRole Role => StatedRole ?? IngredientRole.Other;
 
     /// <summary>Its density as it is measured by the cup, or null where none is known.</summary>
     public DensityFigure? Density { get; init; }
+
+    /// <summary>Its density by the way a cup of it was filled, where that matters: "sifted", "spooned", "scooped".</summary>
+    public IReadOnlyList<WayOfFilling> WaysOfFilling { get; init; } = [];
 
     /// <summary>Weights of one: of an egg, a stick, a tin, the juice of a lemon.</summary>
     public IReadOnlyList<PieceWeight> Pieces { get; init; } = [];
@@ -23,14 +29,45 @@ public sealed record IngredientFacts
     /// <summary>What preparing it leaves.</summary>
     public IReadOnlyList<PreparationYield> Yields { get; init; } = [];
 
-    /// <summary>Allergens that it may carry in traces, as its supplier says.</summary>
-    public IReadOnlyList<string> MayContain { get; init; } = [];
+    /// <summary>Allergens that it may carry in traces, as its supplier says; null where nobody has said, empty where it is said to carry none.</summary>
+    public IReadOnlyList<string>? StatedMayContain { get; init; }
+
+    /// <summary>Allergens that it may carry in traces.</summary>
+    public IReadOnlyList<string> MayContain => StatedMayContain ?? [];
+
+    /// <summary>Alcohol by volume in percent, 0 to 96, as stated; null where nobody has said.</summary>
+    public double? StatedAlcoholPercent { get; init; }
 
     /// <summary>Alcohol by volume in percent, 0 to 96.</summary>
-    public double AlcoholPercent { get; init; }
+    public double AlcoholPercent => StatedAlcoholPercent ?? 0;
+
+    /// <summary>Whether it is said not to be tasted raw; null where nobody has said.</summary>
+    public bool? StatedUnsafeRaw { get; init; }
 
     /// <summary>Whether it is not to be tasted raw: raw flour, raw egg.</summary>
-    public bool UnsafeRaw { get; init; }
+    public bool UnsafeRaw => StatedUnsafeRaw ?? false;
+
+    /// <summary>Whether a moist filling of it is said to need time and temperature control; null where nobody has said.</summary>
+    public bool? StatedNeedsControl { get; init; }
+
+    /// <summary>
+    /// Whether a moist filling of it needs time and temperature control for safety: egg, milk and cream, cooked vegetables,
+    /// meat (FDA Food Code 1-201.10, from memory).
+    /// </summary>
+    public bool NeedsControl => StatedNeedsControl ?? false;
+
+    /// <summary>
+    /// Share of its weight that is water, of what wets a dough; of a spirit what is not alcohol (ethanol weighs 0.789 g/ml
+    /// at 20 C, handbook value).
+    /// </summary>
+    public double WaterShare => Role switch
+    {
+        IngredientRole.Liquid => 1,
+        IngredientRole.Spirit => 1 - (AlcoholPercent / 100 * EthanolDensity / (Density?.Value.GramsPerMillilitre ?? 1)),
+        _ => 0,
+    };
+
+    private const double EthanolDensity = 0.789;
 
     /// <summary>How much corn starch one gram thickens like; 0 where it does not thicken.</summary>
     public double StarchStrength { get; init; }
@@ -50,13 +87,16 @@ public sealed record IngredientFacts
     public IngredientFacts With(IngredientFacts own) => this with
     {
         OtherNames = [.. OtherNames.Concat(own.OtherNames).Distinct(StringComparer.OrdinalIgnoreCase)],
-        Role = own.Role == IngredientRole.Other ? Role : own.Role,
+        StatedRole = own.StatedRole ?? StatedRole,
         Density = own.Density ?? Density,
+        // A bakery that has weighed its own cup fills it in its own way.
+        WaysOfFilling = own.Density is null ? WaysOfFilling : [],
         Pieces = [.. own.Pieces.Concat(Pieces).DistinctBy(one => one.Piece, StringComparer.OrdinalIgnoreCase)],
         Yields = [.. own.Yields.Concat(Yields).DistinctBy(one => one.Preparation, StringComparer.OrdinalIgnoreCase)],
-        MayContain = [.. own.MayContain.Concat(MayContain).Distinct()],
-        AlcoholPercent = own.AlcoholPercent > 0 ? own.AlcoholPercent : AlcoholPercent,
-        UnsafeRaw = own.UnsafeRaw || UnsafeRaw,
+        StatedMayContain = own.StatedMayContain ?? StatedMayContain,
+        StatedAlcoholPercent = own.StatedAlcoholPercent ?? StatedAlcoholPercent,
+        StatedUnsafeRaw = own.StatedUnsafeRaw ?? StatedUnsafeRaw,
+        StatedNeedsControl = own.StatedNeedsControl ?? StatedNeedsControl,
         WeighedTo = own.WeighedTo ?? WeighedTo,
         StarchStrength = own.StarchStrength > 0 ? own.StarchStrength : StarchStrength,
     };
@@ -66,6 +106,11 @@ public sealed record IngredientFacts
 /// <param name="Value">The density.</param>
 /// <param name="Source">Who says so: a table, or "weighed here".</param>
 public sealed record DensityFigure(Density Value, string Source);
+
+/// <summary>A density that depends on how the cup was filled.</summary>
+/// <param name="Way">"sifted", "spooned", "scooped": a word of the written line.</param>
+/// <param name="Figure">The density then.</param>
+public sealed record WayOfFilling(string Way, DensityFigure Figure);
 
 /// <summary>The weight of one piece, before it is prepared, and where it comes from.</summary>
 /// <param name="Piece">"one", "large", "stick", "tin", "pod"; of a juice or zest the fruit: "lemon".</param>

@@ -27,9 +27,10 @@ public sealed record IngredientFormula(IReadOnlyList<RecipeLine> Lines, double K
         AllergensStated = Lines.All(line => line.Ingredient.AllergensStated),
         Facts = ingredient.Facts with
         {
-            MayContain = [.. ingredient.Facts.MayContain.Concat(Lines.SelectMany(line => line.Ingredient.Facts.MayContain)).Distinct()],
-            AlcoholPercent = Math.Max(ingredient.Facts.AlcoholPercent, Lines.Max(line => line.Ingredient.Facts.AlcoholPercent)),
-            UnsafeRaw = ingredient.Facts.UnsafeRaw || Lines.Any(line => line.Ingredient.Facts.UnsafeRaw),
+            StatedMayContain = [.. ingredient.Facts.MayContain.Concat(Lines.SelectMany(line => line.Ingredient.Facts.MayContain)).Distinct()],
+            StatedAlcoholPercent = Math.Max(ingredient.Facts.AlcoholPercent, Lines.Max(line => line.Ingredient.Facts.AlcoholPercent)),
+            StatedUnsafeRaw = ingredient.Facts.UnsafeRaw || Lines.Any(line => line.Ingredient.Facts.UnsafeRaw),
+            StatedNeedsControl = ingredient.Facts.NeedsControl || Lines.Any(line => line.Ingredient.Facts.NeedsControl),
         },
     };
 

@@ -12,16 +12,17 @@ public static class IngredientLibrary
     private const string Usda = "USDA FoodData Central, SR Legacy portion weights, from memory";
     private const string Buying = "USDA Food Buying Guide, from memory";
     private const string Refuse = "USDA refuse data, from memory";
+    private const string Ways = "GNU Units, definitions.units, section on cooking";
     private const string Practice = "common practice, no source";
 
-    private const double CupMl = 3785.411784 / 16;
+    private const double CupMl = Volume.MillilitresInUsCup;
     private const double SpoonMl = CupMl / 48;
 
     /// <summary>All of them, by kind.</summary>
     public static IReadOnlyList<Ingredient> All { get; } =
     [
         // Flour and starch.
-        Raw("flour", "Flour, plain", Flour, ["wheat"], Cup(125), ["flour", "all-purpose flour", "white flour", "wheat flour"]),
+        Filled(Raw("flour", "Flour, plain", Flour, ["wheat"], Cup(125), ["flour", "all-purpose flour", "white flour", "wheat flour"])),
         Raw("pastry-flour", "Flour, pastry", Flour, ["wheat"], Cup(115, Practice)),
         Raw("cake-flour", "Flour, cake", Flour, ["wheat"], Cup(137)),
         Raw("wholemeal-flour", "Flour, wholemeal", Flour, ["wheat"], Cup(120), ["whole wheat flour", "wholewheat flour"]),
@@ -51,15 +52,15 @@ public static class IngredientLibrary
         Of("oil", "Vegetable oil", Fat, [], Cup(218), ["oil", "sunflower oil", "neutral oil"]),
 
         // Milk, cream, cheese.
-        Of("milk", "Milk, whole", Liquid, ["milk"], Cup(244), ["milk", "whole milk", "full-fat milk"]),
-        Of("cream", "Cream, heavy", Liquid, ["milk"], Cup(238), ["cream", "double cream", "whipping cream", "heavy whipping cream", "thickened cream"]),
-        Of("buttermilk", "Buttermilk", Liquid, ["milk"], Cup(245)),
-        Of("sour-cream", "Sour cream", Other, ["milk"], Cup(230), ["creme fraiche", "crème fraîche"]),
-        Of("yoghurt", "Yoghurt, plain", Other, ["milk"], Cup(245), ["yogurt", "plain yogurt", "natural yoghurt"]),
+        Cold("milk", "Milk, whole", Liquid, ["milk"], Cup(244), ["milk", "whole milk", "full-fat milk"]),
+        Cold("cream", "Cream, heavy", Liquid, ["milk"], Cup(238), ["cream", "double cream", "whipping cream", "heavy whipping cream", "thickened cream"]),
+        Cold("buttermilk", "Buttermilk", Liquid, ["milk"], Cup(245)),
+        Cold("sour-cream", "Sour cream", Other, ["milk"], Cup(230), ["creme fraiche", "crème fraîche"]),
+        Cold("yoghurt", "Yoghurt, plain", Other, ["milk"], Cup(245), ["yogurt", "plain yogurt", "natural yoghurt"]),
         Pieces(Of("condensed-milk", "Condensed milk, sweetened", Liquid, ["milk"], Cup(306), ["condensed milk", "sweetened condensed milk"]), ("tin", 397, Practice)),
-        Pieces(Of("evaporated-milk", "Evaporated milk", Liquid, ["milk"], Cup(252)), ("tin", 354, Practice)),
-        Of("cream-cheese", "Cream cheese", Other, ["milk"], Cup(232)),
-        Of("ricotta", "Ricotta", Other, ["milk"], Cup(246)),
+        Pieces(Cold("evaporated-milk", "Evaporated milk", Liquid, ["milk"], Cup(252)), ("tin", 354, Practice)),
+        Cold("cream-cheese", "Cream cheese", Other, ["milk"], Cup(232)),
+        Cold("ricotta", "Ricotta", Other, ["milk"], Cup(246)),
         Of("hard-cheese", "Cheese, hard", Other, ["milk"], Cup(113), ["hard cheese", "cheese"]),
 
         // Egg. Weights of one are without the shell.
@@ -69,14 +70,14 @@ public static class IngredientLibrary
 
         // Water, juice, spirits.
         Of("water", "Water", Liquid, [], Cup(237), ["ice water", "ice-cold water", "iced water", "boiling water", "water, ice-cold"]),
-        Pieces(Of("lemon-juice", "Lemon juice", Liquid, [], Cup(244)), ("lemon", 48, Usda)),
-        Pieces(Of("lime-juice", "Lime juice", Liquid, [], Cup(242)), ("lime", 38, Usda)),
+        Pieces(Of("lemon-juice", "Lemon juice", Acid, [], Cup(244)), ("lemon", 48, Usda)),
+        Pieces(Of("lime-juice", "Lime juice", Acid, [], Cup(242)), ("lime", 38, Usda)),
         Pieces(Of("orange-juice", "Orange juice", Liquid, [], Cup(248)), ("orange", 86, Usda)),
         Pieces(Of("lemon-zest", "Lemon zest", Spice, [], Spoon(2), ["grated lemon zest", "lemon peel", "lemon rind"]), ("lemon", 6, Practice)),
         Pieces(Of("orange-zest", "Orange zest", Spice, [], Spoon(2), ["grated orange zest", "orange peel", "orange rind"]), ("orange", 10, Practice)),
-        Of("vinegar", "Vinegar", Liquid, [], Cup(239), ["cider vinegar", "white vinegar", "white wine vinegar"]),
+        Of("vinegar", "Vinegar", Acid, [], Cup(239), ["cider vinegar", "white vinegar", "white wine vinegar"]),
         Of("coffee", "Coffee, strong", Liquid, [], Cup(237), ["espresso", "coffee"]),
-        Pieces(Of("coconut-milk", "Coconut milk", Liquid, [], Cup(226)), ("tin", 400, Practice)),
+        Pieces(Cold("coconut-milk", "Coconut milk", Liquid, [], Cup(226)), ("tin", 400, Practice)),
         Spirits("brandy", "Brandy", 40, 27.8, ["cognac", "fruit brandy"]),
         Spirits("rum", "Rum", 40, 27.8, ["dark rum"]),
         Spirits("vodka", "Vodka", 40, 27.8, []),
@@ -123,7 +124,7 @@ public static class IngredientLibrary
         Fruits("raisin", "Raisins", Cup(145), null) with { Allergens = ["sulphites"] },
 
         // Roots and savoury.
-        Pieces(Of("pumpkin-puree", "Pumpkin puree, tinned", Fruit, [], Cup(245), ["canned pumpkin", "pumpkin puree", "tinned pumpkin"]), ("tin", 425, Practice)),
+        Pieces(Cold("pumpkin-puree", "Pumpkin puree, tinned", Fruit, [], Cup(245), ["canned pumpkin", "pumpkin puree", "tinned pumpkin"]), ("tin", 425, Practice)),
         Yields(Of("pumpkin", "Pumpkin", Vegetable, [], Cup(116)), ("pared and seeded", 0.70, Buying)),
         Yields(Pieces(Of("sweet-potato", "Sweet potatoes", Vegetable, [], Cup(133)), ("one", 130, Usda)), ("pared", 0.80, Buying), ("roasted and scooped", 0.68, Practice)),
         Yields(Pieces(Of("leek", "Leeks", Vegetable, [], Cup(89)), ("one", 89, Usda)), ("trimmed", 0.44, Refuse)),
@@ -167,13 +168,30 @@ public static class IngredientLibrary
 
     private static Ingredient Of(
         string id, string name, IngredientRole role, IReadOnlyList<string> allergens, DensityFigure? density, IReadOnlyList<string>? otherNames = null, IReadOnlyList<string>? mayContain = null) =>
-        new(id, name, allergens) { Facts = new IngredientFacts { Role = role, Density = density, OtherNames = otherNames ?? [], MayContain = mayContain ?? [] } };
+        new(id, name, allergens) 
+        {
+            Facts = new IngredientFacts { StatedRole = role, Density = density, OtherNames = otherNames ?? [], StatedMayContain = mayContain ?? [], StatedNeedsControl = role is Egg or Vegetable },
+        };
+
+    /// <summary>Milk, cream and the like: a moist filling of it needs time and temperature control.</summary>
+    private static Ingredient Cold(
+        string id, string name, IngredientRole role, IReadOnlyList<string> allergens, DensityFigure? density, IReadOnlyList<string>? otherNames = null)
+    {
+        var ingredient = Of(id, name, role, allergens, density, otherNames);
+        return ingredient with { Facts = ingredient.Facts with { StatedNeedsControl = true } };
+    }
+
+    /// <summary>A cup of flour is not one figure: it depends on how the cup was filled.</summary>
+    private static Ingredient Filled(Ingredient flour) => flour with
+    {
+        Facts = flour.Facts with { WaysOfFilling = [new("sifted", Cup(113, Ways)), new("spooned", Cup(120, Ways)), new("scooped", Cup(142, Ways))] },
+    };
 
     private static Ingredient Raw(string id, string name, IngredientRole role, IReadOnlyList<string> allergens, DensityFigure density, IReadOnlyList<string>? otherNames = null)
     {
         var ingredient = Of(id, name, role, allergens, density, otherNames);
         // Flour thickens about half as well as corn starch (common practice, no source).
-        return ingredient with { Facts = ingredient.Facts with { UnsafeRaw = true, StarchStrength = role == Flour ? 0.5 : 0 } };
+        return ingredient with { Facts = ingredient.Facts with { StatedUnsafeRaw = true, StarchStrength = role == Flour ? 0.5 : 0 } };
     }
 
     private static Ingredient Thick(string id, string name, double strength, DensityFigure density, IReadOnlyList<string>? otherNames = null)
@@ -185,7 +203,7 @@ public static class IngredientLibrary
     private static Ingredient Spirits(string id, string name, double percent, double gramsPerFluidOunce, IReadOnlyList<string> otherNames) =>
         Alcohol(Of(id, name, Spirit, [], Measured(gramsPerFluidOunce, CupMl / 8, "a US fluid ounce", Usda), otherNames), percent);
 
-    private static Ingredient Alcohol(Ingredient ingredient, double percent) => ingredient with { Facts = ingredient.Facts with { AlcoholPercent = percent } };
+    private static Ingredient Alcohol(Ingredient ingredient, double percent) => ingredient with { Facts = ingredient.Facts with { StatedAlcoholPercent = percent } };
 
     private static Ingredient Fruits(string id, string name, DensityFigure? density, double? one, params (string Preparation, double Share, string Source)[] yields)
     {

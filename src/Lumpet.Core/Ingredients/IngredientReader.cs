@@ -7,19 +7,20 @@ namespace Lumpet.Core.Ingredients;
 /// <summary>What a person states of an ingredient; a figure that is left out leaves the one that ships in force.</summary>
 /// <param name="Name">Its name.</param>
 /// <param name="Allergens">What it carries; null while nobody has said.</param>
-/// <param name="MayContain">What it may carry in traces.</param>
+/// <param name="MayContain">What it may carry in traces; null for what ships, empty for nothing.</param>
 /// <param name="OtherNames">Other words for it, separated by commas.</param>
 /// <param name="Role">What it does in a formula, one of the names of <see cref="IngredientRole"/>; null for the role that ships.</param>
 /// <param name="GramsPerMl">Its density.</param>
 /// <param name="DensitySource">Where that figure comes from.</param>
 /// <param name="Pieces">Weights of one.</param>
 /// <param name="Yields">What preparing it leaves.</param>
-/// <param name="AlcoholPercent">Alcohol by volume.</param>
-/// <param name="UnsafeRaw">Whether it is not to be tasted raw.</param>
+/// <param name="AlcoholPercent">Alcohol by volume; null for what ships, 0 for none.</param>
+/// <param name="UnsafeRaw">Whether it is not to be tasted raw; null for what ships.</param>
 /// <param name="WeighedTo">Grams to which it is weighed; null for what the scale shows.</param>
 /// <param name="Price">A new price; null leaves the prices as they are.</param>
 /// <param name="MadeOf">What it is made of where the bakery makes it itself, one ingredient a line; empty where it is bought.</param>
 /// <param name="KeptPercent">What of that is left; null for all of it.</param>
+/// <param name="NeedsControl">Whether a moist filling of it needs time and temperature control; null for what ships.</param>
 public sealed record IngredientDraft(
     string? Name,
     IReadOnlyList<string?>? Allergens,
@@ -35,7 +36,8 @@ public sealed record IngredientDraft(
     double? WeighedTo,
     PriceDraft? Price,
     string? MadeOf = null,
-    double? KeptPercent = null);
+    double? KeptPercent = null,
+    bool? NeedsControl = null);
 
 /// <summary>A weight of one as stated.</summary>
 /// <param name="Piece">"one", "stick", "tin", "pod".</param>
@@ -78,7 +80,7 @@ public static class IngredientReader
     {
         var checks = new FieldChecks();
         var name = checks.Name("name", draft.Name, "An ingredient");
-        var allergens = Allergens(checks, "allergens", draft.Allergens);
+        var allergens = MajorAllergens.Stated(checks, "allergens", draft.Allergens ?? []);
         var facts = Facts(checks, draft);
         var formula = string.IsNullOrWhiteSpace(draft.MadeOf) ? null : Formula(checks, id, draft, pantry ?? new Pantry([]), custom);
         var price = draft.Price is { } stated ? Price(checks, id, stated, currency, today) : null;
@@ -92,19 +94,20 @@ public static class IngredientReader
     public static IngredientDraft Write(Ingredient own) => new(
         own.Name,
         own.AllergensStated ? own.Allergens : null,
-        own.Facts.MayContain,
+        own.Facts.StatedMayContain,
         string.Join(", ", own.Facts.OtherNames),
-        own.Facts.Role == IngredientRole.Other ? null : own.Facts.Role.ToString(),
+        own.Facts.StatedRole is { } role ? Naming.Of(role) : null,
         own.Facts.Density?.Value.GramsPerMillilitre,
         own.Facts.Density?.Source,
         [.. own.Facts.Pieces.Select(piece => new PieceDraft(piece.Piece, piece.Weight.Grams, piece.Source))],
         [.. own.Facts.Yields.Select(yield => new YieldDraft(yield.Preparation, Math.Round(yield.Yield.Share * 100, 6), yield.Source))],
-        own.Facts.AlcoholPercent > 0 ? own.Facts.AlcoholPercent : null,
-        own.Facts.UnsafeRaw ? true : null,
+        own.Facts.StatedAlcoholPercent,
+        own.Facts.StatedUnsafeRaw,
         own.Facts.WeighedTo,
         null,
         own.Formula is null ? null : string.Join('\n', own.Formula.Lines.Select(RecipeLineReader.Write)),
-        own.Formula is null || own.Formula.KeptShare >= 1 ? null : Math.Round(own.Formula.KeptShare * 100, 6));
+        own.Formula is null || own.Formula.KeptShare >= 1 ? null : Math.Round(own.Formula.KeptShare * 100, 6),
+        own.Facts.StatedNeedsControl);
 
     private static IngredientFormula Formula(FieldChecks checks, string id, IngredientDraft draft, Pantry pantry, CupCustom custom)
     {
@@ -124,12 +127,10 @@ public static class IngredientReader
 
     private static IngredientFacts Facts(FieldChecks checks, IngredientDraft draft)
     {
-        var role = IngredientRole.Other;
-        if (!string.IsNullOrEmpty(draft.Role) && (!draft.Role.All(char.IsAsciiLetter) || !Enum.TryParse(draft.Role, ignoreCase: true, out role)))
-            checks.Add("role", $"What it does is one of {string.Join(", ", Enum.GetNames<IngredientRole>())}.");
+        var role = string.IsNullOrWhiteSpace(draft.Role) ? (IngredientRole?)null : checks.Word("role", draft.Role, IngredientRole.Other);
         return new IngredientFacts
         {
-            Role = role,
+            StatedRole = role,
             OtherNames = [.. checks.Words("otherNames", draft.OtherNames).Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)],
             Density = draft.GramsPerMl is null ? null
                 : new DensityFigure(
@@ -142,9 +143,10 @@ public static class IngredientReader
                 checks.Name($"yields[{at}].preparation", yield.Preparation, "A preparation"),
                 Yield.FromShare(checks.Number($"yields[{at}].percent", yield.Percent, 1, 100, "%") / 100),
                 Source(checks, $"yields[{at}].source", yield.Source)))],
-            MayContain = Allergens(checks, "mayContain", draft.MayContain),
-            AlcoholPercent = draft.AlcoholPercent is null ? 0 : checks.Number("alcoholPercent", draft.AlcoholPercent, 0, 96, "%"),
-            UnsafeRaw = draft.UnsafeRaw ?? false,
+            StatedMayContain = draft.MayContain is null ? null : MajorAllergens.Stated(checks, "mayContain", draft.MayContain),
+            StatedAlcoholPercent = draft.AlcoholPercent is null ? null : checks.Number("alcoholPercent", draft.AlcoholPercent, 0, 96, "%"),
+            StatedUnsafeRaw = draft.UnsafeRaw,
+            StatedNeedsControl = draft.NeedsControl,
             WeighedTo = draft.WeighedTo is null ? null : checks.Number("weighedTo", draft.WeighedTo, 0.01, 1000, "g"),
         };
     }
@@ -153,13 +155,6 @@ public static class IngredientReader
     {
         var words = checks.Words(field, source, 160);
         return words.Length == 0 ? "set by this bakery" : words;
-    }
-
-    private static string[] Allergens(FieldChecks checks, string field, IReadOnlyList<string?>? stated)
-    {
-        foreach (var unknown in (stated ?? []).Where(allergen => allergen is null || !MajorAllergens.All.Contains(allergen)).Take(5))
-            checks.Add(field, $"\"{unknown}\" is none of {string.Join(", ", MajorAllergens.All)}.");
-        return [.. (stated ?? []).OfType<string>().Distinct()];
     }
 
     private static Price Price(FieldChecks checks, string id, PriceDraft stated, string currency, LocalDate today)

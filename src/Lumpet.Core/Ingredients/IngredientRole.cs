@@ -15,6 +15,9 @@ public enum IngredientRole
     /// <summary>Water, milk, cream, juice.</summary>
     Liquid,
 
+    /// <summary>Vinegar, lemon juice: tenderises a dough and keeps fruit from browning; it is not the water that is held back.</summary>
+    Acid,
+
     /// <summary>Egg, white or yolk.</summary>
     Egg,
 

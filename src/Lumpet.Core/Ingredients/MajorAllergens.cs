@@ -13,6 +13,14 @@ public static class MajorAllergens
         "sulphites", "lupin", "molluscs",
     ];
 
+    /// <summary>A statement of some of them, each once; what is none of them is a fault.</summary>
+    internal static string[] Stated(FieldChecks checks, string field, IReadOnlyList<string?> stated)
+    {
+        foreach (var unknown in stated.Where(allergen => allergen is null || !All.Contains(allergen)).Take(5))
+            checks.Add(field, $"\"{unknown}\" is none of {string.Join(", ", All)}.");
+        return [.. stated.OfType<string>().Distinct()];
+    }
+
     /// <summary>Those among them that US law names.</summary>
     public static IReadOnlyList<string> UnitedStates { get; } = ["milk", "egg", "fish", "crustaceans", "nuts", "wheat", "peanut", "soy", "sesame"];
 }

@@ -10,7 +10,7 @@ public sealed class Pantry
     {
         "large", "medium", "small", "extra-large", "big", "ripe", "fresh", "cold", "very", "chilled", "ice-cold", "warm", "hot", "lukewarm", "soft", "softened", "melted", "browned", "cubed",
         "finely", "coarsely", "roughly", "freshly", "thinly", "lightly", "chopped", "diced", "sliced", "grated", "ground", "crushed", "minced", "mashed", "toasted", "roasted",
-        "sifted", "unsifted", "packed", "peeled", "pared", "cored", "pitted", "stoned", "hulled", "trimmed", "halved", "quartered", "beaten", "whisked", "strained", "drained", "organic",
+        "sifted", "unsifted", "spooned", "scooped", "packed", "peeled", "pared", "cored", "pitted", "stoned", "hulled", "trimmed", "halved", "quartered", "beaten", "whisked", "strained", "drained", "organic",
         "good", "quality", "whole", "cooked", "raw", "dried", "frozen", "thawed", "juicy", "firm", "squeezed",
     };
 

@@ -49,7 +49,16 @@ public static partial class RecipeLineReader
         var weighed = AmountWeighing.Weigh(read.Amount, known ?? new Ingredient(string.Empty, name, []), preparation);
         if (weighed.Amount is not { } mass) return (null, $"\"{Shorten(line)}\": {weighed.Fault}");
         if (mass.Grams is not (> 0 and <= MostGrams)) return (null, $"\"{Shorten(line)}\": an amount lies above 0 and up to 1000 kg.");
-        return (new ReadLine(known, name, preparation, mass, PlainGrams().IsMatch(read.Typed) ? string.Empty : read.Typed, weighed.How, [.. read.Doubts]), null);
+        return (new ReadLine(known, name, preparation, mass, PlainGrams().IsMatch(read.Typed) ? string.Empty : read.Typed, weighed.How, [.. read.Doubts, .. Ways(read.Amount, known, preparation)]), null);
+    }
+
+    /// <summary>A cup of flour is not one figure: which way it was filled is worth asking.</summary>
+    private static IEnumerable<string> Ways(WrittenAmount amount, Ingredient? ingredient, string preparation)
+    {
+        if (ingredient is not { Facts: { WaysOfFilling.Count: > 0, Density: { } density } } || amount.Parts.All(part => part.Unit.Kind != UnitKind.Volume)) yield break;
+        if (AmountWeighing.Filled(ingredient, preparation) is not null) yield break;
+        string Cup(DensityFigure figure) => FormattableString.Invariant($"{figure.Value.GramsPerMillilitre * Volume.MillilitresInUsCup:0} g");
+        yield return $"A cup of it weighs {string.Join(", ", ingredient.Facts.WaysOfFilling.Select(way => $"{Cup(way.Figure)} {way.Way}"))}: {Cup(density)} is taken. Write which (\"flour, spooned\"), or weigh it.";
     }
 
     /// <summary>A line as it would be typed; reading it again gives the same line.</summary>

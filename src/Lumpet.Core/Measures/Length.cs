@@ -21,9 +21,6 @@ public readonly record struct Length : IComparable<Length>
     /// <summary>A length of so many millimetres.</summary>
     public static Length FromMillimetres(double millimetres) => FromCentimetres(millimetres / 10);
 
-    /// <summary>A length of so many inches (2.54 cm exactly; NIST Handbook 44, Appendix C).</summary>
-    public static Length FromInches(double inches) => FromCentimetres(inches * 2.54);
-
     /// <summary>The sum of two lengths.</summary>
     public static Length operator +(Length left, Length right) => FromCentimetres(left.Centimetres + right.Centimetres);
 

@@ -21,12 +21,6 @@ public readonly record struct Mass : IComparable<Mass>
     /// <summary>A mass of so many kilograms (1000 g).</summary>
     public static Mass FromKilograms(double kilograms) => FromGrams(kilograms * 1000);
 
-    /// <summary>A mass of so many avoirdupois pounds (453.59237 g exactly; NIST Handbook 44, Appendix C).</summary>
-    public static Mass FromPounds(double pounds) => FromGrams(pounds * 453.59237);
-
-    /// <summary>A mass of so many avoirdupois ounces (28.349523125 g exactly; NIST Handbook 44, Appendix C).</summary>
-    public static Mass FromOunces(double ounces) => FromGrams(ounces * 28.349523125);
-
     /// <summary>The sum of two masses.</summary>
     public static Mass operator +(Mass left, Mass right) => FromGrams(left.Grams + right.Grams);
 

@@ -27,4 +27,19 @@ public static class SharedRounding
         foreach (var index in byLoss) floors[index]++;
         return [.. floors.Select(steps => Math.Round(steps * step, 6))];
     }
+
+    /// <summary>Rounds amounts of money to a multiple of a step so that together they make the rounded total, as <see cref="Round(IReadOnlyList{double}, double)"/> does; in decimals throughout.</summary>
+    /// <param name="parts">The exact parts, none below zero.</param>
+    /// <param name="step">The smallest coin, above zero: 0.01.</param>
+    /// <returns>The rounded parts, in the order given.</returns>
+    /// <exception cref="ArgumentOutOfRangeException">The step is not above zero, or a part is below zero.</exception>
+    public static IReadOnlyList<decimal> Round(IReadOnlyList<decimal> parts, decimal step)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(step);
+        foreach (var part in parts) ArgumentOutOfRangeException.ThrowIfNegative(part, nameof(parts));
+        var floors = parts.Select(part => Math.Floor(part / step)).ToArray();
+        var missing = (int)(Math.Round(parts.Sum() / step, MidpointRounding.AwayFromZero) - floors.Sum());
+        foreach (var index in Enumerable.Range(0, parts.Count).OrderByDescending(index => (parts[index] / step) - floors[index]).ThenBy(index => index).Take(missing)) floors[index]++;
+        return [.. floors.Select(steps => steps * step)];
+    }
 }

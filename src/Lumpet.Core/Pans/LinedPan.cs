@@ -35,6 +35,9 @@ public sealed record LinedPan(Outline Top, Outline Bottom, Length Depth)
         return new FillLevel(Depth * low, Length.Zero);
     }
 
+    /// <summary>Volume up to a height above the dough floor; at most the lined depth.</summary>
+    public Volume VolumeUpTo(Length height) => VolumeTo(Math.Clamp(height / Depth, 0, 1));
+
     /// <summary>Volume of a mound of this height on the top.</summary>
     public Volume MoundVolume(Length height) => Top.Area * height * MoundShare;
 

@@ -19,6 +19,12 @@ public sealed record Pan(
     public static Pan Round(string id, string name, Length top, Length bottom, Length depth, Length rim, int perTray) =>
         new(id, name, PanFamily.Sloped, PanMaterial.Steel, Outline.Circle(top), Outline.Circle(bottom), depth, rim, perTray);
 
+    /// <summary>Id of what is bought for each pie where the pan goes with it, counted by the piece; null where the pan comes back.</summary>
+    public string? BoughtAs { get; init; }
+
+    /// <summary>Whether heat or cold that comes at once may crack it.</summary>
+    public bool MayCrack => Material is PanMaterial.Glass or PanMaterial.Ceramic;
+
     /// <summary>Whether it is round.</summary>
     public bool IsRound => Top.IsRound;
 

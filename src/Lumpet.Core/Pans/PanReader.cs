@@ -14,6 +14,7 @@ namespace Lumpet.Core.Pans;
 /// <param name="DepthCm">Inner height.</param>
 /// <param name="RimCm">Width of the rim.</param>
 /// <param name="PerTray">Pans on a tray.</param>
+/// <param name="BoughtAs">Id of the ingredient as which it is bought, where it goes with the pie; null or empty where it comes back.</param>
 public sealed record PanDraft(
     string? Id,
     string? Name,
@@ -25,7 +26,8 @@ public sealed record PanDraft(
     double? BottomWidthCm,
     double? DepthCm,
     double? RimCm,
-    int? PerTray);
+    int? PerTray,
+    string? BoughtAs = null);
 
 /// <summary>Reads pans as a person describes them.</summary>
 internal static class PanReader
@@ -52,15 +54,16 @@ internal static class PanReader
     public static PanDraft Write(Pan pan) => new(
         pan.Id,
         pan.Name,
-        Word(pan.Family),
-        Word(pan.Material),
+        Naming.Of(pan.Family),
+        Naming.Of(pan.Material),
         pan.Top.Length.Centimetres,
         pan.Bottom.Length.Centimetres,
         pan.IsRound ? null : pan.Top.Width.Centimetres,
         pan.IsRound ? null : pan.Bottom.Width.Centimetres,
         pan.Depth.Centimetres,
         pan.RimWidth.Centimetres,
-        pan.PerTray);
+        pan.PerTray,
+        pan.BoughtAs);
 
     private static string Id(FieldChecks checks, string path, string? typed)
     {
@@ -97,9 +100,9 @@ internal static class PanReader
             Of(bottom, bottomWidth),
             Length.FromCentimetres(depth),
             Length.FromCentimetres(checks.Number($"{path}.rimCm", pan.RimCm, 0, 6, "cm")),
-            checks.Whole($"{path}.perTray", pan.PerTray, 1, 200, "on a tray"));
+            checks.Whole($"{path}.perTray", pan.PerTray, 1, 200, "on a tray"))
+        {
+            BoughtAs = checks.Words($"{path}.boughtAs", pan.BoughtAs, 60) is { Length: > 0 } bought ? bought : null,
+        };
     }
-
-    private static string Word<T>(T value)
-        where T : struct, Enum => FieldChecks.WordOf(value);
 }

@@ -69,6 +69,9 @@ public sealed record Crust(
     /// <summary>Cut-outs on a pie in the reference pan; other pans take as many as their top is larger. Used with cut-outs only.</summary>
     public int CutOuts { get; init; }
 
+    /// <summary>Whether cut-outs are made from the trim of the base as far as it goes: the off-cuts are the decoration.</summary>
+    public bool CutOutsFromTrim { get; init; } = true;
+
     /// <summary>How often the scraps of small rounds are rolled again, 0 to 2: more makes them tough.</summary>
     public int Rerolls { get; init; }
 }

@@ -30,8 +30,8 @@ public sealed record DoughFormula(
     /// <summary>How it is made and kept.</summary>
     public DoughMethod Method { get; init; } = DoughMethod.Flaky;
 
-    /// <summary>Minutes from the first flour to the divided discs: mixing, and a rest in the cold after every turn.</summary>
-    public int MadeInMinutes => MixMinutes + (Method.Turns * Method.TurnRestMinutes);
+    /// <summary>Least minutes from the first flour until the discs rest: mixing, then every turn and the cold after it.</summary>
+    public int MadeInMinutes => MixMinutes + (Method.Turns * (Method.TurnMinutes + Method.TurnRestMinutes));
 
     /// <summary>The sum of the written amounts.</summary>
     public Mass Written => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams));

@@ -42,6 +42,7 @@ public enum DoughFamily
 /// <param name="HeldBackPercent">Share of the water that is held back and added only as needed, 0 to 50.</param>
 /// <param name="FatSize">Size of the fat to look for: "peas", "hazelnuts"; empty where it does not matter.</param>
 /// <param name="Turns">How often it is rolled and folded or stacked.</param>
+/// <param name="TurnMinutes">Hands' minutes for one turn of a batch.</param>
 /// <param name="TurnRestMinutes">Rest in the cold after each turn.</param>
 /// <param name="ThinnestMm">Thinnest it is rolled to.</param>
 /// <param name="ThickestMm">Thickest it is rolled to.</param>
@@ -52,6 +53,7 @@ public sealed record DoughMethod(
     double HeldBackPercent,
     string FatSize,
     int Turns,
+    int TurnMinutes,
     int TurnRestMinutes,
     double ThinnestMm,
     double ThickestMm,
@@ -59,5 +61,8 @@ public sealed record DoughMethod(
     int KeepsFrozenDays)
 {
     /// <summary>The plain way of the flaky family.</summary>
-    public static DoughMethod Flaky { get; } = new(DoughFamily.Flaky, 20, "peas", 0, 0, 2, 4, 3, 60);
+    public static DoughMethod Flaky { get; } = new(DoughFamily.Flaky, 20, "peas", 0, UsualTurnMinutes, 0, 2, 4, 3, 60);
+
+    /// <summary>Minutes that a turn of a batch usually takes (common practice, no source).</summary>
+    public const int UsualTurnMinutes = 5;
 }

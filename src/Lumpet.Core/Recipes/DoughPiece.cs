@@ -11,12 +11,18 @@ namespace Lumpet.Core.Recipes;
 /// <param name="StripWidth">Width of each strip; 0 for a round.</param>
 /// <param name="Area">Area of the piece, everything added up.</param>
 /// <param name="Mass">What lies on the pie before the rim is crimped: area times thickness times density.</param>
-/// <param name="Disc">What is portioned for it: piece / (1 - trim share).</param>
+/// <param name="Disc">What is portioned for it: what is cut from it / (1 - trim share).</param>
 public sealed record DoughPiece(
     string Name, Outline Outline, int Count, Strips Strips, Length StripWidth, Area Area, Mass Mass, Mass Disc)
 {
+    /// <summary>How many of it are cut from the trim of the other pieces, rolled out once more.</summary>
+    public int FromTrim { get; init; }
+
+    /// <summary>What of it is cut from the trim of the other pieces.</summary>
+    public Mass TakenFromTrim => Mass * ((double)FromTrim / Count);
+
     /// <summary>What comes back when the piece is cut from its disc.</summary>
-    public Mass Trim => Disc - Mass;
+    public Mass Trim => Disc + TakenFromTrim - Mass;
 
     /// <summary>Across the piece, at its narrower side.</summary>
     public Length Diameter => Outline.Width;

@@ -13,7 +13,8 @@ public static class DoughPieces
     public static IReadOnlyList<DoughPiece> For(Product product, Pan pan, Length mound)
     {
         var cut = new Cutting(product.Crust, product.Dough.Density);
-        return [.. Base(cut, pan), .. Top(cut, product, pan, mound)];
+        DoughPiece[] below = [.. Base(cut, pan)];
+        return [.. below, .. Top(cut, product, pan, mound, below)];
     }
 
     /// <summary>Floor, up both walls, over the rim, plus the overhang on both sides; of a free-form pie its floor and the fold.</summary>
@@ -24,11 +25,16 @@ public static class DoughPieces
         return pan.Bottom.Widened(pan.SlantHeight + beyond, pan.SideSlantHeight + beyond);
     }
 
-    /// <summary>The way over the mound, plus rim and overhang on both sides.</summary>
+    /// <summary>
+    /// The way over the mound, plus rim and overhang on both sides; of a free-form pie the way down its sides too, since no
+    /// pan holds the filling and the lid meets the base on the tray.
+    /// </summary>
     public static Outline LidOutline(Crust crust, Pan pan, Length mound)
     {
         var over = pan.Top with { Length = ParabolaArc(pan.Top.Length, mound), Width = ParabolaArc(pan.Top.Width, mound) };
-        return over.Widened(pan.RimWidth + crust.TopOverhang);
+        return pan.IsFreeForm
+            ? over.Widened(pan.SlantHeight + crust.TopOverhang, pan.SideSlantHeight + crust.TopOverhang)
+            : over.Widened(pan.RimWidth + crust.TopOverhang);
     }
 
     /// <summary>
@@ -44,15 +50,16 @@ public static class DoughPieces
 
     private static IEnumerable<DoughPiece> Base(Cutting cut, Pan pan)
     {
-        switch (pan.IsFreeForm ? Lining.OnePiece : cut.Crust.Lining)
+        switch (pan.IsFreeForm && cut.Crust.Lining != Lining.SmallRounds ? Lining.OnePiece : cut.Crust.Lining)
         {
             case Lining.FloorAndStrips:
                 yield return cut.Flat("floor", pan.Bottom);
                 yield return WallStrips(cut, pan);
                 break;
             case Lining.Pressed:
-                // Pressed to an even thickness over floor and wall: no sheet, no trim.
-                yield return cut.Piece("base", pan.Bottom, 1, Strips.None, Length.Zero, pan.Bottom.Area + pan.WallArea, trimShare: 0);
+                // Pressed to an even thickness over floor and wall: what is between the pan and the room that is left. No sheet, no trim.
+                var pressed = pan.BrimfulVolume.Millilitres - pan.Lined(cut.Crust.Thickness).LevelVolume.Millilitres;
+                yield return cut.Piece("base", pan.Bottom, 1, Strips.None, Length.Zero, Area.FromSquareCentimetres(pressed / cut.Crust.Thickness.Centimetres), trimShare: 0);
                 break;
             case Lining.SmallRounds:
                 var round = BaseOutline(cut.Crust, pan);
@@ -72,25 +79,37 @@ public static class DoughPieces
         // A strip longer than a sheet is cut in equal parts.
         var count = (int)Math.Ceiling(round.Centimetres / LongestStripCm);
         var each = Length.FromCentimetres(round.Centimetres / count);
-        return cut.Piece("wall strips", pan.Top, count, new Strips([], [.. Enumerable.Repeat(each, count)]), height, round * height, cut.Crust.TrimShare);
+        var trim = SheetLayout.Of(Outline.Rectangle(each, height), rerolls: 0).TrimShare;
+        return cut.Piece("wall strips", pan.Top, count, new Strips([], [.. Enumerable.Repeat(each, count)]), height, round * height, trim);
     }
 
     private static double LongestStripCm => SheetLayout.Sheet.Length.Centimetres;
 
-    private static IEnumerable<DoughPiece> Top(Cutting cut, Product product, Pan pan, Length mound) => cut.Crust.Top switch
+    private static IEnumerable<DoughPiece> Top(Cutting cut, Product product, Pan pan, Length mound, DoughPiece[] below) => cut.Crust.Top switch
     {
         Recipes.Top.Lid => [cut.Flat("lid", LidOutline(cut.Crust, pan, mound))],
         Recipes.Top.Lattice => [Lattice(cut, pan)],
-        Recipes.Top.CutOuts => [CutOuts(cut, product, pan)],
+        Recipes.Top.CutOuts => [CutOuts(cut, product, pan, below)],
         _ => [],
     };
 
-    /// <summary>As many cut-outs as cover the same share of the top as in the reference pan; at least one.</summary>
-    private static DoughPiece CutOuts(Cutting cut, Product product, Pan pan)
+    /// <summary>
+    /// As many cut-outs as cover the same share of the top as in the reference pan; at least one. Those that the trim of
+    /// the base gives, rolled out once more, are not portioned again; the others come from a sheet.
+    /// </summary>
+    private static DoughPiece CutOuts(Cutting cut, Product product, Pan pan, DoughPiece[] below)
     {
         var count = Math.Max(1, (int)Math.Round(cut.Crust.CutOuts * (pan.Top.Area / product.ReferencePan.Top.Area), MidpointRounding.AwayFromZero));
         var one = Outline.Circle(cut.Crust.CutOutDiameter);
-        return cut.Piece("cut-outs", one, count, Strips.None, Length.Zero, one.Area * count, cut.Crust.TrimShare);
+        var sheet = SheetLayout.Of(one, rerolls: 0);
+        var each = one.Area * cut.Crust.Thickness * cut.Density;
+        var usable = below.Sum(piece => piece.Trim.Grams) * sheet.UsedShare;
+        var fromTrim = cut.Crust.CutOutsFromTrim ? (int)Math.Min(count, Math.Floor(usable / each.Grams)) : 0;
+        return cut.Piece("cut-outs", one, count, Strips.None, Length.Zero, one.Area * count, sheet.TrimShare) with
+        {
+            FromTrim = fromTrim,
+            Disc = each * (count - fromTrim) / (1 - sheet.TrimShare),
+        };
     }
 
     /// <summary>

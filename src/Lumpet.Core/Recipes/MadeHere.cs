@@ -19,7 +19,7 @@ public sealed record MadeHere(Ingredient Ingredient, Mass Wanted)
             foreach (var line in formula.For(mass)) Add(line.Ingredient, line.Yield.AsPurchased(line.Amount));
         }
 
-        foreach (var line in scaled.Dough.Concat(scaled.Filling).Concat(scaled.Topping).Concat(scaled.Finish)) Add(line.Line.Ingredient, line.ToBuy);
+        foreach (var line in scaled.AllLines) Add(line.Line.Ingredient, line.ToBuy);
         return [.. wanted.Values];
     }
 }

@@ -31,7 +31,7 @@ public sealed record OnHand(string What, Mass Have, Mass PerPie, int Pies)
         var (line, fault) = RecipeLineReader.Read(text, pantry);
         if (line is null) return (null, fault);
         if (line.Known is not { } ingredient) return (null, $"{product.Name} takes no \"{line.Name}\". Say how much there is of one of its ingredients, of filling or of dough.");
-        var lines = scaled.Filling.Concat(scaled.Dough).Concat(scaled.Topping).Concat(scaled.Finish).Where(one => one.Line.Ingredient.Id == ingredient.Id).ToArray();
+        var lines = scaled.AllLines.Where(one => one.Line.Ingredient.Id == ingredient.Id).ToArray();
         // Said with its preparation it is what goes in; said without, it is what was bought.
         var isPrepared = line.Preparation.Length > 0;
         var perPie = Mass.FromGrams(lines.Sum(one => (isPrepared ? one.PerPie : one.Line.Yield.AsPurchased(one.PerPie)).Grams));

@@ -37,8 +37,14 @@ public sealed record Product(
     /// <summary>How its base is kept crisp.</summary>
     public BaseTreatment BaseTreatment { get; init; }
 
-    /// <summary>How it cools.</summary>
-    public CoolingClass Cooling { get; init; }
+    /// <summary>
+    /// What the manager states where its steps leave the cold longer than the rule for time and temperature allows; empty
+    /// where nothing was assessed.
+    /// </summary>
+    public string Assessment { get; init; } = string.Empty;
+
+    /// <summary>Whether the manager accepts glass or earthenware going from the freezer into a hot oven.</summary>
+    public bool GlassFromFreezer { get; init; }
 
     /// <summary>Crumble, meringue, cream and the like, for the reference pan; scaled by the area of the top.</summary>
     public IReadOnlyList<RecipeLine> Topping { get; init; } = [];
@@ -46,8 +52,23 @@ public sealed record Product(
     /// <summary>What a person should still look at, as in a recipe that was taken in from elsewhere.</summary>
     public IReadOnlyList<string> Review { get; init; } = [];
 
-    /// <summary>Every line of dough, filling, topping and finish.</summary>
-    public IEnumerable<RecipeLine> AllLines => Dough.Lines.Concat(Filling.Lines).Concat(Topping).Concat(Finish);
+    /// <summary>
+    /// Every part with its lines as written. Whatever weighs, costs, declares, buys or prints lines walks these, so that no
+    /// part can be forgotten; a test holds that no list of lines stands beside them.
+    /// </summary>
+    public IReadOnlyList<RecipePart> Parts =>
+    [
+        new(PartKind.Dough, Dough.Lines),
+        new(PartKind.Filling, Filling.Lines),
+        new(PartKind.Topping, Topping),
+        new(PartKind.Finish, Finish),
+    ];
+
+    /// <summary>Every line of every part.</summary>
+    public IEnumerable<RecipeLine> AllLines => Parts.SelectMany(part => part.Lines);
+
+    /// <summary>What is counted by the pie in any of its sizes, each once.</summary>
+    public IEnumerable<Ingredient> AllPackaging => Packaging.Concat(Sizes.SelectMany(size => size.Beside)).DistinctBy(one => one.Id);
 
     /// <summary>The size in this pan, or null where the product is not made in it.</summary>
     public ProductSize? SizeIn(string panId) => Sizes.FirstOrDefault(size => size.Pan.Id == panId);
@@ -73,4 +94,38 @@ public sealed record Product(
 /// <summary>A product in one pan.</summary>
 /// <param name="Pan">The pan.</param>
 /// <param name="SellingPrice">What one pie sells for, or null where no price is set.</param>
-public sealed record ProductSize(Pan Pan, Money? SellingPrice);
+public sealed record ProductSize(Pan Pan, Money? SellingPrice)
+{
+    /// <summary>What is counted by the pie in this size only: a larger box.</summary>
+    public IReadOnlyList<Ingredient> Packaging { get; init; } = [];
+
+    /// <summary>The pan itself, where it is bought for each pie and goes with it; null where it comes back.</summary>
+    public Ingredient? PanBought { get; init; }
+
+    /// <summary>What is counted by the pie in this size, beside what every size has.</summary>
+    public IEnumerable<Ingredient> Beside => PanBought is { } pan ? Packaging.Append(pan) : Packaging;
+}
+
+/// <summary>The parts of a recipe that have lines by weight.</summary>
+public enum PartKind
+{
+    /// <summary>The dough of the crust.</summary>
+    Dough,
+
+    /// <summary>What goes into it.</summary>
+    Filling,
+
+    /// <summary>Crumble, meringue, cream.</summary>
+    Topping,
+
+    /// <summary>Wash, sugar and the like.</summary>
+    Finish,
+
+    /// <summary>Box, label, a pan that goes with the pie: counted, not weighed.</summary>
+    Packaging,
+}
+
+/// <summary>A part of a recipe.</summary>
+/// <param name="Kind">Which.</param>
+/// <param name="Lines">Its lines as written.</param>
+public sealed record RecipePart(PartKind Kind, IReadOnlyList<RecipeLine> Lines);

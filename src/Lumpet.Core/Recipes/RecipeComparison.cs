@@ -30,25 +30,32 @@ public static class RecipeComparison
 {
     /// <summary>
     /// Rows in the order of the second, what was left out of it after each part's own lines. Lines are the same where part,
-    /// ingredient and preparation are; of several alike the first goes with the first.
+    /// ingredient and preparation are; of several alike the first goes with the first. Only what has no such partner is
+    /// paired by its ingredient alone, so that no line takes the partner of another.
     /// </summary>
     public static IReadOnlyList<ComparedLine> Of(IReadOnlyList<KeptLine> old, IReadOnlyList<KeptLine> fresh)
     {
         var left = old.ToList();
-        var rows = new List<ComparedLine>();
-        foreach (var part in fresh.Concat(old).Select(line => line.Part).Distinct())
+        // By reference: two lines of a recipe may be alike.
+        var partners = new Dictionary<KeptLine, KeptLine>(ReferenceEqualityComparer.Instance);
+        void Pair(Func<KeptLine, KeptLine, bool> areSame)
         {
-            foreach (var line in fresh.Where(line => line.Part == part))
-            {
-                var same = left.FirstOrDefault(other => Key(other) == Key(line)) ?? left.FirstOrDefault(other => other.Part == part && other.Ingredient == line.Ingredient);
-                if (same is not null) left.Remove(same);
-                rows.Add(new ComparedLine(part, What(line), same?.Grams, line.Grams));
-            }
-
-            rows.AddRange(left.Where(line => line.Part == part).Select(line => new ComparedLine(part, What(line), line.Grams, null)));
+            foreach (var line in fresh.Where(line => !partners.ContainsKey(line)))
+                if (left.FindIndex(other => areSame(other, line)) is >= 0 and var at)
+                {
+                    partners[line] = left[at];
+                    left.RemoveAt(at);
+                }
         }
 
-        return rows;
+        Pair((one, other) => Key(one) == Key(other));
+        Pair((one, other) => one.Part == other.Part && one.Ingredient == other.Ingredient);
+        return
+        [
+            .. fresh.Concat(old).Select(line => line.Part).Distinct().SelectMany(part => fresh.Where(line => line.Part == part)
+                .Select(line => new ComparedLine(part, What(line), partners.GetValueOrDefault(line)?.Grams, line.Grams))
+                .Concat(left.Where(line => line.Part == part).Select(line => new ComparedLine(part, What(line), line.Grams, null)))),
+        ];
     }
 
     private static (string, string, string) Key(KeptLine line) => (line.Part, line.Ingredient, line.Preparation);

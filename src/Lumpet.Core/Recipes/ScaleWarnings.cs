@@ -16,7 +16,7 @@ public static class ScaleWarnings
     public static IReadOnlyList<string> Of(ScaledProduct scaled)
     {
         var said = new List<string>();
-        var lines = scaled.Filling.Concat(scaled.Topping).Concat(scaled.Finish).Concat(scaled.Dough).ToArray();
+        var lines = scaled.AllLines.ToArray();
         if (scaled.FillingScale.Factor * scaled.Count >= LargeFactor)
         {
             string[] tasted = [.. lines.Where(line => line.Line.Ingredient.Facts.Role is IngredientRole.Spice or IngredientRole.Raising).Select(line => line.Line.Ingredient.Name).Distinct()];

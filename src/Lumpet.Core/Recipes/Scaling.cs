@@ -24,24 +24,24 @@ public static class Scaling
         var pieces = PiecesIn(product, pan, filling);
         var discs = DiscsOf(pieces);
         var reference = DiscsOf(PiecesIn(product, product.ReferencePan, FillingScale.For(product, product.ReferencePan)));
-        var doughLineFactor = product.Dough.BatchFor(discs) / product.Dough.Written;
-        var finishFactor = TopArea(pan) / TopArea(product.ReferencePan);
+        double Factor(PartKind kind) => kind switch
+        {
+            PartKind.Dough => product.Dough.BatchFor(discs) / product.Dough.Written,
+            PartKind.Filling => filling.Factor,
+            PartKind.Topping or PartKind.Finish => TopArea(pan) / TopArea(product.ReferencePan),
+            _ => throw new InvalidOperationException($"{kind} is not scaled by weight."),
+        };
         return new ScaledProduct(
             product,
             pan,
             count,
             filling,
-            Lines(product.Filling.Lines, filling.Factor, count),
             product.Filling.InPan * filling.Factor,
             pieces,
             discs,
             discs / reference,
-            Lines(product.Dough.Lines, doughLineFactor, count),
-            finishFactor,
-            Lines(product.Finish, finishFactor, count))
-        {
-            Topping = Lines(product.Topping, finishFactor, count),
-        };
+            [.. product.Parts.Select(part => new ScaledPart(part.Kind, Factor(part.Kind), Lines(part.Lines, Factor(part.Kind), count)))],
+            [.. product.Packaging.Concat(product.SizeIn(pan.Id)?.Beside ?? [])]);
     }
 
     private static IReadOnlyList<DoughPiece> PiecesIn(Product product, Pan pan, FillingScale filling) =>

@@ -12,14 +12,15 @@ namespace Lumpet.Core.Recipes;
 /// <param name="Exact">How many it takes exactly.</param>
 /// <param name="Nearest">The nearest whole number, at least 1.</param>
 /// <param name="MovedPercent">By how much taking that many moves this line.</param>
-/// <param name="WholeAt">The count of pies nearest to the one asked for at which it comes out whole within 2 %; null where none is near.</param>
-public sealed record WholePieces(ScaledLine Line, string Piece, double GramsOfOne, double Exact, int Nearest, double MovedPercent, int? WholeAt)
+/// <param name="At">The count of pies nearest to the one asked for at which it comes out whole; null where none is near.</param>
+public sealed record WholePieces(ScaledLine Line, string Piece, double GramsOfOne, double Exact, int Nearest, double MovedPercent, WholeAt? At)
 {
-    private const double Close = 0.02;
+    // Whole is what lies within a twentieth of one piece, however many there are: 2 g of an egg.
+    private const double Close = 0.05;
 
     /// <summary>Every line of a scaled product that comes whole.</summary>
     public static IReadOnlyList<WholePieces> In(ScaledProduct scaled) =>
-        [.. scaled.Dough.Concat(scaled.Filling).Concat(scaled.Topping).Select(line => Of(line, scaled.Count)).OfType<WholePieces>()];
+        [.. scaled.AllLines.Select(line => Of(line, scaled.Count)).OfType<WholePieces>()];
 
     private static WholePieces? Of(ScaledLine line, int count)
     {
@@ -36,19 +37,28 @@ public sealed record WholePieces(ScaledLine Line, string Piece, double GramsOfOn
     {
         var facts = line.Ingredient.Facts;
         if (facts.Role == IngredientRole.Egg) return facts.PieceOf("one");
-        return facts.PieceOf("tin") ?? facts.Pieces.FirstOrDefault(piece => piece.Piece != "one" && line.Written.Contains(piece.Piece, StringComparison.OrdinalIgnoreCase) && facts.Role is not (IngredientRole.Fruit or IngredientRole.Vegetable or IngredientRole.Liquid));
+        return facts.PieceOf("tin") ?? facts.Pieces.FirstOrDefault(piece => piece.Piece != "one" && line.Written.Contains(piece.Piece, StringComparison.OrdinalIgnoreCase) && facts.Role is not (IngredientRole.Fruit or IngredientRole.Vegetable or IngredientRole.Liquid or IngredientRole.Acid));
     }
 
-    private static int? NearestWhole(double perPie, int count)
+    private static WholeAt? NearestWhole(double perPie, int count)
     {
         for (var away = 0; away <= Math.Max(12, count / 4); away++)
         {
-            if (IsWhole(perPie * (count + away))) return count + away;
-            if (count - away >= 1 && IsWhole(perPie * (count - away))) return count - away;
+            if (WholeFor(perPie, count + away) is { } more) return more;
+            if (count - away >= 1 && WholeFor(perPie, count - away) is { } fewer) return fewer;
         }
 
         return null;
     }
 
-    private static bool IsWhole(double exact) => Math.Round(exact) is >= 1 and var whole && Math.Abs(exact - whole) / whole <= Close;
+    private static WholeAt? WholeFor(double perPie, int pies) =>
+        perPie * pies is var exact && Math.Round(exact) is >= 1 and < int.MaxValue and var whole && Math.Abs(exact - whole) <= Close
+            ? new WholeAt(pies, (int)whole, ((whole / exact) - 1) * 100)
+            : null;
 }
+
+/// <summary>A count of pies at which something comes out whole.</summary>
+/// <param name="Pies">Pies.</param>
+/// <param name="Pieces">Whole pieces for them.</param>
+/// <param name="MovedPercent">By how much taking so many still moves the line.</param>
+public sealed record WholeAt(int Pies, int Pieces, double MovedPercent);

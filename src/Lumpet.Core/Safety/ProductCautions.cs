@@ -6,18 +6,37 @@ namespace Lumpet.Core.Safety;
 /// <summary>What can hurt about a product, beside what its steps say. Every one defers to local codes and licensed practice.</summary>
 public static class ProductCautions
 {
+    internal const string Decide = "Local codes and licensed practice decide.";
+
     /// <summary>Sentences for the screen and the sheet.</summary>
     public static IReadOnlyList<string> Of(Product product)
     {
         var said = new List<string>();
-        string[] raw = [.. product.AllLines.Where(line => line.Ingredient.Facts.UnsafeRaw).Select(line => line.Ingredient.Name).Distinct()];
-        if (raw.Length > 0) said.Add($"Do not taste raw: {string.Join(", ", raw)} can carry pathogens.");
-        if (product.Filling.Lines.Concat(product.Topping).Any(line => line.Ingredient.Facts.Role == IngredientRole.Egg))
-            said.Add("Egg fillings and toppings reach 71 C in the middle (USDA FSIS).");
+        if (Raw(product.AllLines) is { } raw) said.Add(raw);
+        if (HasEgg(product)) said.Add("Egg fillings and toppings reach 71 C in the middle (USDA FSIS).");
         if (product.Alcohol.Count > 0) said.Add($"Contains alcohol: {string.Join(", ", product.Alcohol)}. Spirits are added off the flame; what of it bakes out is not all of it.");
-        if (CoolingClasses.IsKeptCold(product.Cooling))
-            said.Add("Cooled from 57 C to 21 C within 2 h and to 5 C within 6 h in all, then kept at 5 C or below (FDA Food Code 3-501.14 and 3-501.16).");
-        if (said.Count > 0) said.Add("Local codes and licensed practice decide.");
+        if (TimeAndTemperature.Needs(product) is { Count: > 0 } needs)
+            said.Add($"Needs time and temperature control for its {string.Join(", ", needs)}. {(TimeAndTemperature.Left(product).Count == 0 ? TimeAndTemperature.Rule : Assessed(product))}");
+        if (ThermalShock.Pans(product) is { Count: > 0 } pans) said.Add($"{string.Join(", ", pans.Select(pan => pan.Name))}: glass or earthenware may crack when it goes from the freezer into a hot oven; this bakery has accepted that.");
+        if (said.Count > 0) said.Add(Decide);
         return said;
     }
+
+    /// <summary>Whether its filling or topping holds egg.</summary>
+    internal static bool HasEgg(Product product) =>
+        product.Parts.Where(part => part.Kind is PartKind.Filling or PartKind.Topping).SelectMany(part => part.Lines).Any(line => IsEgg(line.Ingredient));
+
+    /// <summary>Whether an ingredient is egg, or is made of some.</summary>
+    internal static bool IsEgg(Ingredient ingredient) => ingredient.Facts.Role == IngredientRole.Egg || ingredient.Formula?.Everything.Any(IsEgg) == true;
+
+    /// <summary>What of some lines is not to be tasted raw; null where there is nothing.</summary>
+    internal static string? Raw(IEnumerable<RecipeLine> lines)
+    {
+        string[] raw = [.. lines.Where(line => line.Ingredient.Facts.UnsafeRaw).Select(line => line.Ingredient.Name).Distinct()];
+        return raw.Length == 0 ? null : $"Do not taste raw: {string.Join(", ", raw)} can carry pathogens.";
+    }
+
+    private static string Assessed(Product product) => product.Assessment.Length > 0
+        ? $"Its steps leave the cold by this bakery's own assessment: {product.Assessment.TrimEnd('.')}."
+        : $"Its steps leave the cold and nothing was assessed. {TimeAndTemperature.Rule}";
 }

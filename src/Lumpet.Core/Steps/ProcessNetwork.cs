@@ -58,6 +58,53 @@ public sealed record Step(
 {
     /// <summary>Whether this step is a bake.</summary>
     public bool IsBake => Stages.Count > 0;
+
+    /// <summary>What a bake bakes; meaningless for other steps.</summary>
+    public BakeOf Bakes { get; init; }
+
+    /// <summary>Where a bake stands in the oven.</summary>
+    public OvenPlace Place { get; init; }
+
+    /// <summary>Minutes for which empty trays are heated in the oven before the bake stands on them; 0 for cold trays.</summary>
+    public int HeatedTrayMin { get; init; }
+
+    /// <summary>Minutes into the bake at which the weights come out; null where there are none.</summary>
+    public int? WeightsOutMin { get; init; }
+
+    /// <summary>Whether the trays of the bake are turned half-way: ovens heat unevenly.</summary>
+    public bool Turned { get; init; }
+
+    /// <summary>Whether this step brushes the raw base so that no juice gets in.</summary>
+    public bool Seals { get; init; }
+
+    /// <summary>Most minutes of a bake, all stages together.</summary>
+    public int MostBakeMin => Stages.Sum(stage => stage.MaxMin);
+}
+
+/// <summary>What lies in the oven during a bake.</summary>
+public enum BakeOf
+{
+    /// <summary>Filled pies.</summary>
+    Pie,
+
+    /// <summary>Empty shells.</summary>
+    Shell,
+
+    /// <summary>The top of a pie that is done otherwise: meringue to be browned.</summary>
+    Top,
+
+    /// <summary>Something that goes into the pies later: roots to roast, nuts to toast.</summary>
+    Preparation,
+}
+
+/// <summary>Where trays stand in an oven.</summary>
+public enum OvenPlace
+{
+    /// <summary>On any shelf.</summary>
+    Shelf,
+
+    /// <summary>On the oven's floor, for heat from below.</summary>
+    Floor,
 }
 
 /// <summary>Minutes of work: a part per batch, and a part per pie.</summary>

@@ -46,6 +46,9 @@ internal sealed class StepGraph
             bakeBehind[node] = Nodes[node].IsBake || Into(node).Any(edge => bakeBehind[edge.From]);
     }
 
+    /// <summary>Whether a node works on the dough of the crust, or on what holds it.</summary>
+    public bool HoldsDough(int node) => Nodes[node].UsesDough || Into(node).Any(edge => HoldsDough(edge.From));
+
     /// <summary>
     /// Whether a node comes after all bakes but follows none of them: a filling that is cooked for shells already baked.
     /// </summary>

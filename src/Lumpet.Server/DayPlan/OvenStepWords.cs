@@ -1,3 +1,4 @@
+using Lumpet.Core;
 using Lumpet.Core.DayPlan;
 
 namespace Lumpet.Server.DayPlan;
@@ -17,7 +18,7 @@ internal static class OvenStepWords
         var what = lot is null ? string.Empty : $"{step.Visit!.Pies} {lot.Product.Name}{(bake!.Id == "blind" ? " shells" : string.Empty)}, {lot.Pan.Name}";
         return new OvenStepAnswer(
             book.Clock.At(step.AtMin),
-            step.Act.ToString().ToLowerInvariant(),
+            Naming.Of(step.Act),
             oven.Name,
             step.Act switch
             {

@@ -1,3 +1,4 @@
+using Lumpet.Core;
 using Lumpet.Core.DayPlan;
 using Lumpet.Server.Bakery;
 
@@ -60,8 +61,8 @@ internal static class PlanWriting
         task.Id,
         task.Name,
         About(book, plan, task),
-        task.Station.ToString().ToLowerInvariant(),
-        task.Kind.ToString().ToLowerInvariant(),
+        Naming.Of(task.Station),
+        Naming.Of(task.Kind),
         book.Clock.At(task.StartMin),
         book.Clock.At(task.EndMin),
         task.EndMin - task.StartMin,

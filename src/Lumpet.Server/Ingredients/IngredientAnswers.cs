@@ -1,3 +1,4 @@
+using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 
 namespace Lumpet.Server.Ingredients;
@@ -24,6 +25,7 @@ public sealed record IngredientsAnswer(
 /// <param name="Yields">What preparing it leaves.</param>
 /// <param name="AlcoholPercent">Alcohol by volume.</param>
 /// <param name="UnsafeRaw">Whether it is not to be tasted raw.</param>
+/// <param name="NeedsControl">Whether a moist filling of it needs time and temperature control.</param>
 /// <param name="UsedIn">Products that take it.</param>
 /// <param name="IsMadeHere">Whether the bakery makes it itself.</param>
 /// <param name="Own">What the bakery itself has set, as it would be stated.</param>
@@ -41,12 +43,11 @@ public sealed record IngredientAnswer(
     IReadOnlyList<YieldAnswer> Yields,
     double AlcoholPercent,
     bool UnsafeRaw,
+    bool NeedsControl,
     int UsedIn,
     bool IsMadeHere,
     IngredientDraft Own)
 {
-    private const double CupMillilitres = 3785.411784 / 16;
-
     /// <summary>The answer for an ingredient.</summary>
     /// <param name="ingredient">With the facts in force.</param>
     /// <param name="own">With the facts that the bakery has set.</param>
@@ -60,17 +61,18 @@ public sealed record IngredientAnswer(
         ingredient.AllergensStated ? ingredient.Allergens : null,
         ingredient.Facts.MayContain,
         price,
-        ingredient.Facts.Role.ToString(),
+        Naming.Of(ingredient.Facts.Role),
         ingredient.Facts.OtherNames,
         ingredient.Facts.Density is { } density
             ? new DensityAnswer(
-                Math.Round(density.Value.GramsPerMillilitre, 4), Math.Round(density.Value.GramsPerMillilitre * CupMillilitres, 1), density.Source, own.Facts.Density is not null)
+                Math.Round(density.Value.GramsPerMillilitre, 4), Math.Round(density.Value.GramsPerMillilitre * Core.Measures.Volume.MillilitresInUsCup, 1), density.Source, own.Facts.Density is not null)
             : null,
         [.. ingredient.Facts.Pieces.Select(piece => new PieceWeightAnswer(piece.Piece, Math.Round(piece.Weight.Grams, 2), piece.Source, own.Facts.PieceOf(piece.Piece) is not null))],
         [.. ingredient.Facts.Yields.Select(yield => new YieldAnswer(
             yield.Preparation, Math.Round(yield.Yield.Share * 100, 1), yield.Source, own.Facts.Yields.Any(other => other.Preparation == yield.Preparation)))],
         ingredient.Facts.AlcoholPercent,
         ingredient.Facts.UnsafeRaw,
+        ingredient.Facts.NeedsControl,
         usedIn,
         ingredient.Formula is not null,
         IngredientReader.Write(own));

@@ -17,10 +17,11 @@ internal static class IngredientCsv
     public const int MostRows = 5000;
 
     private const string NotStated = "?";
+    private const string Nothing = "none";
 
     private static readonly string[] Columns =
     [
-        "id", "name", "role", "allergens", "may_contain", "grams_per_ml", "density_source", "pieces", "yields", "alcohol_percent", "unsafe_raw", "weighed_to", "other_names", "made_of", "kept_percent",
+        "id", "name", "role", "allergens", "may_contain", "grams_per_ml", "density_source", "pieces", "yields", "alcohol_percent", "unsafe_raw", "weighed_to", "other_names", "made_of", "kept_percent", "needs_control",
     ];
 
     /// <summary>Writes ingredients.</summary>
@@ -39,17 +40,18 @@ internal static class IngredientCsv
             csv.WriteField(stated.Name);
             csv.WriteField(stated.Role);
             csv.WriteField(stated.Allergens is null ? NotStated : string.Join("; ", stated.Allergens));
-            csv.WriteField(string.Join("; ", stated.MayContain ?? []));
+            csv.WriteField(stated.MayContain is { Count: 0 } ? Nothing : string.Join("; ", stated.MayContain ?? []));
             csv.WriteField(stated.GramsPerMl);
             csv.WriteField(stated.DensitySource);
             csv.WriteField(string.Join("; ", (stated.Pieces ?? []).OfType<PieceDraft>().Select(piece => FormattableString.Invariant($"{piece.Piece} = {piece.Grams} | {piece.Source}"))));
             csv.WriteField(string.Join("; ", (stated.Yields ?? []).OfType<YieldDraft>().Select(yield => FormattableString.Invariant($"{yield.Preparation} = {yield.Percent} | {yield.Source}"))));
             csv.WriteField(stated.AlcoholPercent);
-            csv.WriteField(stated.UnsafeRaw == true ? "yes" : string.Empty);
+            csv.WriteField(YesOrNo(stated.UnsafeRaw));
             csv.WriteField(stated.WeighedTo);
             csv.WriteField(stated.OtherNames);
             csv.WriteField(stated.MadeOf?.Replace("\n", "; ", StringComparison.Ordinal));
             csv.WriteField(stated.KeptPercent);
+            csv.WriteField(YesOrNo(stated.NeedsControl));
             csv.WriteField<double?>(all[ingredient.Id].Facts.Density is { } density ? Math.Round(density.Value.GramsPerMillilitre, 4) : null);
             csv.NextRecord();
         }
@@ -57,6 +59,8 @@ internal static class IngredientCsv
         csv.Flush();
         return text.ToString();
     }
+
+    private static string YesOrNo(bool? stated) => stated switch { true => "yes", false => "no", _ => string.Empty };
 
     /// <summary>Reads ingredients as a library of nothing else; or what is wrong with each bad row ("rows[3].grams_per_ml", counted from 1 below the heading).</summary>
     public static (LibraryFile? Library, IReadOnlyList<FieldFault> Faults) Read(string text)
@@ -89,7 +93,7 @@ internal static class IngredientCsv
         public NamedIngredient Ingredient() => new(Text("id"), new IngredientDraft(
             Text("name"),
             Text("allergens") == NotStated ? null : List("allergens"),
-            List("may_contain"),
+            Text("may_contain") is { Length: > 0 } traces ? traces == Nothing ? [] : List("may_contain") : null,
             Text("other_names"),
             Text("role"),
             Number("grams_per_ml"),
@@ -97,11 +101,14 @@ internal static class IngredientCsv
             [.. Figures("pieces").Select(one => new PieceDraft(one.Name, one.Value, one.Source))],
             [.. Figures("yields").Select(one => new YieldDraft(one.Name, one.Value, one.Source))],
             Number("alcohol_percent"),
-            Text("unsafe_raw") is "yes" ? true : null,
+            YesOrNo("unsafe_raw"),
             Number("weighed_to"),
             null,
             Text("made_of") is { Length: > 0 } madeOf ? string.Join('\n', madeOf.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)) : null,
-            Number("kept_percent")));
+            Number("kept_percent"),
+            YesOrNo("needs_control")));
+
+        private bool? YesOrNo(string column) => Text(column) switch { "yes" => true, "no" => false, _ => null };
 
         private string Text(string column) => csv.TryGetField<string>(column, out var text) ? text?.Trim() ?? string.Empty : string.Empty;
 

@@ -36,7 +36,7 @@ internal static class IngredientEndpoints
                 one, own[one.Id], versions[one.Id], prices.Find(one.Id) is { } price ? PriceWords.Of(price) : null, used.GetValueOrDefault(one.Id)))],
             MajorAllergens.All,
             MajorAllergens.UnitedStates,
-            Enum.GetNames<IngredientRole>()));
+            Naming.All<IngredientRole>()));
     }
 
     private static Results<Created, ValidationProblem, ProblemHttpResult> Add(IngredientDraft draft, Database database, BakeryClock clock, ChangeFeed feed)

@@ -1,3 +1,4 @@
+using Lumpet.Core;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 
@@ -75,6 +76,6 @@ internal static class KindWords
         PanMaterial.DarkSteel => "dark steel",
         PanMaterial.Steel => "bright steel",
         PanMaterial.Tray => "on the tray",
-        _ => material.ToString().ToLowerInvariant(),
+        _ => Naming.Of(material),
     };
 }

@@ -1,3 +1,4 @@
+using Lumpet.Core;
 using Lumpet.Core.Costing;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
@@ -34,7 +35,7 @@ internal static class RecipeEndpoints
     private static Results<Ok<RecipesFound>, ValidationProblem> Find(string? q, string? kind, string? without, Database database)
     {
         if (q?.Length > LongestQuestion) return FieldProblems.Of(("q", $"A question takes up to {LongestQuestion} characters."));
-        if (!string.IsNullOrEmpty(kind) && !Enum.TryParse<FillingKind>(kind, ignoreCase: true, out _)) return FieldProblems.Of(("kind", "There is no such kind of filling."));
+        if (!string.IsNullOrEmpty(kind) && Naming.Read<FillingKind>(kind) is null) return FieldProblems.Of(("kind", "There is no such kind of filling."));
         if (!string.IsNullOrEmpty(without) && !MajorAllergens.All.Contains(without))
             return FieldProblems.Of(("without", $"An allergen is one of {string.Join(", ", MajorAllergens.All)}."));
         using var connection = database.Open();
@@ -43,8 +44,8 @@ internal static class RecipeEndpoints
             RecipeFinder.Count(connection),
             ids.Count,
             [.. RecipeStore.Products(connection, [.. ids.Take(MostListed)]).Select(Listed)],
-            [.. RecipeFinder.Kinds(connection).Select(word => Enum.Parse<FillingKind>(word, ignoreCase: true)).Distinct()
-                .Select(found => new WordChoice(char.ToLowerInvariant(found.ToString()[0]) + found.ToString()[1..], KindWords.Of(found)))]));
+            [.. RecipeFinder.Kinds(connection).Select(word => Naming.Known<FillingKind>(word)).Distinct()
+                .Select(found => new WordChoice(Naming.Of(found), KindWords.Of(found)))]));
     }
 
     private static RecipeListed Listed(Product product) => new(

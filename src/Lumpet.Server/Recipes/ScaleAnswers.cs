@@ -1,3 +1,4 @@
+using Lumpet.Core;
 using Lumpet.Core.Costing;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
@@ -220,5 +221,5 @@ internal static class ScaleAnswers
 
     private static double Centimetres(Length length) => Math.Round(length.Centimetres, 2);
 
-    private static string Word(CostPart part) => part.ToString().ToLowerInvariant();
+    private static string Word(CostPart part) => Naming.Of(part);
 }

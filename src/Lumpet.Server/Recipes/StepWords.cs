@@ -1,3 +1,4 @@
+using Lumpet.Core;
 using Lumpet.Core.Steps;
 
 namespace Lumpet.Server.Recipes;
@@ -8,7 +9,7 @@ internal static class StepWords
     /// <summary>A step for the list of steps.</summary>
     public static StepAnswer Of(Step step) => new(
         step.Name,
-        step.Station.ToString().ToLowerInvariant(),
+        Naming.Of(step.Station),
         Time(step),
         step.Celsius ?? (step.IsBake ? step.Stages[0].TempC : 20),
         step.ReadyWhen,

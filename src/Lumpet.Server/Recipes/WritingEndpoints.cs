@@ -1,3 +1,4 @@
+using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Recipes;
@@ -59,8 +60,8 @@ internal static class WritingEndpoints
         T Word<T>(string field, string? word)
             where T : struct, Enum
         {
-            if (word is not null && word.All(char.IsAsciiLetter) && Enum.TryParse<T>(word, ignoreCase: true, out var value)) return value;
-            faults.Add((field, $"This is one of {string.Join(", ", Enum.GetNames<T>())}."));
+            if (Naming.Read<T>(word) is { } value) return value;
+            faults.Add((field, $"This is one of {string.Join(", ", Naming.All<T>())}."));
             return default;
         }
 

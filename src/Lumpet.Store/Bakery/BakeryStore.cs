@@ -1,4 +1,5 @@
 using Dapper;
+using Lumpet.Core;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
@@ -16,7 +17,7 @@ public static class BakeryStore
         var row = connection.QuerySingleOrDefault<Row>(
             """
             SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin, spare_min AS spareMin,
-                   mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest, cups
+                   mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest, cups, handles_stated AS handlesStated
             FROM bakery
             """);
         if (row is null) return null;
@@ -38,11 +39,14 @@ public static class BakeryStore
             [.. shifts.Select(shift => new ShiftRecord(shift.Name, (int)shift.DayOffset, (int)shift.StartMinute, (int)shift.LengthMin))],
             [.. ovens.Select(oven => new Oven(
                 oven.Id, oven.Name, (int)oven.Shelves, (int)oven.MinC, (int)oven.MaxC, (int)oven.Heat, (int)oven.Cool, (int)oven.DialOffset))],
-            Enum.Parse<CupCustom>(row.Cups, ignoreCase: true));
+            Naming.Known<CupCustom>(row.Cups))
+        {
+            Handles = row.HandlesStated == 1 ? [.. connection.Query<string>("SELECT allergen FROM bakery_handles ORDER BY allergen")] : null,
+        };
     }
 
     private sealed record Row(
-        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, string MixerName, double Smallest, double Largest, string Cups);
+        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
 
     private sealed record ShiftRow(string Name, long DayOffset, long StartMinute, long LengthMin);
 

@@ -1,5 +1,6 @@
 using System.Data;
 using Dapper;
+using Lumpet.Core;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Pans;
 using Lumpet.Store.Orders;
@@ -30,7 +31,7 @@ public static class BakeryWriter
         var used = connection.Query<string>("SELECT pan_id FROM product_size UNION SELECT reference_pan_id FROM product UNION SELECT pan_id FROM order_line", transaction: transaction)
             .Except(pans.Select(pan => pan.Id)).Order(StringComparer.Ordinal).ToArray();
         if (used.Length > 0) return (ChangeOutcome.Conflict, used);
-        connection.Execute("DELETE FROM bakery; DELETE FROM shift; DELETE FROM oven", transaction: transaction);
+        connection.Execute("DELETE FROM bakery; DELETE FROM bakery_handles; DELETE FROM shift; DELETE FROM oven", transaction: transaction);
         Rows.Insert(connection, transaction, "bakery", new
         {
             id = 1,
@@ -43,9 +44,11 @@ public static class BakeryWriter
             mixer_name = bakery.Mixer.Name,
             mixer_smallest_g = bakery.Mixer.SmallestBatch.Grams,
             mixer_largest_g = bakery.Mixer.LargestBatch.Grams,
-            cups = char.ToLowerInvariant(bakery.Cups.ToString()[0]) + bakery.Cups.ToString()[1..],
+            cups = Naming.Of(bakery.Cups),
+            handles_stated = bakery.Handles is null ? 0 : 1,
             row_version = version + 1,
         });
+        foreach (var allergen in bakery.Handles ?? []) Rows.Insert(connection, transaction, "bakery_handles", new { allergen });
         foreach (var shift in bakery.Shifts)
             Rows.Insert(connection, transaction, "shift", new { name = shift.Name, day_offset = shift.DayOffset, start_minute = shift.StartMinute, length_min = shift.LengthMin });
         foreach (var (oven, position) in bakery.Ovens.Select((oven, position) => (oven, position)))
@@ -85,19 +88,19 @@ public static class BakeryWriter
         foreach (var (pan, position) in pans.Select((pan, at) => (pan, from + at)))
             connection.Execute(
                 """
-                INSERT INTO pan (id, position, name, family, material, top_cm, bottom_cm, top_width_cm, bottom_width_cm, depth_cm, rim_cm, per_tray)
-                VALUES (@id, @position, @name, @family, @material, @top, @bottom, @topWidth, @bottomWidth, @depth, @rim, @perTray)
+                INSERT INTO pan (id, position, name, family, material, top_cm, bottom_cm, top_width_cm, bottom_width_cm, depth_cm, rim_cm, per_tray, bought_as)
+                VALUES (@id, @position, @name, @family, @material, @top, @bottom, @topWidth, @bottomWidth, @depth, @rim, @perTray, @boughtAs)
                 ON CONFLICT (id) DO UPDATE SET position = excluded.position, name = excluded.name, family = excluded.family,
                   material = excluded.material, top_cm = excluded.top_cm, top_width_cm = excluded.top_width_cm, bottom_width_cm = excluded.bottom_width_cm,
-                  bottom_cm = excluded.bottom_cm, depth_cm = excluded.depth_cm, rim_cm = excluded.rim_cm, per_tray = excluded.per_tray
+                  bottom_cm = excluded.bottom_cm, depth_cm = excluded.depth_cm, rim_cm = excluded.rim_cm, per_tray = excluded.per_tray, bought_as = excluded.bought_as
                 """,
                 new
                 {
                     id = pan.Id,
                     position,
                     name = pan.Name,
-                    family = pan.Family.ToString(),
-                    material = pan.Material.ToString(),
+                    family = Naming.Of(pan.Family),
+                    material = Naming.Of(pan.Material),
                     top = pan.Top.Length.Centimetres,
                     bottom = pan.Bottom.Length.Centimetres,
                     topWidth = pan.IsRound ? (double?)null : pan.Top.Width.Centimetres,
@@ -105,6 +108,7 @@ public static class BakeryWriter
                     depth = pan.Depth.Centimetres,
                     rim = pan.RimWidth.Centimetres,
                     perTray = pan.PerTray,
+                    boughtAs = pan.BoughtAs,
                 },
                 transaction);
     }

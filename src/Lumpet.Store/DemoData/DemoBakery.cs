@@ -132,9 +132,9 @@ public static class DemoBakery
     /// <summary>The steps that go with what was chosen.</summary>
     private static ProductDraft WithUsualSteps(ProductDraft draft)
     {
-        var (kind, top) = (Enum.Parse<FillingKind>(draft.FillingKind!, ignoreCase: true), Enum.Parse<Top>(draft.Top!, ignoreCase: true));
-        var lining = Enum.Parse<Lining>(draft.Lining!, ignoreCase: true);
-        var (steps, links) = UsualChains.For(kind, Enum.Parse<BaseTreatment>(draft.BaseTreatment!, ignoreCase: true), top, lining);
+        var (kind, top) = (Naming.Known<FillingKind>(draft.FillingKind!), Naming.Known<Top>(draft.Top!));
+        var lining = Naming.Known<Lining>(draft.Lining!);
+        var (steps, links) = UsualChains.For(kind, Naming.Known<BaseTreatment>(draft.BaseTreatment!), top, lining);
         return draft with { Steps = steps, Links = links, Cooling = UsualChains.CoolingOf(kind, top, lining).ToString() };
     }
 

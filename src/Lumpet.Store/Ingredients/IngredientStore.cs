@@ -1,5 +1,6 @@
 using System.Globalization;
 using Dapper;
+using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Microsoft.Data.Sqlite;
@@ -19,7 +20,7 @@ public static class IngredientStore
         Ingredient Make(string id)
         {
             if (made.TryGetValue(id, out var ready)) return ready;
-            var one = own[id] with { Facts = (IngredientLibrary.Find(id)?.Facts ?? IngredientFacts.None).With(own[id].Facts), Formula = null };
+            var one = own[id] with { Facts = FactsInForce.Of(own[id]), Formula = null };
             // A circle is refused when it is stated; two people who close one at the same moment must not hang the program.
             if (own[id].Formula is not { } formula || !making.Add(id)) return one;
             one = (formula with { Lines = [.. formula.Lines.Select(line => line with { Ingredient = Make(line.Ingredient.Id) })] }).Make(one);
@@ -45,21 +46,22 @@ public static class IngredientStore
             .ToLookup(row => row.IngredientId);
         var all = connection.Query<IngredientRow>(
             """
-            SELECT id, name, allergens_stated AS allergensStated, other_names AS otherNames, role, density, density_source AS densitySource,
-                   alcohol_percent AS alcohol, unsafe_raw AS unsafeRaw, weighed_to AS weighedTo, kept_share AS kept
+            SELECT id, name, allergens_stated AS allergensStated, other_names AS otherNames, role_stated AS role, density, density_source AS densitySource,
+                   alcohol_stated AS alcohol, unsafe_raw_stated AS unsafeRaw, needs_control_stated AS needsControl, traces_stated AS tracesStated, weighed_to AS weighedTo, kept_share AS kept
             FROM ingredient ORDER BY name COLLATE NOCASE
             """).ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]], row.AllergensStated == 1)
             {
                 Facts = new IngredientFacts
                 {
                     OtherNames = row.OtherNames.Split('\n', StringSplitOptions.RemoveEmptyEntries),
-                    Role = Enum.Parse<IngredientRole>(row.Role, ignoreCase: true),
+                    StatedRole = row.Role is null ? null : Naming.Known<IngredientRole>(row.Role),
                     Density = row.Density is { } density ? new DensityFigure(Density.FromGramsPerMillilitre(density), row.DensitySource ?? string.Empty) : null,
                     Pieces = [.. pieces[row.Id]],
                     Yields = [.. yields[row.Id]],
-                    MayContain = [.. mayContain[row.Id]],
-                    AlcoholPercent = row.Alcohol,
-                    UnsafeRaw = row.UnsafeRaw == 1,
+                    StatedMayContain = row.TracesStated == 1 ? [.. mayContain[row.Id]] : null,
+                    StatedAlcoholPercent = row.Alcohol,
+                    StatedUnsafeRaw = row.UnsafeRaw is { } raw ? raw == 1 : null,
+                    StatedNeedsControl = row.NeedsControl is { } needs ? needs == 1 : null,
                     WeighedTo = row.WeighedTo,
                 },
                 Formula = lines[row.Id].Any() ? new IngredientFormula([], row.Kept) : null,
@@ -72,7 +74,7 @@ public static class IngredientStore
                     Lines = [.. lines[id].Select(row => new RecipeLine(
                         all[row.PartId] with { Formula = null },
                         row.Preparation,
-                        (IngredientLibrary.Find(row.PartId)?.Facts ?? IngredientFacts.None).With(all[row.PartId].Facts).YieldOf(row.Preparation)?.Yield ?? Yield.Whole,
+                        FactsInForce.Of(all[row.PartId]).YieldOf(row.Preparation)?.Yield ?? Yield.Whole,
                         Mass.FromGrams(row.Grams))
                     {
                         Written = row.Written,
@@ -112,7 +114,7 @@ public static class IngredientStore
                 LocalDatePattern.Iso.Parse(row.ValidFrom).Value))];
 
     private sealed record IngredientRow(
-        string Id, string Name, long AllergensStated, string OtherNames, string Role, double? Density, string? DensitySource, double Alcohol, long UnsafeRaw, double? WeighedTo, double Kept);
+        string Id, string Name, long AllergensStated, string OtherNames, string? Role, double? Density, string? DensitySource, double? Alcohol, long? UnsafeRaw, long? NeedsControl, long TracesStated, double? WeighedTo, double Kept);
 
     private sealed record LineRow(string IngredientId, string PartId, string Preparation, double Grams, string Written);
 

@@ -1,6 +1,7 @@
 using System.Data;
 using System.Globalization;
 using Dapper;
+using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using NodaTime.Text;
 
@@ -76,8 +77,8 @@ public static class IngredientWriter
         var facts = ingredient.Facts;
         connection.Execute(
             """
-            UPDATE ingredient SET name = @name, allergens_stated = @stated, other_names = @names, role = @role, density = @density,
-              density_source = @source, alcohol_percent = @alcohol, unsafe_raw = @raw, weighed_to = @weighedTo, kept_share = @kept, row_version = row_version + 1
+            UPDATE ingredient SET name = @name, allergens_stated = @stated, other_names = @names, role_stated = @role, density = @density,
+              density_source = @source, alcohol_stated = @alcohol, unsafe_raw_stated = @raw, needs_control_stated = @needsControl, traces_stated = @traces, weighed_to = @weighedTo, kept_share = @kept, row_version = row_version + 1
             WHERE id = @id
             """,
             new
@@ -86,11 +87,13 @@ public static class IngredientWriter
                 name = ingredient.Name,
                 stated = ingredient.AllergensStated ? 1 : 0,
                 names = string.Join('\n', facts.OtherNames),
-                role = facts.Role.ToString(),
+                role = facts.StatedRole is { } role ? Naming.Of(role) : null,
                 density = facts.Density?.Value.GramsPerMillilitre,
                 source = facts.Density?.Source,
-                alcohol = facts.AlcoholPercent,
-                raw = facts.UnsafeRaw ? 1 : 0,
+                alcohol = facts.StatedAlcoholPercent,
+                raw = facts.StatedUnsafeRaw,
+                needsControl = facts.StatedNeedsControl,
+                traces = facts.StatedMayContain is not null,
                 weighedTo = facts.WeighedTo,
                 kept = ingredient.Formula?.KeptShare ?? 1,
             },

@@ -1,10 +1,12 @@
 using System.Globalization;
 using Dapper;
+using Lumpet.Core;
 using Lumpet.Core.Baking;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Steps;
 using Lumpet.Store.Ingredients;
 using Microsoft.Data.Sqlite;
@@ -28,7 +30,7 @@ public static class RecipeStore
         [.. connection.Query<PanRow>(
             """
             SELECT id, name, family, material, top_cm AS top, bottom_cm AS bottom, top_width_cm AS topWidth, bottom_width_cm AS bottomWidth,
-                   depth_cm AS depth, rim_cm AS rim, per_tray AS perTray
+                   depth_cm AS depth, rim_cm AS rim, per_tray AS perTray, bought_as AS boughtAs
             FROM pan ORDER BY position
             """).Select(row => new Pan(
                 row.Id,
@@ -39,7 +41,10 @@ public static class RecipeStore
                 Outline(row.Bottom, row.BottomWidth),
                 Length.FromCentimetres(row.Depth),
                 Length.FromCentimetres(row.Rim),
-                (int)row.PerTray))];
+                (int)row.PerTray)
+            {
+                BoughtAs = row.BoughtAs,
+            })];
 
     /// <summary>Every dough, by name.</summary>
     public static IReadOnlyList<DoughFormula> Doughs(SqliteConnection connection) =>
@@ -55,8 +60,8 @@ public static class RecipeStore
             SELECT id, name, version, dough_id AS doughId, top, thickness_mm AS thickness, base_overhang_cm AS baseOverhang,
                    top_overhang_cm AS topOverhang, trim_share AS trim, strip_width_cm AS stripWidth, strip_gap_cm AS stripGap,
                    packed_density AS packed, bake_change_cm AS bakeChange, reference_pan_id AS panId, oldest_min AS oldest,
-                   filling_kind AS fillingKind, kept_share AS kept, base_treatment AS treatment, cooling, lining,
-                   cut_out_cm AS cutOut, cut_outs AS cutOuts, rerolls, review
+                   filling_kind AS fillingKind, kept_share AS kept, base_treatment AS treatment, assessment, glass_from_freezer AS glassFromFreezer, lining,
+                   cut_out_cm AS cutOut, cut_outs AS cutOuts, cut_outs_from_trim AS cutOutsFromTrim, rerolls, review
             FROM product {of} ORDER BY position
             """).ToArray();
         if (rows.Length == 0) return [];
@@ -71,6 +76,8 @@ public static class RecipeStore
             .ToLookup(row => (row.OwnerId, row.Part));
         var packaging = Rows<PackagingRow>($"SELECT product_id AS productId, ingredient_id AS ingredientId FROM product_packaging {where} ORDER BY ingredient_id")
             .ToLookup(row => row.ProductId);
+        var beside = Rows<SizePackagingRow>($"SELECT product_id AS productId, pan_id AS panId, ingredient_id AS ingredientId FROM product_size_packaging {where} ORDER BY ingredient_id")
+            .ToLookup(row => (row.ProductId, row.PanId), row => row.IngredientId);
         var sizes = Rows<SizeRow>($"SELECT product_id AS productId, pan_id AS panId, price FROM product_size {where} ORDER BY position")
             .ToLookup(row => row.ProductId);
         var stages = Rows<StageRow>($"SELECT product_id AS productId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most FROM product_stage {where} ORDER BY number")
@@ -81,7 +88,7 @@ public static class RecipeStore
                 $"""
                 SELECT product_id AS productId, id, name, station, hands_per_batch AS perBatch, hands_per_pie AS perPie,
                        wait_least AS waitLeast, wait_aim AS waitAim, wait_most AS waitMost, celsius, uses_dough AS usesDough,
-                       ready_when AS readyWhen, caution
+                       ready_when AS readyWhen, caution, bakes, place, heated_tray_min AS heatedTray, weights_out_min AS weightsOut, turned, seals
                 FROM product_step {where} ORDER BY product_id, position
                 """)
             .ToLookup(row => row.ProductId);
@@ -104,12 +111,17 @@ public static class RecipeStore
             pans[row.PanId],
             [.. sizes[row.Id].Select(size => new ProductSize(
                 pans[size.PanId],
-                size.Price is null ? null : new Money(decimal.Parse(size.Price, CultureInfo.InvariantCulture), currency)))],
+                size.Price is null ? null : new Money(decimal.Parse(size.Price, CultureInfo.InvariantCulture), currency))
+            {
+                Packaging = [.. beside[(row.Id, size.PanId)].Select(id => ingredients[id])],
+                PanBought = pans[size.PanId].BoughtAs is { } bought ? ingredients[bought] : null,
+            })],
             new ProcessNetwork([.. steps[row.Id].Select(step => Step(step, stages))], [.. links[row.Id]]),
             (int)row.Oldest)
         {
             BaseTreatment = Word<BaseTreatment>(row.Treatment),
-            Cooling = Word<CoolingClass>(row.Cooling),
+            Assessment = row.Assessment,
+            GlassFromFreezer = row.GlassFromFreezer == 1,
             Topping = Part(row.Id, "topping"),
             Review = row.Review.Split('\n', StringSplitOptions.RemoveEmptyEntries),
         })];
@@ -127,6 +139,7 @@ public static class RecipeStore
         Lining = Word<Lining>(row.Lining),
         CutOutDiameter = Length.FromCentimetres(row.CutOut),
         CutOuts = (int)row.CutOuts,
+        CutOutsFromTrim = row.CutOutsFromTrim == 1,
         Rerolls = (int)row.Rerolls,
     };
 
@@ -140,7 +153,7 @@ public static class RecipeStore
             $"""
             SELECT id, name, version, density, bowl_loss_share AS bowlLoss, mix_min AS mixMin, rest_least AS restLeast,
                    rest_aim AS restAim, rest_most AS restMost, ready_when AS readyWhen, caution,
-                   family, held_back_percent AS heldBack, fat_size AS fatSize, turns, turn_rest_min AS turnRest, thinnest_mm AS thinnest,
+                   family, held_back_percent AS heldBack, fat_size AS fatSize, turns, turn_min AS turnMin, turn_rest_min AS turnRest, thinnest_mm AS thinnest,
                    thickest_mm AS thickest, keeps_cold_days AS keepsCold, keeps_frozen_days AS keepsFrozen
             FROM dough {of}
             """,
@@ -157,7 +170,7 @@ public static class RecipeStore
                 row.Caution)
             {
                 Method = new DoughMethod(
-                    Word<DoughFamily>(row.Family), row.HeldBack, row.FatSize, (int)row.Turns, (int)row.TurnRest, row.Thinnest, row.Thickest, (int)row.KeepsCold, (int)row.KeepsFrozen),
+                    Word<DoughFamily>(row.Family), row.HeldBack, row.FatSize, (int)row.Turns, (int)row.TurnMin, (int)row.TurnRest, row.Thinnest, row.Thickest, (int)row.KeepsCold, (int)row.KeepsFrozen),
             });
     }
 
@@ -176,33 +189,42 @@ public static class RecipeStore
         : Core.Pans.Outline.Circle(Length.FromCentimetres(length));
 
     private static T Word<T>(string word)
-        where T : struct, Enum => Enum.Parse<T>(word, ignoreCase: true);
+        where T : struct, Enum => Naming.Known<T>(word);
 
     private static Step Step(StepRow row, ILookup<(string, string), BakeStage> stages) => new(
         row.Id,
         row.Name,
-        Enum.Parse<Station>(row.Station, ignoreCase: true),
+        Naming.Known<Station>(row.Station),
         row.PerBatch is { } perBatch ? new Hands((int)perBatch, row.PerPie ?? 0) : null,
         [.. stages[(row.ProductId, row.Id)]],
         row.WaitLeast is { } least ? new Span((int)least, (int)row.WaitAim!.Value, (int)row.WaitMost!.Value) : null,
         (int?)row.Celsius,
         row.UsesDough == 1,
         row.ReadyWhen,
-        row.Caution);
+        row.Caution)
+    {
+        Bakes = row.Bakes is null ? BakeOf.Pie : Naming.Known<BakeOf>(row.Bakes),
+        Place = Naming.Known<OvenPlace>(row.Place),
+        HeatedTrayMin = (int)row.HeatedTray,
+        WeightsOutMin = (int?)row.WeightsOut,
+        Turned = row.Turned == 1,
+        Seals = row.Seals == 1,
+    };
 
     private sealed record ProductRow(
         string Id, string Name, long Version, string DoughId, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double Packed, double BakeChange, string PanId, long Oldest,
-        string FillingKind, double Kept, string Treatment, string Cooling, string Lining, double CutOut, long CutOuts, long Rerolls, string Review);
+        string FillingKind, double Kept, string Treatment, string Assessment, long GlassFromFreezer, string Lining, double CutOut, long CutOuts, long CutOutsFromTrim, long Rerolls, string Review);
 
     private sealed record DoughRow(
         string Id, string Name, long Version, double Density, double BowlLoss, long MixMin, long RestLeast, long RestAim, long RestMost, string ReadyWhen, string Caution,
-        string Family, double HeldBack, string FatSize, long Turns, long TurnRest, double Thinnest, double Thickest, long KeepsCold, long KeepsFrozen);
+        string Family, double HeldBack, string FatSize, long Turns, long TurnMin, long TurnRest, double Thinnest, double Thickest, long KeepsCold, long KeepsFrozen);
 
     private sealed record StepRow(
-        string ProductId, string Id, string Name, string Station, long? PerBatch, double? PerPie, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, long UsesDough, string ReadyWhen, string Caution);
+        string ProductId, string Id, string Name, string Station, long? PerBatch, double? PerPie, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, long UsesDough, string ReadyWhen, string Caution,
+        string? Bakes, string Place, long HeatedTray, long? WeightsOut, long Turned, long Seals);
 
     private sealed record PanRow(
-        string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray);
+        string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray, string? BoughtAs);
 
     private sealed record LineRow(string OwnerId, string Part, string IngredientId, string Preparation, double Grams, string Written);
 
@@ -211,6 +233,8 @@ public static class RecipeStore
     private sealed record AliasRow(string ProductId, string Alias);
 
     private sealed record PackagingRow(string ProductId, string IngredientId);
+
+    private sealed record SizePackagingRow(string ProductId, string PanId, string IngredientId);
 
     private sealed record SizeRow(string ProductId, string PanId, string? Price);
 

@@ -2,6 +2,7 @@ using System.Data;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Dapper;
+using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
@@ -54,11 +55,8 @@ public static class RecipeVersions
 
     /// <summary>The lines of a product as they are kept.</summary>
     public static IReadOnlyList<KeptLine> Lines(Product product) =>
-    [
-        .. product.Filling.Lines.Select(line => Line("filling", line)),
-        .. product.Topping.Select(line => Line("topping", line)),
-        .. product.Finish.Select(line => Line("finish", line)),
-    ];
+        // A dough has versions of its own.
+        [.. product.Parts.Where(part => part.Kind != PartKind.Dough).SelectMany(part => part.Lines.Select(line => Line(Naming.Of(part.Kind), line)))];
 
     /// <summary>Keeps the versions in use that were saved before versions were kept.</summary>
     public static void KeepThoseInUse(Database database, Instant now)

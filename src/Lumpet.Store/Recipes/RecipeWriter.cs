@@ -1,6 +1,7 @@
 using System.Data;
 using System.Globalization;
 using Dapper;
+using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Store.Ingredients;
@@ -36,13 +37,13 @@ public static class RecipeWriter
         connection.Execute(
             """
                 INSERT INTO dough (id, name, version, density, bowl_loss_share, mix_min, rest_least, rest_aim, rest_most, ready_when, caution,
-                  family, held_back_percent, fat_size, turns, turn_rest_min, thinnest_mm, thickest_mm, keeps_cold_days, keeps_frozen_days)
+                  family, held_back_percent, fat_size, turns, turn_min, turn_rest_min, thinnest_mm, thickest_mm, keeps_cold_days, keeps_frozen_days)
                 VALUES (@id, @name, @version, @density, @loss, @mix, @least, @aim, @most, @ready, @caution,
-                  @family, @heldBack, @fatSize, @turns, @turnRest, @thinnest, @thickest, @keepsCold, @keepsFrozen)
+                  @family, @heldBack, @fatSize, @turns, @turnMin, @turnRest, @thinnest, @thickest, @keepsCold, @keepsFrozen)
                 ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, density = excluded.density,
                   bowl_loss_share = excluded.bowl_loss_share, mix_min = excluded.mix_min, rest_least = excluded.rest_least,
                   rest_aim = excluded.rest_aim, rest_most = excluded.rest_most, ready_when = excluded.ready_when, caution = excluded.caution,
-                  family = excluded.family, held_back_percent = excluded.held_back_percent, fat_size = excluded.fat_size, turns = excluded.turns,
+                  family = excluded.family, held_back_percent = excluded.held_back_percent, fat_size = excluded.fat_size, turns = excluded.turns, turn_min = excluded.turn_min,
                   turn_rest_min = excluded.turn_rest_min, thinnest_mm = excluded.thinnest_mm, thickest_mm = excluded.thickest_mm,
                   keeps_cold_days = excluded.keeps_cold_days, keeps_frozen_days = excluded.keeps_frozen_days
                 """,
@@ -59,10 +60,11 @@ public static class RecipeWriter
                 most = dough.Rest.Most,
                 ready = dough.ReadyWhen,
                 caution = dough.Caution,
-                family = dough.Method.Family.ToString(),
+                family = Naming.Of(dough.Method.Family),
                 heldBack = dough.Method.HeldBackPercent,
                 fatSize = dough.Method.FatSize,
                 turns = dough.Method.Turns,
+                turnMin = dough.Method.TurnMinutes,
                 turnRest = dough.Method.TurnRestMinutes,
                 thinnest = dough.Method.ThinnestMm,
                 thickest = dough.Method.ThickestMm,
@@ -83,22 +85,23 @@ public static class RecipeWriter
         IngredientWriter.Add(connection, transaction, fresh);
         var position = connection.QuerySingleOrDefault<long?>("SELECT position FROM product WHERE id = @Id", new { product.Id }, transaction)
             ?? connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM product", transaction: transaction);
-        foreach (var table in (string[])["product_alias", "product_line", "product_packaging", "product_size", "product_link", "product_stage", "product_step"])
+        foreach (var table in (string[])["product_alias", "product_line", "product_packaging", "product_size_packaging", "product_size", "product_link", "product_stage", "product_step"])
             connection.Execute($"DELETE FROM {table} WHERE product_id = @Id", new { product.Id }, transaction);
         connection.Execute(
             """
                 INSERT INTO product (id, position, name, version, dough_id, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share,
-                  strip_width_cm, strip_gap_cm, packed_density, bake_change_cm, reference_pan_id, oldest_min, filling_kind, kept_share, base_treatment, cooling, lining,
-                  cut_out_cm, cut_outs, rerolls, review)
+                  strip_width_cm, strip_gap_cm, packed_density, bake_change_cm, reference_pan_id, oldest_min, filling_kind, kept_share, base_treatment, assessment, glass_from_freezer, lining,
+                  cut_out_cm, cut_outs, cut_outs_from_trim, rerolls, review)
                 VALUES (@id, @position, @name, @version, @dough, @top, @thickness, @baseOverhang, @topOverhang, @trim, @strip, @gap, @packed, @change, @pan, @oldest,
-                  @fillingKind, @kept, @treatment, @cooling, @lining, @cutOut, @cutOuts, @rerolls, @review)
+                  @fillingKind, @kept, @treatment, @assessment, @glass, @lining, @cutOut, @cutOuts, @cutOutsFromTrim, @rerolls, @review)
                 ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, dough_id = excluded.dough_id, top = excluded.top,
                   thickness_mm = excluded.thickness_mm, base_overhang_cm = excluded.base_overhang_cm, top_overhang_cm = excluded.top_overhang_cm,
                   trim_share = excluded.trim_share, strip_width_cm = excluded.strip_width_cm, strip_gap_cm = excluded.strip_gap_cm,
                   packed_density = excluded.packed_density, bake_change_cm = excluded.bake_change_cm,
                   reference_pan_id = excluded.reference_pan_id, oldest_min = excluded.oldest_min,
                   filling_kind = excluded.filling_kind, kept_share = excluded.kept_share, base_treatment = excluded.base_treatment,
-                  cooling = excluded.cooling, lining = excluded.lining, cut_out_cm = excluded.cut_out_cm, cut_outs = excluded.cut_outs,
+                  assessment = excluded.assessment, glass_from_freezer = excluded.glass_from_freezer, lining = excluded.lining,
+                  cut_out_cm = excluded.cut_out_cm, cut_outs = excluded.cut_outs, cut_outs_from_trim = excluded.cut_outs_from_trim,
                   rerolls = excluded.rerolls, review = excluded.review
                 """,
             new
@@ -108,7 +111,7 @@ public static class RecipeWriter
                 name = product.Name,
                 version = product.Version,
                 dough = product.Dough.Id,
-                top = product.Crust.Top.ToString(),
+                top = Naming.Of(product.Crust.Top),
                 thickness = product.Crust.Thickness.Millimetres,
                 baseOverhang = product.Crust.BaseOverhang.Centimetres,
                 topOverhang = product.Crust.TopOverhang.Centimetres,
@@ -119,13 +122,15 @@ public static class RecipeWriter
                 change = product.Filling.BakeChange.Centimetres,
                 pan = product.ReferencePan.Id,
                 oldest = product.OldestAtPickUp,
-                fillingKind = product.Filling.Kind.ToString(),
+                fillingKind = Naming.Of(product.Filling.Kind),
                 kept = product.Filling.KeptShare,
-                treatment = product.BaseTreatment.ToString(),
-                cooling = product.Cooling.ToString(),
-                lining = product.Crust.Lining.ToString(),
+                treatment = Naming.Of(product.BaseTreatment),
+                assessment = product.Assessment,
+                glass = product.GlassFromFreezer ? 1 : 0,
+                lining = Naming.Of(product.Crust.Lining),
                 cutOut = product.Crust.CutOutDiameter.Centimetres,
                 cutOuts = product.Crust.CutOuts,
+                cutOutsFromTrim = product.Crust.CutOutsFromTrim ? 1 : 0,
                 rerolls = product.Crust.Rerolls,
                 review = string.Join('\n', product.Review),
             },
@@ -148,12 +153,14 @@ public static class RecipeWriter
     private static void Parts(IDbConnection connection, IDbTransaction transaction, Product product)
     {
         foreach (var alias in product.Aliases) Rows.Insert(connection, transaction, "product_alias", new { product_id = product.Id, alias });
-        foreach (var (part, lines) in new[] { ("filling", product.Filling.Lines), ("topping", product.Topping), ("finish", product.Finish) })
-            foreach (var (line, position) in lines.Select((line, position) => (line, position)))
-                Rows.Insert(connection, transaction, "product_line", new { product_id = product.Id, part, position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
+        foreach (var part in product.Parts.Where(part => part.Kind != PartKind.Dough))
+            foreach (var (line, position) in part.Lines.Select((line, position) => (line, position)))
+                Rows.Insert(connection, transaction, "product_line", new { product_id = product.Id, part = Naming.Of(part.Kind), position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
         foreach (var item in product.Packaging) Rows.Insert(connection, transaction, "product_packaging", new { product_id = product.Id, ingredient_id = item.Id });
         foreach (var (size, position) in product.Sizes.Select((size, position) => (size, position)))
             Rows.Insert(connection, transaction, "product_size", new { product_id = product.Id, pan_id = size.Pan.Id, position, price = size.SellingPrice?.Amount.ToString(CultureInfo.InvariantCulture) });
+        foreach (var (size, item) in product.Sizes.SelectMany(size => size.Packaging.Select(item => (size, item))))
+            Rows.Insert(connection, transaction, "product_size_packaging", new { product_id = product.Id, pan_id = size.Pan.Id, ingredient_id = item.Id });
     }
 
     private static void Steps(IDbConnection connection, IDbTransaction transaction, Product product)
@@ -166,7 +173,7 @@ public static class RecipeWriter
                 id = step.Id,
                 position,
                 name = step.Name,
-                station = step.Station.ToString().ToLowerInvariant(),
+                station = Naming.Of(step.Station),
                 hands_per_batch = step.Hands?.PerBatch,
                 hands_per_pie = step.Hands?.PerPie,
                 wait_least = step.Wait?.Least,
@@ -176,6 +183,12 @@ public static class RecipeWriter
                 uses_dough = step.UsesDough ? 1 : 0,
                 ready_when = step.ReadyWhen,
                 caution = step.Caution,
+                bakes = step.IsBake ? Naming.Of(step.Bakes) : null,
+                place = Naming.Of(step.Place),
+                heated_tray_min = step.HeatedTrayMin,
+                weights_out_min = step.WeightsOutMin,
+                turned = step.Turned ? 1 : 0,
+                seals = step.Seals ? 1 : 0,
             });
             foreach (var (stage, number) in step.Stages.Select((stage, at) => (stage, at + 1)))
                 Rows.Insert(connection, transaction, "product_stage", new { product_id = product.Id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin });

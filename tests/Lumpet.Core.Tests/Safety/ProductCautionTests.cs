@@ -1,6 +1,7 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Safety;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;

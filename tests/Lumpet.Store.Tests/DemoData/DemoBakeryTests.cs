@@ -2,6 +2,7 @@ using Lumpet.Core.Costing;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Writing;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.DemoData;
 using Lumpet.Store.Ingredients;

@@ -3,8 +3,11 @@ namespace Lumpet.Core.Measures.Amounts;
 /// <summary>The words for units, in the singular and the plural, long and short.</summary>
 internal static class UnitWords
 {
-    // Exact definitions: NIST Handbook 44, Appendix C, and NIST SP 811. One US gallon is 3785.411784 ml.
-    private const double Cup = 3785.411784 / 16;
+    private const double Cup = Volume.MillilitresInUsCup;
+
+    // Exact: NIST Handbook 44, Appendix C.
+    private static readonly AmountUnit DryPint = new("US dry pint", UnitKind.Volume, 550.6104713575);
+    private static readonly AmountUnit DryQuart = new("US dry quart", UnitKind.Volume, 2 * 550.6104713575);
 
     private static readonly AmountUnit UsCup = new("US cup", UnitKind.Volume, Cup);
     private static readonly AmountUnit UsTablespoon = new("US tbsp", UnitKind.Volume, Cup / 16);
@@ -31,7 +34,8 @@ internal static class UnitWords
         (new("l", UnitKind.Volume, 1000), ["l", "L", "litre", "litres", "liter", "liters"]),
         (new("US fl oz", UnitKind.Volume, Cup / 8), ["fl oz", "floz", "fluid ounce", "fluid ounces", "fl. oz"]),
         (new("US pint", UnitKind.Volume, Cup * 2), ["pint", "pints", "pt", "pts", "us pint", "us pints"]),
-        (new("US dry pint", UnitKind.Volume, 550.6104713575), ["dry pint", "dry pints"]),
+        (DryPint, ["dry pint", "dry pints", "us dry pint", "us dry pints"]),
+        (DryQuart, ["dry quart", "dry quarts", "us dry quart", "us dry quarts"]),
         (new("US quart", UnitKind.Volume, Cup * 4), ["quart", "quarts", "qt", "qts"]),
         (new("US gallon", UnitKind.Volume, Cup * 16), ["gallon", "gallons", "gal"]),
         (UsCup, ["us cup", "us cups"]),
@@ -68,6 +72,9 @@ internal static class UnitWords
         var key = word is "T" or "L" ? word : word.ToLowerInvariant();
         return Fixed.GetValueOrDefault(key) ?? ByCustom[custom].GetValueOrDefault(key);
     }
+
+    /// <summary>The dry unit of the same name, or the unit itself where there is none.</summary>
+    public static AmountUnit DryOf(AmountUnit unit) => unit.Name switch { "US pint" => DryPint, "US quart" => DryQuart, _ => unit };
 
     private static Dictionary<string, AmountUnit> Words(params (AmountUnit Unit, string[] Words)[] units) =>
         units.SelectMany(one => one.Words.Select(word => (word, one.Unit))).ToDictionary(pair => pair.word, pair => pair.Unit);

@@ -106,7 +106,7 @@ public static class LibraryReader
                 if (read.Formula is { } formula) parts[id] = [.. formula.Lines.Select(line => line.Ingredient.Id)];
                 else parts.Remove(id);
                 if (Reaches(parts, id, id, [])) checks.Add($"{path}.madeOf", $"{read.Name} is made of something that is made of it: a recipe cannot use itself.");
-                var inForce = read with { Facts = (IngredientLibrary.Find(id)?.Facts ?? IngredientFacts.None).With(read.Facts) };
+                var inForce = read with { Facts = FactsInForce.Of(read) };
                 if (!state.Own.TryGetValue(id, out var present))
                 {
                     if (ingredients.Values.Any(other => other.Name.Equals(read.Name, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.name", $"There is an ingredient \"{read.Name}\" of another id already.");
@@ -130,6 +130,7 @@ public static class LibraryReader
             {
                 if (state.Pans.Any(other => other.Id.Equals(pan.Id, StringComparison.OrdinalIgnoreCase))) same++;
                 else newPans.Add(pan);
+                if (pan.BoughtAs is { } bought && !ingredients.ContainsKey(bought)) checks.Add("pans", $"{pan.Name} is bought as \"{bought}\", which is no ingredient here.");
             }
 
             return [.. state.Pans, .. newPans];
@@ -142,7 +143,7 @@ public static class LibraryReader
                 var path = $"doughs[{at}]";
                 var id = Id(path, one.Id);
                 var present = allDoughs.GetValueOrDefault(id);
-                var (dough, fresh, faults) = DoughReader.Read(one.Written ?? new DoughDraft(null, null, null, null, null, null, null, null, null, null), id, (present?.Version ?? 0) + 1, Pantry, state.Cups);
+                var (dough, fresh, faults) = DoughReader.Read(one.Written ?? new DoughDraft(), id, (present?.Version ?? 0) + 1, Pantry, state.Cups);
                 Add(path, faults);
                 if (dough is null) continue;
                 added.AddRange(fresh);
@@ -175,7 +176,7 @@ public static class LibraryReader
                 var name = (one.Written?.Name ?? string.Empty).Trim();
                 IReadOnlyCollection<string> others = taken.TryGetValue(name, out var owner) && owner != id ? [name] : [];
                 taken.TryAdd(name, id);
-                var (product, fresh, faults) = ProductReader.Read(one.Written ?? Nothing, id, (before?.Version ?? 0) + 1, state.Currency, pans, known, Pantry, others, state.Cups);
+                var (product, fresh, faults) = ProductReader.Read(one.Written ?? new ProductDraft(), id, (before?.Version ?? 0) + 1, state.Currency, pans, known, Pantry, others, state.Cups);
                 Add(path, faults);
                 if (checks.Faults.Count > MostFaults) return;
                 if (product is null) continue;
@@ -186,8 +187,6 @@ public static class LibraryReader
         }
 
         public LibraryChange Change(IReadOnlyList<LibraryNote> notes) => new(added, restated, newPans, doughs, products, same, notes, []);
-
-        private static ProductDraft Nothing { get; } = new(null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
 
         private string Id(string path, string? typed)
         {

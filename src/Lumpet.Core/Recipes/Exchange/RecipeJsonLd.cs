@@ -40,9 +40,9 @@ public static class RecipeJsonLd
             ["recipeYield"] = $"1 pie in the {product.ReferencePan.Name} pan",
             ["cookTime"] = System.Xml.XmlConvert.ToString(TimeSpan.FromMinutes(bakes)),
             ["recipeIngredient"] = Texts(
-                product.Filling.Lines.Concat(product.Topping).Concat(product.Finish).Select(RecipeLineReader.Write)
-                    // Of the dough, what one pie takes.
-                    .Concat(one.Dough.Select(line => RecipeLineReader.Write(line.Line with { Amount = line.PerPie, Written = string.Empty })))),
+                one.Parts.SelectMany(part => part.Lines.Select(line => RecipeLineReader.Write(
+                    // Of the dough, what one pie takes; everything else is written for one pie already.
+                    part.Kind == PartKind.Dough ? line.Line with { Amount = line.PerPie, Written = string.Empty } : line.Line)))),
             ["recipeInstructions"] = new JsonArray([.. product.Process.Steps.Select(step => (JsonNode)new JsonObject
             {
                 ["@type"] = "HowToStep",

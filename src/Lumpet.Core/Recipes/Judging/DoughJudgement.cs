@@ -74,6 +74,6 @@ public static class DoughJudgement
         DoughFamily.NutEnriched => "nut-enriched",
         DoughFamily.Raised => "raised crostata",
         DoughFamily.BoughtIn => "bought in",
-        _ => family.ToString().ToLower(CultureInfo.InvariantCulture),
+        _ => Naming.Of(family),
     };
 }

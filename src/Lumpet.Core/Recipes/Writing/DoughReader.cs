@@ -44,26 +44,29 @@ public static class DoughReader
     }
 
     /// <summary>A dough as it would be written.</summary>
-    public static DoughDraft Write(DoughFormula dough) => new(
-        dough.Name,
-        string.Join('\n', dough.Lines.Select(RecipeLineReader.Write)),
-        dough.Density.GramsPerMillilitre,
-        Math.Round(dough.BowlLossShare * 100, 3),
-        dough.MixMinutes,
-        dough.Rest.Least,
-        dough.Rest.Aim,
-        dough.Rest.Most,
-        dough.ReadyWhen,
-        dough.Caution,
-        FieldChecks.WordOf(dough.Method.Family),
-        dough.Method.HeldBackPercent,
-        dough.Method.FatSize,
-        dough.Method.Turns,
-        dough.Method.TurnRestMinutes,
-        dough.Method.ThinnestMm,
-        dough.Method.ThickestMm,
-        dough.Method.KeepsColdDays,
-        dough.Method.KeepsFrozenDays);
+    public static DoughDraft Write(DoughFormula dough) => new()
+    {
+        Name = dough.Name,
+        Lines = string.Join('\n', dough.Lines.Select(RecipeLineReader.Write)),
+        Density = dough.Density.GramsPerMillilitre,
+        BowlLossPercent = Math.Round(dough.BowlLossShare * 100, 3),
+        MixMin = dough.MixMinutes,
+        RestLeast = dough.Rest.Least,
+        RestAim = dough.Rest.Aim,
+        RestMost = dough.Rest.Most,
+        ReadyWhen = dough.ReadyWhen,
+        Caution = dough.Caution,
+        Family = Naming.Of(dough.Method.Family),
+        HeldBackPercent = dough.Method.HeldBackPercent,
+        FatSize = dough.Method.FatSize,
+        Turns = dough.Method.Turns,
+        TurnMin = dough.Method.TurnMinutes,
+        TurnRestMin = dough.Method.TurnRestMinutes,
+        ThinnestMm = dough.Method.ThinnestMm,
+        ThickestMm = dough.Method.ThickestMm,
+        KeepsColdDays = dough.Method.KeepsColdDays,
+        KeepsFrozenDays = dough.Method.KeepsFrozenDays,
+    };
 
     private static DoughMethod Method(FieldChecks checks, DoughDraft draft)
     {
@@ -75,6 +78,7 @@ public static class DoughReader
             checks.Number("heldBackPercent", draft.HeldBackPercent ?? usual.HeldBackPercent, 0, 50, "%"),
             checks.Words("fatSize", draft.FatSize, 40),
             checks.Whole("turns", draft.Turns ?? 0, 0, 12, string.Empty),
+            checks.Whole("turnMin", draft.TurnMin ?? DoughMethod.UsualTurnMinutes, 1, 60, "min"),
             checks.Whole("turnRestMin", draft.TurnRestMin ?? 0, 0, 240, "min"),
             thin,
             thick,

@@ -1,142 +1,238 @@
 namespace Lumpet.Core.Recipes.Writing;
 
 /// <summary>A dough as a person writes it; anything may be missing or wrong until <see cref="DoughReader"/> has read it.</summary>
-/// <param name="Name">Its name.</param>
-/// <param name="Lines">One ingredient a line, amounts by weight; they give the proportions.</param>
-/// <param name="Density">Grams per millilitre when rolled.</param>
-/// <param name="BowlLossPercent">Share of a batch that stays in the bowl.</param>
-/// <param name="MixMin">Minutes to scale, mix and divide a batch.</param>
-/// <param name="RestLeast">Least minutes of rest, cold.</param>
-/// <param name="RestAim">Minutes of rest that are aimed for.</param>
-/// <param name="RestMost">Most minutes of rest.</param>
-/// <param name="ReadyWhen">The sign that mixing is done.</param>
-/// <param name="Caution">What can hurt.</param>
-/// <param name="Family">One of the names of <see cref="DoughFamily"/>; null for flaky.</param>
-/// <param name="HeldBackPercent">Share of the water that is held back.</param>
-/// <param name="FatSize">Size of the fat to look for.</param>
-/// <param name="Turns">How often it is rolled and folded or stacked.</param>
-/// <param name="TurnRestMin">Minutes of cold rest after each turn.</param>
-/// <param name="ThinnestMm">Thinnest it is rolled to.</param>
-/// <param name="ThickestMm">Thickest it is rolled to.</param>
-/// <param name="KeepsColdDays">Days it keeps in the fridge.</param>
-/// <param name="KeepsFrozenDays">Days it keeps frozen.</param>
-public sealed record DoughDraft(
-    string? Name,
-    string? Lines,
-    double? Density,
-    double? BowlLossPercent,
-    int? MixMin,
-    int? RestLeast,
-    int? RestAim,
-    int? RestMost,
-    string? ReadyWhen,
-    string? Caution,
-    string? Family = null,
-    double? HeldBackPercent = null,
-    string? FatSize = null,
-    int? Turns = null,
-    int? TurnRestMin = null,
-    double? ThinnestMm = null,
-    double? ThickestMm = null,
-    int? KeepsColdDays = null,
-    int? KeepsFrozenDays = null);
+public sealed record DoughDraft
+{
+    /// <summary>Its name.</summary>
+    public string? Name { get; init; }
+
+    /// <summary>One ingredient a line, amounts by weight; they give the proportions.</summary>
+    public string? Lines { get; init; }
+
+    /// <summary>Grams per millilitre when rolled.</summary>
+    public double? Density { get; init; }
+
+    /// <summary>Share of a batch that stays in the bowl.</summary>
+    public double? BowlLossPercent { get; init; }
+
+    /// <summary>Minutes to scale, mix and divide a batch.</summary>
+    public int? MixMin { get; init; }
+
+    /// <summary>Least minutes of rest, cold.</summary>
+    public int? RestLeast { get; init; }
+
+    /// <summary>Minutes of rest that are aimed for.</summary>
+    public int? RestAim { get; init; }
+
+    /// <summary>Most minutes of rest.</summary>
+    public int? RestMost { get; init; }
+
+    /// <summary>The sign that mixing is done.</summary>
+    public string? ReadyWhen { get; init; }
+
+    /// <summary>What can hurt.</summary>
+    public string? Caution { get; init; }
+
+    /// <summary>One of the names of <see cref="DoughFamily"/>; null for flaky.</summary>
+    public string? Family { get; init; }
+
+    /// <summary>Share of the water that is held back.</summary>
+    public double? HeldBackPercent { get; init; }
+
+    /// <summary>Size of the fat to look for.</summary>
+    public string? FatSize { get; init; }
+
+    /// <summary>How often it is rolled and folded or stacked.</summary>
+    public int? Turns { get; init; }
+
+    /// <summary>Hands' minutes for one turn of a batch; null for what is usual.</summary>
+    public int? TurnMin { get; init; }
+
+    /// <summary>Minutes of cold rest after each turn.</summary>
+    public int? TurnRestMin { get; init; }
+
+    /// <summary>Thinnest it is rolled to.</summary>
+    public double? ThinnestMm { get; init; }
+
+    /// <summary>Thickest it is rolled to.</summary>
+    public double? ThickestMm { get; init; }
+
+    /// <summary>Days it keeps in the fridge.</summary>
+    public int? KeepsColdDays { get; init; }
+
+    /// <summary>Days it keeps frozen.</summary>
+    public int? KeepsFrozenDays { get; init; }
+}
 
 /// <summary>A product as a person writes it; anything may be missing or wrong until <see cref="ProductReader"/> has read it.</summary>
-/// <param name="Name">Its name.</param>
-/// <param name="Aliases">Other words for it, separated by commas.</param>
-/// <param name="Dough">Id of its dough.</param>
-/// <param name="Top">One of the names of <see cref="Recipes.Top"/>.</param>
-/// <param name="ThicknessMm">To which the dough is rolled.</param>
-/// <param name="BaseOverhangCm">Overhang of the base beyond the rim, on one side.</param>
-/// <param name="TopOverhangCm">Overhang of lid or strips, on one side.</param>
-/// <param name="TrimPercent">Share of a disc that is trimmed off.</param>
-/// <param name="StripWidthCm">Width of a lattice strip.</param>
-/// <param name="StripGapCm">Gap between strips.</param>
-/// <param name="PackedDensity">Grams per millilitre of the filling as packed.</param>
-/// <param name="BakeChangeCm">How far its middle moves in the bake; below 0 sinks.</param>
-/// <param name="ReferencePan">Id of the pan for which it is written.</param>
-/// <param name="OldestMin">Minutes from the last bake to the pick-up, at most.</param>
-/// <param name="Filling">One ingredient a line, for one pie in the reference pan.</param>
-/// <param name="Finish">One ingredient a line, for one pie in the reference pan.</param>
-/// <param name="Packaging">What is counted by the pie, one thing a line: box, label.</param>
-/// <param name="Sizes">The pans it is made in, and its price in each.</param>
-/// <param name="Steps">How it is made.</param>
-/// <param name="Links">Which step follows which.</param>
-/// <param name="FillingKind">One of the names of <see cref="Recipes.FillingKind"/>; null for raw fruit.</param>
-/// <param name="BaseTreatment">One of the names of <see cref="Recipes.BaseTreatment"/>; null for plain.</param>
-/// <param name="Cooling">One of the names of <see cref="CoolingClass"/>; null for what is usual for the filling.</param>
-/// <param name="KeptPercent">What of the weighed filling goes into the pan, after boiling down and what stays in the pot; null for all of it.</param>
-/// <param name="Topping">Crumble, meringue or cream of one pie in the reference pan, one ingredient a line.</param>
-/// <param name="Lining">One of the names of <see cref="Recipes.Lining"/>; null for one piece.</param>
-/// <param name="CutOutCm">Across a cut-out.</param>
-/// <param name="CutOuts">Cut-outs on a pie in the reference pan.</param>
-/// <param name="Rerolls">How often the scraps of small rounds are rolled again.</param>
-/// <param name="Review">What a person should still look at, one thing a line: doubtful lines of a recipe that was taken in from elsewhere.</param>
-public sealed record ProductDraft(
-    string? Name,
-    string? Aliases,
-    string? Dough,
-    string? Top,
-    double? ThicknessMm,
-    double? BaseOverhangCm,
-    double? TopOverhangCm,
-    double? TrimPercent,
-    double? StripWidthCm,
-    double? StripGapCm,
-    double? PackedDensity,
-    double? BakeChangeCm,
-    string? ReferencePan,
-    int? OldestMin,
-    string? Filling,
-    string? Finish,
-    string? Packaging,
-    IReadOnlyList<SizeDraft?>? Sizes,
-    IReadOnlyList<StepDraft?>? Steps,
-    IReadOnlyList<LinkDraft?>? Links,
-    string? FillingKind = null,
-    string? BaseTreatment = null,
-    string? Cooling = null,
-    double? KeptPercent = null,
-    string? Topping = null,
-    string? Lining = null,
-    double? CutOutCm = null,
-    int? CutOuts = null,
-    int? Rerolls = null,
-    string? Review = null);
+public sealed record ProductDraft
+{
+    /// <summary>Its name.</summary>
+    public string? Name { get; init; }
+
+    /// <summary>Other words for it, separated by commas.</summary>
+    public string? Aliases { get; init; }
+
+    /// <summary>Id of its dough.</summary>
+    public string? Dough { get; init; }
+
+    /// <summary>One of the names of <see cref="Recipes.Top"/>.</summary>
+    public string? Top { get; init; }
+
+    /// <summary>To which the dough is rolled.</summary>
+    public double? ThicknessMm { get; init; }
+
+    /// <summary>Overhang of the base beyond the rim, on one side.</summary>
+    public double? BaseOverhangCm { get; init; }
+
+    /// <summary>Overhang of lid or strips, on one side.</summary>
+    public double? TopOverhangCm { get; init; }
+
+    /// <summary>Share of a disc that is trimmed off.</summary>
+    public double? TrimPercent { get; init; }
+
+    /// <summary>Width of a lattice strip.</summary>
+    public double? StripWidthCm { get; init; }
+
+    /// <summary>Gap between strips.</summary>
+    public double? StripGapCm { get; init; }
+
+    /// <summary>Grams per millilitre of the filling as packed.</summary>
+    public double? PackedDensity { get; init; }
+
+    /// <summary>How far its middle moves in the bake; below 0 sinks.</summary>
+    public double? BakeChangeCm { get; init; }
+
+    /// <summary>Id of the pan for which it is written.</summary>
+    public string? ReferencePan { get; init; }
+
+    /// <summary>Minutes from the last bake to the pick-up, at most.</summary>
+    public int? OldestMin { get; init; }
+
+    /// <summary>One ingredient a line, for one pie in the reference pan.</summary>
+    public string? Filling { get; init; }
+
+    /// <summary>One ingredient a line, for one pie in the reference pan.</summary>
+    public string? Finish { get; init; }
+
+    /// <summary>What is counted by the pie, one thing a line: box, label.</summary>
+    public string? Packaging { get; init; }
+
+    /// <summary>The pans it is made in, and its price in each.</summary>
+    public IReadOnlyList<SizeDraft?>? Sizes { get; init; }
+
+    /// <summary>How it is made.</summary>
+    public IReadOnlyList<StepDraft?>? Steps { get; init; }
+
+    /// <summary>Which step follows which.</summary>
+    public IReadOnlyList<LinkDraft?>? Links { get; init; }
+
+    /// <summary>One of the names of <see cref="Recipes.FillingKind"/>; null for raw fruit.</summary>
+    public string? FillingKind { get; init; }
+
+    /// <summary>One of the names of <see cref="Recipes.BaseTreatment"/>; null for plain.</summary>
+    public string? BaseTreatment { get; init; }
+
+    /// <summary>What of the weighed filling goes into the pan, after boiling down and what stays in the pot; null for all of it.</summary>
+    public double? KeptPercent { get; init; }
+
+    /// <summary>Crumble, meringue or cream of one pie in the reference pan, one ingredient a line.</summary>
+    public string? Topping { get; init; }
+
+    /// <summary>One of the names of <see cref="Recipes.Lining"/>; null for one piece.</summary>
+    public string? Lining { get; init; }
+
+    /// <summary>Across a cut-out.</summary>
+    public double? CutOutCm { get; init; }
+
+    /// <summary>Cut-outs on a pie in the reference pan.</summary>
+    public int? CutOuts { get; init; }
+
+    /// <summary>Whether cut-outs are made from the base's trim as far as it goes; null for yes.</summary>
+    public bool? CutOutsFromTrim { get; init; }
+
+    /// <summary>How often the scraps of small rounds are rolled again.</summary>
+    public int? Rerolls { get; init; }
+
+    /// <summary>What a person should still look at, one thing a line: doubtful lines of a recipe that was taken in from elsewhere.</summary>
+    public string? Review { get; init; }
+
+    /// <summary>
+    /// What the manager states where the steps leave the cold longer than the rule for time and temperature allows: who
+    /// assessed it, how, and when; null where nothing was assessed.
+    /// </summary>
+    public string? Assessment { get; init; }
+
+    /// <summary>Whether the manager accepts glass or earthenware going from the freezer into a hot oven.</summary>
+    public bool? GlassFromFreezer { get; init; }
+}
 
 /// <summary>A size as written.</summary>
 /// <param name="Pan">Id of the pan.</param>
 /// <param name="Price">Selling price; null where none is set.</param>
-public sealed record SizeDraft(string? Pan, decimal? Price);
+/// <param name="Packaging">What is counted by the pie in this size only, one thing a line; null for nothing beside what every size has.</param>
+public sealed record SizeDraft(string? Pan, decimal? Price, string? Packaging = null);
 
 /// <summary>A step as written: hands, stages or a wait.</summary>
-/// <param name="Id">Short name, unique in the product.</param>
-/// <param name="Name">What is done.</param>
-/// <param name="Station">"dough", "pot", "bench", "cold", "oven", "rack", "finish" or "box".</param>
-/// <param name="PerBatch">Minutes of hands whatever the count.</param>
-/// <param name="PerPie">Minutes of hands a pie.</param>
-/// <param name="WaitLeast">Least minutes of a wait.</param>
-/// <param name="WaitAim">Minutes of a wait that are aimed for.</param>
-/// <param name="WaitMost">Most minutes of a wait.</param>
-/// <param name="Celsius">Temperature of the place; null for a bake.</param>
-/// <param name="Stages">Stages of a bake.</param>
-/// <param name="UsesDough">Whether it takes the rested discs.</param>
-/// <param name="ReadyWhen">The sensory test.</param>
-/// <param name="Caution">What can hurt.</param>
-public sealed record StepDraft(
-    string? Id,
-    string? Name,
-    string? Station,
-    int? PerBatch,
-    double? PerPie,
-    int? WaitLeast,
-    int? WaitAim,
-    int? WaitMost,
-    int? Celsius,
-    IReadOnlyList<StageDraft?>? Stages,
-    bool UsesDough,
-    string? ReadyWhen,
-    string? Caution);
+public sealed record StepDraft
+{
+    /// <summary>Short name, unique in the product.</summary>
+    public string? Id { get; init; }
+
+    /// <summary>What is done.</summary>
+    public string? Name { get; init; }
+
+    /// <summary>"dough", "pot", "bench", "cold", "oven", "rack", "finish" or "box".</summary>
+    public string? Station { get; init; }
+
+    /// <summary>Minutes of hands whatever the count.</summary>
+    public int? PerBatch { get; init; }
+
+    /// <summary>Minutes of hands a pie.</summary>
+    public double? PerPie { get; init; }
+
+    /// <summary>Least minutes of a wait.</summary>
+    public int? WaitLeast { get; init; }
+
+    /// <summary>Minutes of a wait that are aimed for.</summary>
+    public int? WaitAim { get; init; }
+
+    /// <summary>Most minutes of a wait.</summary>
+    public int? WaitMost { get; init; }
+
+    /// <summary>Temperature of the place; null for a bake.</summary>
+    public int? Celsius { get; init; }
+
+    /// <summary>Stages of a bake.</summary>
+    public IReadOnlyList<StageDraft?>? Stages { get; init; }
+
+    /// <summary>Whether it takes the rested discs.</summary>
+    public bool UsesDough { get; init; }
+
+    /// <summary>The sensory test.</summary>
+    public string? ReadyWhen { get; init; }
+
+    /// <summary>What can hurt.</summary>
+    public string? Caution { get; init; }
+
+    /// <summary>What a bake bakes, one of the names of <see cref="Lumpet.Core.Steps.BakeOf"/>; null where its place among the steps tells.</summary>
+    public string? Bakes { get; init; }
+
+    /// <summary>Where a bake stands, one of the names of <see cref="Lumpet.Core.Steps.OvenPlace"/>; null for any shelf.</summary>
+    public string? Place { get; init; }
+
+    /// <summary>Minutes for which the empty trays are heated before a bake; null or 0 for cold trays.</summary>
+    public int? HeatedTrayMin { get; init; }
+
+    /// <summary>Minutes into a bake at which the weights come out; null where there are none.</summary>
+    public int? WeightsOutMin { get; init; }
+
+    /// <summary>Whether the trays of a bake are turned half-way.</summary>
+    public bool Turned { get; init; }
+
+    /// <summary>Whether this step brushes the raw base so that no juice gets in.</summary>
+    public bool Seals { get; init; }
+}
 
 /// <summary>A stage as written.</summary>
 /// <param name="TempC">Its temperature.</param>

@@ -41,9 +41,11 @@ internal sealed class IngredientNames(Pantry pantry, CupCustom custom)
 
     private Ingredient New(FieldChecks checks, string field, string name)
     {
-        var ingredient = new Ingredient(ShortName.For(name, [.. pantry.All.Select(one => one.Id)]), checks.Name(field, name, "An ingredient"), [], AllergensStated: false);
+        var stated = new Ingredient(ShortName.For(name, [.. pantry.All.Select(one => one.Id)]), checks.Name(field, name, "An ingredient"), [], AllergensStated: false);
+        // Nothing is stated of it yet; the recipe reads it with what its name tells.
+        fresh.Add(stated);
+        var ingredient = stated with { Facts = FactsInForce.Of(stated) };
         pantry.Add(ingredient);
-        fresh.Add(ingredient);
         return ingredient;
     }
 }

@@ -2,6 +2,7 @@ using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
+using Lumpet.Core.Safety;
 
 namespace Lumpet.Core.Recipes.Writing;
 
@@ -59,65 +60,90 @@ public static class ProductReader
         var topping = names.Lines(checks, "topping", draft.Topping, least: crust.Top is Top.Crumble or Top.Meringue ? 1 : 0);
         var finish = names.Lines(checks, "finish", draft.Finish, least: 0);
         var packaging = names.Counted(checks, "packaging", draft.Packaging);
-        var sizes = Sizes(checks, draft, pans, currency);
+        var sizes = Sizes(checks, draft, pans, currency, names, pantry);
         var reference = sizes.FirstOrDefault(size => size.Pan.Id == draft.ReferencePan)?.Pan;
         if (reference is null) checks.Add("referencePan", "The pan for which it is written must be one of its sizes.");
         var oldest = checks.Whole("oldestMin", draft.OldestMin, 30, 5760, "min");
         string[] review = [.. (draft.Review ?? string.Empty).ReplaceLineEndings("\n").Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)];
         if (review.Length > MostReview || review.Any(line => line.Length > 600)) checks.Add("review", $"Up to {MostReview} lines of 600 characters are kept to look at.");
         var treatment = checks.Word("baseTreatment", draft.BaseTreatment, BaseTreatment.Plain);
-        var cooling = checks.Word("cooling", draft.Cooling, UsualChains.CoolingOf(filling.Kind, crust.Top, crust.Lining));
-        var process = StepReader.Read(checks, draft);
+        var assessment = checks.Words("assessment", draft.Assessment, 600);
+        var process = StepReader.Read(checks, draft, FillingKinds.IsBaked(filling.Kind));
         if (checks.Faults.Count > 0) return (null, [], checks.Faults);
 
         var product = new Product(id, name, version, Aliases(checks, draft), dough!, crust, filling, finish, packaging, reference!, sizes, process, oldest)
         {
             BaseTreatment = treatment,
-            Cooling = cooling,
+            Assessment = assessment,
+            GlassFromFreezer = draft.GlassFromFreezer ?? false,
             Topping = topping,
             Review = review,
         };
         // Its step says egg; where no line does, its allergen would be missing on every label.
-        if (treatment == BaseTreatment.Seal && product.AllLines.All(line => line.Ingredient.Facts.Role != IngredientRole.Egg))
+        if (process.Steps.Any(step => step.Seals) && product.AllLines.All(line => line.Ingredient.Facts.Role != IngredientRole.Egg))
             checks.Add("finish", "A base that is sealed with egg needs that egg among its lines, or its allergen is missing: 4 g Egg white.");
         foreach (var size in sizes) CanBeMade(checks, product, size.Pan, "sizes");
+        KeepsToTheCold(checks, product);
         return checks.Faults.Count > 0 ? (null, [], checks.Faults) : (product, names.Fresh, []);
     }
 
+    /// <summary>Adds a fault where the steps leave a rule for safety that nobody has answered for.</summary>
+    private static void KeepsToTheCold(FieldChecks checks, Product product)
+    {
+        if (product.Assessment.Length < LeastAssessment)
+        {
+            if (product.Assessment.Length > 0) checks.Add("assessment", "An assessment says who assessed it, how and when.");
+            foreach (var left in TimeAndTemperature.Left(product))
+                checks.Add("assessment", $"For its {string.Join(", ", TimeAndTemperature.Needs(product))} this needs time and temperature control, and {left.Words}. Change that step, or write down who assessed it, how and when. Local codes and licensed practice decide.");
+        }
+
+        if (product.GlassFromFreezer || ThermalShock.Pans(product) is not { Count: > 0 } pans) return;
+        checks.Add("glassFromFreezer", $"{string.Join(", ", pans.Select(pan => pan.Name))}: glass or earthenware may crack when it goes from the freezer into a hot oven. Let it warm first, take another pan, or say that you accept it.");
+    }
+
     /// <summary>A product as it would be written.</summary>
-    public static ProductDraft Write(Product product) => new(
-        product.Name,
-        string.Join(", ", product.Aliases),
-        product.Dough.Id,
-        FieldChecks.WordOf(product.Crust.Top),
-        Tidy(product.Crust.Thickness.Millimetres),
-        Tidy(product.Crust.BaseOverhang.Centimetres),
-        Tidy(product.Crust.TopOverhang.Centimetres),
-        Tidy(product.Crust.TrimShare * 100),
-        Tidy(product.Crust.StripWidth.Centimetres),
-        Tidy(product.Crust.StripGap.Centimetres),
-        product.Filling.PackedDensity.GramsPerMillilitre,
-        Tidy(product.Filling.BakeChange.Centimetres),
-        product.ReferencePan.Id,
-        product.OldestAtPickUp,
-        string.Join('\n', product.Filling.Lines.Select(RecipeLineReader.Write)),
-        string.Join('\n', product.Finish.Select(RecipeLineReader.Write)),
-        string.Join('\n', product.Packaging.Select(one => one.Name)),
-        [.. product.Sizes.Select(size => new SizeDraft(size.Pan.Id, size.SellingPrice?.Amount))],
-        StepReader.Write(product.Process),
-        [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))],
-        FieldChecks.WordOf(product.Filling.Kind),
-        FieldChecks.WordOf(product.BaseTreatment),
-        FieldChecks.WordOf(product.Cooling),
-        Tidy(product.Filling.KeptShare * 100),
-        string.Join('\n', product.Topping.Select(RecipeLineReader.Write)),
-        FieldChecks.WordOf(product.Crust.Lining),
-        Tidy(product.Crust.CutOutDiameter.Centimetres),
-        product.Crust.CutOuts,
-        product.Crust.Rerolls,
-        product.Review.Count == 0 ? null : string.Join('\n', product.Review));
+    public static ProductDraft Write(Product product) => new()
+    {
+        Name = product.Name,
+        Aliases = string.Join(", ", product.Aliases),
+        Dough = product.Dough.Id,
+        Top = Naming.Of(product.Crust.Top),
+        ThicknessMm = Tidy(product.Crust.Thickness.Millimetres),
+        BaseOverhangCm = Tidy(product.Crust.BaseOverhang.Centimetres),
+        TopOverhangCm = Tidy(product.Crust.TopOverhang.Centimetres),
+        TrimPercent = Tidy(product.Crust.TrimShare * 100),
+        StripWidthCm = Tidy(product.Crust.StripWidth.Centimetres),
+        StripGapCm = Tidy(product.Crust.StripGap.Centimetres),
+        PackedDensity = product.Filling.PackedDensity.GramsPerMillilitre,
+        BakeChangeCm = Tidy(product.Filling.BakeChange.Centimetres),
+        ReferencePan = product.ReferencePan.Id,
+        OldestMin = product.OldestAtPickUp,
+        Filling = Text(product.Filling.Lines),
+        Finish = Text(product.Finish),
+        Packaging = Text(product.Packaging),
+        Sizes = [.. product.Sizes.Select(size => new SizeDraft(size.Pan.Id, size.SellingPrice?.Amount, size.Packaging.Count == 0 ? null : Text(size.Packaging)))],
+        Steps = StepReader.Write(product.Process),
+        Links = [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))],
+        FillingKind = Naming.Of(product.Filling.Kind),
+        BaseTreatment = Naming.Of(product.BaseTreatment),
+        KeptPercent = Tidy(product.Filling.KeptShare * 100),
+        Topping = Text(product.Topping),
+        Lining = Naming.Of(product.Crust.Lining),
+        CutOutCm = Tidy(product.Crust.CutOutDiameter.Centimetres),
+        CutOuts = product.Crust.CutOuts,
+        CutOutsFromTrim = product.Crust is { Top: Top.CutOuts, CutOutsFromTrim: false } ? false : null,
+        Rerolls = product.Crust.Rerolls,
+        Review = product.Review.Count == 0 ? null : string.Join('\n', product.Review),
+        Assessment = product.Assessment.Length == 0 ? null : product.Assessment,
+        GlassFromFreezer = product.GlassFromFreezer ? true : null,
+    };
+
+    private static string Text(IEnumerable<RecipeLine> lines) => string.Join('\n', lines.Select(RecipeLineReader.Write));
+
+    private static string Text(IEnumerable<Ingredient> counted) => string.Join('\n', counted.Select(one => one.Name));
 
     private const int MostReview = 200;
+    private const int LeastAssessment = 12;
 
     private static double Tidy(double value) => Math.Round(value, 6);
 
@@ -139,6 +165,7 @@ public static class ProductReader
             Lining = lining,
             CutOutDiameter = Length.FromCentimetres(isCutOut ? checks.Number("cutOutCm", draft.CutOutCm, 1, 30, "cm") : 0),
             CutOuts = isCutOut ? checks.Whole("cutOuts", draft.CutOuts, 1, 200, "cut-outs") : 0,
+            CutOutsFromTrim = draft.CutOutsFromTrim ?? true,
             Rerolls = lining == Lining.SmallRounds ? checks.Whole("rerolls", draft.Rerolls ?? 1, 0, 2, "times") : 0,
         };
     }
@@ -146,7 +173,7 @@ public static class ProductReader
     private static IReadOnlyList<string> Aliases(FieldChecks checks, ProductDraft draft) =>
         [.. checks.Words("aliases", draft.Aliases).Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Distinct(StringComparer.OrdinalIgnoreCase).Take(12)];
 
-    private static List<ProductSize> Sizes(FieldChecks checks, ProductDraft draft, IReadOnlyList<Pan> pans, string currency)
+    private static List<ProductSize> Sizes(FieldChecks checks, ProductDraft draft, IReadOnlyList<Pan> pans, string currency, IngredientNames names, Pantry pantry)
     {
         var sizes = new List<ProductSize>();
         foreach (var (size, at) in checks.List("sizes", draft.Sizes, 1, 30, "sizes").Select((size, at) => (size, at)))
@@ -155,7 +182,11 @@ public static class ProductReader
             if (pan is null) checks.Add($"sizes[{at}].pan", $"Choose one of the pans {string.Join(", ", pans.Select(one => one.Id))}.");
             else if (sizes.Any(other => other.Pan.Id == pan.Id)) checks.Add($"sizes[{at}].pan", $"{pan.Name} is named twice.");
             if (size.Price is < 0 or > 10_000) checks.Add($"sizes[{at}].price", "A price lies between 0 and 10000.");
-            if (pan is not null) sizes.Add(new ProductSize(pan, size.Price is { } price ? new Money(price, currency) : null));
+            if (pan is not null) sizes.Add(new ProductSize(pan, size.Price is { } price ? new Money(price, currency) : null)
+            {
+                Packaging = names.Counted(checks, $"sizes[{at}].packaging", size.Packaging),
+                PanBought = pan.BoughtAs is null ? null : pantry.All.FirstOrDefault(one => one.Id == pan.BoughtAs),
+            });
         }
 
         return sizes;

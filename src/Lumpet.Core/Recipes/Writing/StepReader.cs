@@ -9,32 +9,46 @@ internal static class StepReader
     private const int MostMinutes = 4320;
 
     /// <summary>Reads steps and links; what does not hold together is a fault at "steps".</summary>
-    public static ProcessNetwork Read(FieldChecks checks, ProductDraft draft)
+    public static ProcessNetwork Read(FieldChecks checks, ProductDraft draft, bool isFillingBaked)
     {
         Step[] steps = [.. checks.List("steps", draft.Steps, 2, 40, "steps").Select((step, at) => Read(checks, step, $"steps[{at}]"))];
         foreach (var twice in steps.GroupBy(step => step.Id).Where(group => group.Count() > 1)) checks.Add("steps", $"Two steps have the id \"{twice.Key}\".");
         Link[] links = [.. checks.List("links", draft.Links, 1, 80, "links").Select((link, at) => Read(checks, link, $"links[{at}]"))];
         var network = new ProcessNetwork(steps, links);
         if (checks.Faults.Count == 0) Together(checks, network);
-        return network;
+        return checks.Faults.Count == 0 ? BakedThings.Told(network, isFillingBaked, Said(draft)) : network;
+    }
+
+    private static Func<string, BakeOf?> Said(ProductDraft draft)
+    {
+        var said = (draft.Steps ?? []).OfType<StepDraft>().ToDictionary(step => (step.Id ?? string.Empty).Trim(), step => Naming.Read<BakeOf>(step.Bakes));
+        return said.GetValueOrDefault;
     }
 
     /// <summary>Steps as they would be written.</summary>
     public static IReadOnlyList<StepDraft> Write(ProcessNetwork network) =>
-        [.. network.Steps.Select(step => new StepDraft(
-            step.Id,
-            step.Name,
-            step.Station.ToString().ToLowerInvariant(),
-            step.Hands?.PerBatch,
-            step.Hands?.PerPie,
-            step.Wait?.Least,
-            step.Wait?.Aim,
-            step.Wait?.Most,
-            step.Celsius,
-            [.. step.Stages.Select(stage => new StageDraft(stage.TempC, stage.MinMin, stage.MaxMin))],
-            step.UsesDough,
-            step.ReadyWhen,
-            step.Caution))];
+        [.. network.Steps.Select(step => new StepDraft
+        {
+            Id = step.Id,
+            Name = step.Name,
+            Station = Naming.Of(step.Station),
+            PerBatch = step.Hands?.PerBatch,
+            PerPie = step.Hands?.PerPie,
+            WaitLeast = step.Wait?.Least,
+            WaitAim = step.Wait?.Aim,
+            WaitMost = step.Wait?.Most,
+            Celsius = step.Celsius,
+            Stages = [.. step.Stages.Select(stage => new StageDraft(stage.TempC, stage.MinMin, stage.MaxMin))],
+            UsesDough = step.UsesDough,
+            ReadyWhen = step.ReadyWhen,
+            Caution = step.Caution,
+            Bakes = step.IsBake ? Naming.Of(step.Bakes) : null,
+            Place = step.IsBake && step.Place != OvenPlace.Shelf ? Naming.Of(step.Place) : null,
+            HeatedTrayMin = step.HeatedTrayMin > 0 ? step.HeatedTrayMin : null,
+            WeightsOutMin = step.WeightsOutMin,
+            Turned = step.Turned,
+            Seals = step.Seals,
+        })];
 
     private static void Together(FieldChecks checks, ProcessNetwork network)
     {
@@ -61,18 +75,35 @@ internal static class StepReader
         var id = (step.Id ?? string.Empty).Trim();
         if (id.Length is 0 or > 40 || !id.All(letter => char.IsAsciiLetterLower(letter) || char.IsAsciiDigit(letter) || letter == '-'))
             checks.Add($"{path}.id", "A step's id takes up to 40 small letters, digits and hyphens.");
-        // Only the words: a number would name a station that is none.
-        var isStation = Enum.TryParse<Station>(step.Station, ignoreCase: true, out var station) && step.Station!.All(char.IsAsciiLetter);
-        if (!isStation) checks.Add($"{path}.station", $"A station is one of {string.Join(", ", Enum.GetNames<Station>()).ToLowerInvariant()}.");
+        var station = Naming.Read<Station>(step.Station);
+        if (station is null) checks.Add($"{path}.station", $"A station is one of {string.Join(", ", Naming.All<Station>())}.");
         BakeStage[] stages = [.. checks.List($"{path}.stages", step.Stages, 0, 4, "stages").Select((stage, at) => Stage(checks, stage, $"{path}.stages[{at}]"))];
         var hands = step.PerBatch is null && step.PerPie is null ? null
             : new Hands(checks.Whole($"{path}.perBatch", step.PerBatch ?? 0, 0, 480, "min"), checks.Number($"{path}.perPie", step.PerPie ?? 0, 0, 60, "min"));
         var wait = step.WaitLeast is null && step.WaitAim is null && step.WaitMost is null ? null : Wait(checks, step, path);
         var kinds = (hands is null ? 0 : 1) + (wait is null ? 0 : 1) + (stages.Length == 0 ? 0 : 1);
         if (kinds != 1) checks.Add(path, "A step has hands, or stages of a bake, or a wait: one of the three.");
-        if (stages.Length > 0 && isStation && station != Station.Oven) checks.Add($"{path}.station", "A bake is in the oven.");
+        if (stages.Length > 0 && station is not (null or Station.Oven)) checks.Add($"{path}.station", "A bake is in the oven.");
         var celsius = stages.Length > 0 ? (int?)null : checks.Whole($"{path}.celsius", step.Celsius, -40, 250, "°C");
-        return new Step(id, name, station, hands, stages, wait, celsius, step.UsesDough, checks.Words($"{path}.readyWhen", step.ReadyWhen), checks.Words($"{path}.caution", step.Caution));
+        var read = new Step(
+            id, name, station ?? default, hands, stages, wait, celsius, step.UsesDough, checks.Words($"{path}.readyWhen", step.ReadyWhen), checks.Words($"{path}.caution", step.Caution))
+        {
+            Seals = step.Seals,
+        };
+        return stages.Length == 0 ? read : AtTheOven(checks, step, path, read);
+    }
+
+    private static Step AtTheOven(FieldChecks checks, StepDraft step, string path, Step bake)
+    {
+        _ = checks.Word($"{path}.bakes", step.Bakes, BakeOf.Pie);
+        var least = bake.Stages.Sum(stage => stage.MinMin);
+        return bake with
+        {
+            Place = checks.Word($"{path}.place", step.Place, OvenPlace.Shelf),
+            HeatedTrayMin = checks.Whole($"{path}.heatedTrayMin", step.HeatedTrayMin ?? 0, 0, 120, "min"),
+            WeightsOutMin = step.WeightsOutMin is { } minute ? checks.Whole($"{path}.weightsOutMin", minute, 1, Math.Max(1, least), "min, before the bake may end") : null,
+            Turned = step.Turned,
+        };
     }
 
     private static Span Wait(FieldChecks checks, StepDraft step, string path)

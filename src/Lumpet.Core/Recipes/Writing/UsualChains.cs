@@ -8,13 +8,12 @@ namespace Lumpet.Core.Recipes.Writing;
 /// </summary>
 public static class UsualChains
 {
+    // A tray is hot after about a quarter of an hour in a hot oven.
+    private const int HeatedTrayMin = 15;
+
     private const string HotTrays = "Hot trays and boiling juice: dry gloves, tray below.";
     private const string Weights = "Beans used as weights are kept for that and never eaten. Hot weights and steam.";
-    private const string CoolingRule = "From 57 C to 21 C within 2 h, to 5 C within 6 h in all (FDA Food Code 3-501.14). Record temperatures. Local codes and licensed practice decide.";
-    private const string ColdHolding = "Cold holding at 5 C or below (FDA Food Code 3-501.16). Local codes decide.";
-    private const string EggFilling = "Egg fillings reach 71 C in the middle (USDA FSIS). Local codes decide.";
     private const string HotSugar = "Boiling sugar and fruit: long handle, nobody else near.";
-    private const string RawEgg = "Do not taste raw egg.";
 
     /// <summary>The school that a filling is given unless another is chosen (docs/decisions/0005).</summary>
     public static BaseTreatment DefaultBase(FillingKind kind) => kind switch
@@ -28,11 +27,11 @@ public static class UsualChains
     /// <summary>How a filling below a top usually cools; small rounds are cool in an hour.</summary>
     public static CoolingClass CoolingOf(FillingKind kind, Top top, Lining lining) => kind switch
     {
-        FillingKind.BakedCustard or FillingKind.Puree or FillingKind.Savoury => CoolingClass.SafetyClock,
+        FillingKind.BakedCustard or FillingKind.Puree or FillingKind.Savoury or FillingKind.NutSyrup or FillingKind.NutPaste => CoolingClass.SafetyClock,
         FillingKind.CookedCream => CoolingClass.ColdSet,
         FillingKind.Curd => CoolingClass.Curd,
         _ when lining == Lining.SmallRounds => CoolingClass.FreeForm,
-        FillingKind.Berry or FillingKind.NutSyrup or FillingKind.NutPaste => CoolingClass.Short,
+        FillingKind.Berry => CoolingClass.Short,
         _ => top == Top.Fold ? CoolingClass.FreeForm : CoolingClass.Fruit,
     };
 
@@ -61,16 +60,16 @@ public static class UsualChains
         switch (treatment)
         {
             case BaseTreatment.FullBlind:
-                return Blind(chain, "Blind bake, weighted, then bare", Stage(180, 35, 42), "golden all over and dry", Wait("shell-cool", "Cool shells", Station.Rack, 30, 60, 720, 20, "cold to the hand"));
+                return Blind(chain, Stage(180, 35, 42), 25, "golden all over and dry", Wait("shell-cool", "Cool shells", Station.Rack, 30, 60, 720, 20, "cold to the hand"));
             case BaseTreatment.PartBlind:
-                return Blind(chain, "Blind bake, weighted, then bare", Stage(190, 23, 28), "no grey damp patches", Wait("shell-cool", "Cool shells", Station.Rack, 20, 30, 600, 20, "only just warm"));
+                return Blind(chain, Stage(190, 23, 28), 15, "no grey damp patches", Wait("shell-cool", "Cool shells", Station.Rack, 20, 30, 600, 20, "only just warm"));
             case BaseTreatment.ShortHotSet:
                 chain.Then(Hands("dock", "Dock all over", Station.Bench, 2, 0.3, 20, "holes to the pan's floor"), ("chill-lined", 0));
-                chain.Then(Oven("blind", "Set the base, hot and short", [Stage(220, 4, 6)], "dry on top, not yet coloured", HotTrays), ("dock", 30));
+                chain.Then(Oven("blind", "Set the base, hot and short", [Stage(220, 4, 6)], "dry on top, not yet coloured", HotTrays) with { Bakes = Naming.Of(BakeOf.Shell) }, ("dock", 30));
                 chain.Then(Wait("shell-cool", "Cool shells", Station.Rack, 10, 20, 240, 20, "only just warm"), ("blind", 0));
                 return "shell-cool";
             case BaseTreatment.Seal:
-                chain.Then(Hands("seal", "Brush the raw base with egg white", Station.Bench, 2, 0.5, 20, "a thin film, no pool in the corner", RawEgg), ("chill-lined", 0));
+                chain.Then(Hands("seal", "Brush the raw base with egg white", Station.Bench, 2, 0.5, 20, "a thin film, no pool in the corner") with { Seals = true }, ("chill-lined", 0));
                 chain.Then(Wait("dry", "Let the film dry in the cold", Station.Cold, 10, 15, 60, 4, "no longer wet"), ("seal", 0));
                 return "dry";
             default:
@@ -78,10 +77,10 @@ public static class UsualChains
         }
     }
 
-    private static string Blind(Chain chain, string name, StageDraft stage, string done, StepDraft cool)
+    private static string Blind(Chain chain, StageDraft stage, int weightsOutMin, string done, StepDraft cool)
     {
         chain.Then(Hands("weight", "Dock, line with paper, weight", Station.Bench, 3, 1, 20, "weights up to the rim", "Beans used as weights are kept for that and never eaten."), ("chill-lined", 0));
-        chain.Then(Oven("blind", name, [stage], done, Weights), ("weight", 30));
+        chain.Then(Oven("blind", "Blind bake, weighted, then bare", [stage], done, Weights) with { Bakes = Naming.Of(BakeOf.Shell), WeightsOutMin = weightsOutMin }, ("weight", 30));
         chain.Then(cool, ("blind", 0));
         return cool.Id!;
     }
@@ -106,32 +105,32 @@ public static class UsualChains
                 chain.Then(Hands("reduce", "Drain; boil the juice down by half to two thirds; starch in, fruit back", Station.Pot, 20, 1.5, 103, "juice coats a spoon", HotSugar), ("macerate", 0));
                 return Cooled(chain, "reduce");
             case FillingKind.BakedCustard:
-                chain.Add(Hands("whisk", "Mix and strain the filling", Station.Pot, 20, 1, 60, "smooth; nothing left in the sieve", $"{RawEgg} Pour the hot part slowly."));
+                chain.Add(Hands("whisk", "Mix and strain the filling", Station.Pot, 20, 1, 60, "smooth; nothing left in the sieve", "Pour the hot part slowly."));
                 return ("whisk", 60);
             case FillingKind.Puree:
-                chain.Add(Hands("blend", "Blend the puree, roasted the day before, with the rest", Station.Pot, 15, 1, 20, "smooth and pourable", RawEgg));
+                chain.Add(Hands("blend", "Blend the puree, roasted the day before, with the rest", Station.Pot, 15, 1, 20, "smooth and pourable"));
                 return ("blend", 120);
             case FillingKind.CookedCream:
                 chain.Add(Hands("cook", "Cook the cream; boil 1 to 2 min, whisking", Station.Pot, 20, 1, 95, "a bubble bursts slowly; no taste of starch", "Boiling cream spits: long whisk."));
                 return ("cook", 15);
             case FillingKind.Curd:
-                chain.Add(Hands("cook", "Cook the curd, stirring; strain", Station.Pot, 20, 1.2, 82, "coats a spoon; 71 C and above, below the boil", $"{RawEgg} {EggFilling}"));
+                chain.Add(Hands("cook", "Cook the curd, stirring; strain", Station.Pot, 20, 1.2, 82, "coats a spoon; 71 C and above, below the boil"));
                 return ("cook", 20);
             case FillingKind.NutSyrup:
-                chain.Add(Hands("syrup", "Warm the syrup, whisk in egg, stir in nuts", Station.Pot, 15, 1, 60, "it just coats a spoon", $"Syrup is far hotter than boiling water. {RawEgg}"));
+                chain.Add(Hands("syrup", "Warm the syrup, whisk in egg, stir in nuts", Station.Pot, 15, 1, 60, "it just coats a spoon", "Syrup is far hotter than boiling water: long handle, nobody else near."));
                 return ("syrup", 60);
             case FillingKind.NutPaste:
-                chain.Add(Hands("beat", "Beat butter, sugar, egg and nuts to a paste", Station.Bench, 12, 0.8, 20, "pale, holds a soft peak", RawEgg));
+                chain.Add(Hands("beat", "Beat butter, sugar, egg and nuts to a paste", Station.Bench, 12, 0.8, 20, "pale, holds a soft peak"));
                 return ("beat", 120);
             default:
                 chain.Add(Hands("cook", "Cook the filling", Station.Pot, 25, 1.5, 95, "soft, and nothing runs"));
-                return Cooled(chain, "cook", "5 C in the middle", CoolingRule);
+                return Cooled(chain, "cook", "5 C in the middle");
         }
     }
 
-    private static (string Id, int Within) Cooled(Chain chain, string cooked, string ready = "cold in the middle: hot filling melts the crust", string caution = "")
+    private static (string Id, int Within) Cooled(Chain chain, string cooked, string ready = "cold in the middle: hot filling melts the crust")
     {
-        chain.Then(Wait("cool-filling", "Cool the filling completely", Station.Cold, 120, 180, 1440, 4, ready, caution), (cooked, 0));
+        chain.Then(Wait("cool-filling", "Cool the filling completely", Station.Cold, 120, 180, 1440, 4, ready), (cooked, 0));
         return ("cool-filling", 0);
     }
 
@@ -165,8 +164,17 @@ public static class UsualChains
             (before, within) = ("onto-tray", 5);
         }
 
-        var name = treatment == BaseTreatment.OvenFloor ? "Bake on the floor of the oven" : "Bake";
-        chain.Then(Oven("bake", name, Stages(kind, treatment, top, lining), Done(kind, top), isPoured || kind is FillingKind.NutSyrup or FillingKind.NutPaste ? EggFilling : HotTrays), (before, within));
+        var isFloor = treatment == BaseTreatment.OvenFloor;
+        chain.Then(
+            Oven("bake", isFloor ? "Bake on the floor of the oven" : "Bake", Stages(kind, treatment, top, lining), Done(kind, top), HotTrays) with
+            {
+                Bakes = Naming.Of(BakeOf.Pie),
+                Place = isFloor ? Naming.Of(OvenPlace.Floor) : null,
+                HeatedTrayMin = treatment == BaseTreatment.HotTray ? HeatedTrayMin : null,
+                // A top that takes colour shows how unevenly an oven heats.
+                Turned = isCovered || top == Top.Crumble,
+            },
+            (before, within));
     }
 
     private static StageDraft[] Stages(FillingKind kind, BaseTreatment treatment, Top top, Lining lining) => kind switch
@@ -203,9 +211,9 @@ public static class UsualChains
     private static void Brown(Chain chain, bool isBaked)
     {
         var before = isBaked ? "bake" : "fill";
-        chain.Add(Hands("whip", "Whip the meringue: clean metal bowl, sugar by the spoon", Station.Bench, 12, 0.5, 20, "glossy; stands in a peak", RawEgg));
+        chain.Add(Hands("whip", "Whip the meringue: clean metal bowl, sugar by the spoon", Station.Bench, 12, 0.5, 20, "glossy; stands in a peak"));
         chain.Then(Hands("top", "Spread it to the rim while the filling is warm", Station.Finish, 3, 1.2, 20, "sealed all round"), (before, isBaked ? 20 : 15), ("whip", 10));
-        chain.Then(Oven("brown", "Brown the meringue", [Stage(180, 10, 15)], "tips lightly golden; 71 C within", EggFilling), ("top", 10));
+        chain.Then(Oven("brown", "Brown the meringue", [Stage(180, 10, 15)], "tips lightly golden; 71 C within", HotTrays) with { Bakes = Naming.Of(BakeOf.Top) }, ("top", 10));
     }
 
     private static void Cool(Chain chain, FillingKind kind, CoolingClass cooling, Top top)
@@ -228,22 +236,22 @@ public static class UsualChains
         var (setLeast, setAim) = cooling switch { CoolingClass.ColdSet => (240, 270), CoolingClass.Curd => (150, 180), _ => (120, 150) };
         chain.Then(
             cooling == CoolingClass.ColdSet
-                ? Wait("rack", "Cool, timed", Station.Rack, 15, 30, 60, 20, "no more steam", CoolingRule)
-                : Wait("rack", "Cool on the rack, timed", Station.Rack, 30, 45, 90, 20, "no more steam", CoolingRule),
+                ? Wait("rack", "Cool, timed", Station.Rack, 15, 30, 60, 20, "no more steam")
+                : Wait("rack", "Cool on the rack, timed", Station.Rack, 30, 45, 90, 20, "no more steam"),
             (last, 0));
         chain.Then(Hands("to-fridge", "Into the fridge", Station.Cold, 2, 0.3, 4, "spaced so that air moves"), ("rack", 0));
-        chain.Then(Wait("set", "Set cold", Station.Cold, setLeast, setAim, 1440, 4, cooling == CoolingClass.ColdSet ? "a knife comes out clean" : "5 C in the middle", ColdHolding), ("to-fridge", 0));
-        chain.Then(Hands("box", "Box and label, keep cold", Station.Box, 2, 1, 4, string.Empty, "Boxed pies stay at 5 C or below until pick-up."), ("set", 0));
+        chain.Then(Wait("set", "Set cold", Station.Cold, setLeast, setAim, 1440, 4, cooling == CoolingClass.ColdSet ? "a knife comes out clean" : "5 C in the middle"), ("to-fridge", 0));
+        chain.Then(Hands("box", "Box and label, keep cold", Station.Box, 2, 1, 4, string.Empty), ("set", 0));
     }
 
     private static StepDraft Hands(string id, string name, Station station, int perBatch, double perPie, int celsius, string readyWhen, string caution = "") =>
-        new(id, name, FieldChecks.WordOf(station), perBatch, perPie, null, null, null, celsius, [], false, readyWhen, caution);
+        new() { Id = id, Name = name, Station = Naming.Of(station), PerBatch = perBatch, PerPie = perPie, Celsius = celsius, Stages = [], ReadyWhen = readyWhen, Caution = caution };
 
-    private static StepDraft Wait(string id, string name, Station station, int least, int aim, int most, int celsius, string readyWhen, string caution = "") =>
-        new(id, name, FieldChecks.WordOf(station), null, null, least, aim, most, celsius, [], false, readyWhen, caution);
+    private static StepDraft Wait(string id, string name, Station station, int least, int aim, int most, int celsius, string readyWhen) =>
+        new() { Id = id, Name = name, Station = Naming.Of(station), WaitLeast = least, WaitAim = aim, WaitMost = most, Celsius = celsius, Stages = [], ReadyWhen = readyWhen, Caution = string.Empty };
 
     private static StepDraft Oven(string id, string name, StageDraft[] stages, string readyWhen, string caution) =>
-        new(id, name, FieldChecks.WordOf(Station.Oven), null, null, null, null, null, null, stages, false, readyWhen, caution);
+        new() { Id = id, Name = name, Station = Naming.Of(Station.Oven), Stages = stages, ReadyWhen = readyWhen, Caution = caution };
 
     private static StageDraft Stage(int celsius, int least, int most) => new(celsius, least, most);
 

@@ -39,40 +39,34 @@ public static class UsualProducts
         var isStrips = top == Top.Lattice;
         var baseOverhang = top switch { Top.Fold => 5.0, Top.Lid or Top.Lattice => 1.8, _ => 1.5 };
         var topOverhang = top switch { Top.Lid => 1.2, Top.Lattice => 1.0, _ => 0 };
-        return new UsualProduct(id, name, why, new ProductDraft(
-            null,
-            null,
-            null,
-            FieldChecks.WordOf(top),
-            3,
-            lining == Lining.SmallRounds ? 0.3 : baseOverhang,
-            topOverhang,
-            12,
-            isStrips ? 2 : 0,
-            isStrips ? 1 : 0,
-            packed,
-            change,
-            null,
-            kind is FillingKind.NutSyrup or FillingKind.NutPaste ? 2880 : 1440,
-            null,
-            null,
-            "Pie box\nLabel",
-            null,
-            steps,
-            links,
-            FieldChecks.WordOf(kind),
-            FieldChecks.WordOf(school),
-            FieldChecks.WordOf(UsualChains.CoolingOf(kind, top, lining)),
-            kept,
-            top switch
+        return new UsualProduct(id, name, why, new ProductDraft
+        {
+            Top = Naming.Of(top),
+            ThicknessMm = 3,
+            BaseOverhangCm = lining == Lining.SmallRounds ? 0.3 : baseOverhang,
+            TopOverhangCm = topOverhang,
+            TrimPercent = 12,
+            StripWidthCm = isStrips ? 2 : 0,
+            StripGapCm = isStrips ? 1 : 0,
+            PackedDensity = packed,
+            BakeChangeCm = change,
+            OldestMin = 1440,
+            Packaging = "Pie box\nLabel",
+            Steps = steps,
+            Links = links,
+            FillingKind = Naming.Of(kind),
+            BaseTreatment = Naming.Of(school),
+            KeptPercent = kept,
+            Topping = top switch
             {
                 Top.Crumble => "90 g Flour, plain\n60 g Butter, unsalted\n60 g Sugar, white",
                 Top.Meringue => "100 g Egg white\n200 g Sugar, white",
                 _ => null,
             },
-            FieldChecks.WordOf(lining),
-            top == Top.CutOuts ? 5 : 0,
-            top == Top.CutOuts ? 14 : 0,
-            lining == Lining.SmallRounds ? 1 : 0));
+            Lining = Naming.Of(lining),
+            CutOutCm = top == Top.CutOuts ? 5 : 0,
+            CutOuts = top == Top.CutOuts ? 14 : 0,
+            Rerolls = lining == Lining.SmallRounds ? 1 : 0,
+        });
     }
 }

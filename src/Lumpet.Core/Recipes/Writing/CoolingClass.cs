@@ -1,6 +1,6 @@
-namespace Lumpet.Core.Recipes;
+namespace Lumpet.Core.Recipes.Writing;
 
-/// <summary>How a pie cools before it can be boxed. Times are common practice, no source, but for the clock.</summary>
+/// <summary>How the usual steps cool a pie before it can be boxed. Times are common practice, no source, but for the clock.</summary>
 public enum CoolingClass
 {
     /// <summary>Free-form tarts: about an hour on the rack.</summary>
@@ -38,15 +38,4 @@ public static class CoolingClasses
 
     /// <summary>Whether the pie is kept at 5 C or below until its pick-up (FDA Food Code 3-501.16).</summary>
     public static bool IsKeptCold(CoolingClass cooling) => cooling is CoolingClass.ColdSet or CoolingClass.SafetyClock or CoolingClass.Curd;
-
-    /// <summary>In words.</summary>
-    public static string Words(CoolingClass cooling) => cooling switch
-    {
-        CoolingClass.FreeForm => "an hour on the rack",
-        CoolingClass.Short => "two hours on the rack",
-        CoolingClass.Curd => "three hours or more, then cold",
-        CoolingClass.Fruit => "four to six hours on the rack",
-        CoolingClass.ColdSet => "four hours of cold",
-        _ => "off the rack by the cooling rule, then cold",
-    };
 }
