@@ -59,7 +59,7 @@ internal static class TestBakery
                 Work("line", Station.Bench, 6, 2) with { UsesDough = true },
                 Wait("chill", Station.Cold, 20, 40, 960),
                 Work("weight", Station.Bench, 3, 1),
-                Bake("blind", new BakeStage(190, 23, 28)),
+                Bake("blind", new BakeStage(190, 23, 28)) with { Bakes = BakeOf.Shell },
                 Wait("shell-cool", Station.Rack, 20, 30, 600),
                 Work("whisk", Station.Pot, 20, 1),
                 Work("pour", Station.Bench, 3, 0.5),

@@ -1,5 +1,3 @@
-using Lumpet.Core.Bakery;
-using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Planning;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
@@ -31,40 +29,54 @@ public static class DayPlanner
     public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts);
-        var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
-        LotWork[] works = [.. Lot.From(snapshot.Orders).Select(lot => new LotWork(lot, calendar, mostTrays, snapshot.SpareMin))];
-        var question = new OvenQuestion(snapshot, calendar, works);
-        foreach (var work in works)
-            foreach (var node in work.Graph.Bakes) work.ReleaseFrom(node, 0, snapshot.HorizonMin);
-
-        var trays = works.Sum(work => work.Lot.Trays.Count * work.Graph.Bakes.Count);
-        effort = Math.Max(2, Math.Min(effort, effort * TraysForWholeEffort / Math.Max(1, trays)));
-        DayAttempt? best = null;
-        for (var round = 0; round < MostRounds; round++)
-        {
-            var attempt = Attempt(snapshot, calendar, question, works, Math.Min(effort, EffortWhileLoosening));
-            if (best is null || attempt.IsBetterThan(best)) best = attempt;
-            if (!Loosen(attempt, works, snapshot.HorizonMin)) break;
-        }
-
-        var thorough = Attempt(snapshot, calendar, question, works, effort);
-        return PlannedDays.From(works, question.Stretches, calendar.Stretches, thorough.IsBetterThan(best!) ? thorough : best!);
+        var question = new OvenQuestion(snapshot, calendar);
+        var round = Best(snapshot, calendar, question, effort, MostRounds);
+        return PlannedDays.From(round, question.Stretches, calendar.Stretches, Troubles.In(snapshot, round));
     }
 
-    private static DayAttempt Attempt(
-        DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotWork[] works, int effort)
+    /// <summary>The best round for a snapshot.</summary>
+    /// <param name="snapshot">What is asked.</param>
+    /// <param name="effort">Oven plans built for the last round.</param>
+    /// <param name="mostRounds">Rounds at most before it.</param>
+    internal static DayRound Best(DaySnapshot snapshot, int effort, int mostRounds)
     {
-        var problem = question.Problem();
+        var calendar = new ShiftCalendar(snapshot.Shifts);
+        return Best(snapshot, calendar, new OvenQuestion(snapshot, calendar), effort, mostRounds);
+    }
+
+    private static DayRound Best(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, int effort, int mostRounds)
+    {
+        var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
+        LotAim[] aims = [.. Lot.From(snapshot.Orders).Select(lot => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin), snapshot.HorizonMin))];
+        var trays = aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
+        effort = Math.Max(2, Math.Min(effort, effort * TraysForWholeEffort / Math.Max(1, trays)));
+        DayRound? best = null;
+        for (var round = 0; round < mostRounds; round++)
+        {
+            var tried = Round(snapshot, calendar, question, aims, Math.Min(effort, EffortWhileLoosening));
+            if (best is null || tried.IsBetterThan(best)) best = tried;
+            LotAim[] looser = [.. aims.Select(aim => Loosened(tried, aim, snapshot.HorizonMin))];
+            if (looser.SequenceEqual(aims, ReferenceEqualityComparer.Instance)) break;
+            aims = looser;
+        }
+
+        var thorough = Round(snapshot, calendar, question, aims, effort);
+        return thorough.IsBetterThan(best!) ? thorough : best!;
+    }
+
+    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, int effort)
+    {
+        var problem = question.Problem(aims);
         var plan = BakePlanner.Plan(problem, effort);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
-        Parcel[] parcels = [.. works.SelectMany(work => Parcel.Of(work, baked))];
+        Parcel[] parcels = [.. aims.SelectMany(aim => Parcel.Of(aim.Work, baked))];
         var batches = parcels.SelectMany(Demands)
             .GroupBy(demand => demand.Dough.Id)
             .OrderBy(group => group.Key, StringComparer.Ordinal)
             .SelectMany(group => DoughBatching.Divide([.. group], snapshot.Mixer))
             .ToArray();
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
-        return new DayAttempt(problem, plan, parcels, Mixing.Schedule(batches, calendar.LatestStart, firstMin), snapshot.Mixer);
+        return new DayRound(aims, problem, plan, parcels, Mixing.Schedule(batches, calendar.LatestStart, firstMin), snapshot.Mixer);
     }
 
     /// <summary>The discs that a parcel takes.</summary>
@@ -76,59 +88,36 @@ public static class DayPlanner
             from node in Enumerable.Range(0, work.Graph.Nodes.Count)
             where work.Graph.Nodes[node].UsesDough
             from piece in pieces
+            let disc = OnTheScale(piece.Disc)
+            // Cut-outs that the trim gives take no disc.
+            where disc > Mass.Zero
             select new DoughDemand(
-                lot.Product.Dough, lot.Id, $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", OnTheScale(piece.Disc), parcel.Pies, parcel.Times.Start[node]);
+                lot.Product.Dough, lot.Id, $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, parcel.Pies, piece, parcel.Times.Start[node]);
     }
 
     /// <summary>A disc is portioned on the scale, so it is rounded there, and a batch is the sum of what is portioned.</summary>
     private static Mass OnTheScale(Mass disc) => Mass.FromGrams(Math.Round(disc.Grams, MidpointRounding.AwayFromZero));
 
-    /// <summary>Gives up aims that make bakes late, and lets bakes in later whose work does not fit. Answers whether anything changed.</summary>
-    private static bool Loosen(DayAttempt attempt, LotWork[] works, int horizonMin)
+    /// <summary>The aim for the next round: waits given up that make bakes late, bakes let in later whose work does not fit; the same where nothing is to be changed.</summary>
+    private static LotAim Loosened(DayRound round, LotAim aim, int horizonMin)
     {
-        var changed = false;
-        foreach (var work in works.Where(work => !work.AimGivenUp))
+        var (work, next) = (aim.Work, aim);
+        if (!aim.GivenUp)
         {
-            var due = work.Due(work.Graph.LastBake);
-            var late = attempt.Plan.Trays.Any(tray => tray.BakeId == work.BakeId(work.Graph.LastBake) && tray.EndMin > due);
-            if (!late) continue;
-            work.AimGivenUp = changed = true;
+            var (last, due) = (work.BakeId(work.Graph.LastBake), aim.Due(work.Graph.LastBake));
+            var bakes = work.Graph.Bakes.Select(work.BakeId).ToHashSet();
+            if (round.Plan.Trays.Any(tray => tray.BakeId == last && tray.EndMin > due) || round.Plan.Unplaced.Any(tray => bakes.Contains(tray.BakeId)))
+                next = next with { GivenUp = true };
         }
 
-        foreach (var parcel in attempt.Parcels)
+        foreach (var parcel in round.Parcels.Where(parcel => parcel.Work == work))
         {
-            foreach (var misfit in parcel.Times.Misfits) changed |= Later(parcel, misfit.Bake, Math.Max(1, misfit.Short), horizonMin);
-            foreach (var mixed in attempt.Mixed.Where(mixed => mixed.Short > 0 && mixed.Batch.Discs.Any(disc => disc.LotId == parcel.Work.Lot.Id)))
-                changed |= Later(parcel, parcel.Work.Graph.Bakes[0], mixed.Short, horizonMin);
+            LotAim Later(int bake, int minutes) => next.ReleasedFrom(bake, Math.Max(next.Release[bake], parcel.Times.Start[bake] + minutes), horizonMin);
+            foreach (var misfit in parcel.Times.Misfits) next = Later(misfit.Bake, Math.Max(1, misfit.Short));
+            foreach (var mixed in round.Mixed.Where(mixed => mixed.Short > 0 && mixed.Batch.Discs.Any(disc => disc.LotId == work.Lot.Id)))
+                next = Later(work.Graph.Bakes[0], mixed.Short);
         }
 
-        return changed;
+        return next;
     }
-
-    private static bool Later(Parcel parcel, int bake, int minutes, int horizonMin)
-    {
-        var (work, before) = (parcel.Work, parcel.Work.Release[bake]);
-        work.ReleaseFrom(bake, Math.Max(before, parcel.Times.Start[bake] + minutes), horizonMin);
-        return work.Release[bake] > before;
-    }
-}
-
-/// <summary>One round of planning.</summary>
-/// <param name="Problem">What the ovens were asked.</param>
-/// <param name="Plan">What they answered.</param>
-/// <param name="Parcels">Everything around the bakes.</param>
-/// <param name="Mixed">Dough batches, timed.</param>
-/// <param name="Mixer">The mixer.</param>
-internal sealed record DayAttempt(BakeProblem Problem, BakePlan Plan, IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, Mixer Mixer)
-{
-    private long UnplacedTrays => Plan.Unplaced.Count;
-
-    private int Misfits => Parcels.Sum(parcel => parcel.Times.Misfits.Count) + Mixed.Count(mixed => mixed.Short > 0);
-
-    private long LatePieMin => Parcels.Sum(parcel => (long)parcel.Pies * Math.Max(0, parcel.DoneMin - parcel.Work.Lot.PickUpMin));
-
-    // Work that cannot be done weighs more than a late pie: a plan that nobody can follow is none.
-    public bool IsBetterThan(DayAttempt other) =>
-        (UnplacedTrays, Misfits, LatePieMin, Plan.Cost.Total)
-            .CompareTo((other.UnplacedTrays, other.Misfits, other.LatePieMin, other.Plan.Cost.Total)) < 0;
 }

@@ -49,7 +49,7 @@ public static class DayRibbon
     {
         Station.Dough => "dough",
         Station.Pot or Station.Bench => "fillings, line",
-        Station.Cold => task.StepId == "rest" ? "dough rests" : "chill",
+        Station.Cold => task.IsDough ? "dough rests" : "chill",
         Station.Rack => "cool",
         Station.Oven => "bake",
         Station.Finish => "finish",

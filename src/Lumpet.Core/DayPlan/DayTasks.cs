@@ -1,4 +1,5 @@
 using Lumpet.Core.Dough;
+using Lumpet.Core.Safety;
 using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
@@ -10,33 +11,59 @@ internal static class DayTasks
     private const int FridgeC = 4;
     private const int RoomC = 20;
 
-    /// <summary>Mixing and resting of a batch.</summary>
+    /// <summary>Mixing, turning and resting of a batch. A turn takes hands; the cold after it takes none, and no mixer.</summary>
     public static IEnumerable<DayTask> Of(DoughBatch batch)
     {
-        var dough = batch.Dough;
-        var about = batch.Of == 1 ? dough.Name : $"{dough.Name}, batch {batch.Number} of {batch.Of}";
-        var id = $"{dough.Id}/{batch.Number}";
-        yield return new DayTask(
-            $"{id}/mix", null, "mix", "Mix and divide", about, Station.Dough, TaskKind.Hands, batch.MixStartMin, batch.MixEndMin, 0, RoomC, dough.ReadyWhen, dough.Caution);
-        yield return new DayTask(
-            $"{id}/rest", null, "rest", "Rest", about, Station.Cold, TaskKind.Wait, batch.MixEndMin, batch.NeededMin, 0, FridgeC, "cold through; a pressed finger leaves its mark", string.Empty);
+        var (dough, about, caution) = (batch.Dough, About(batch), DoughCautions.Of(batch.Dough));
+        var turns = batch.Turns.Count;
+        yield return Dough(batch, Mix, turns > 0 ? "Mix" : "Mix and divide", about, Station.Dough, TaskKind.Hands, batch.MixStartMin, batch.MixEndMin, RoomC, dough.ReadyWhen, caution);
+        for (var turn = 0; turn < turns; turn++)
+        {
+            var (start, end) = (batch.Turns[turn], batch.Turns[turn] + dough.Method.TurnMinutes);
+            var isLast = turn == turns - 1;
+            yield return Dough(batch, Turn(turn), $"Roll and fold, turn {turn + 1} of {turns}{(isLast ? "; divide" : string.Empty)}", about, Station.Bench, TaskKind.Hands, start, end, RoomC, "even; no fat breaks through", caution);
+            yield return Dough(batch, ColdAfter(turn), "Cold after the turn", about, Station.Cold, TaskKind.Wait, end, isLast ? batch.RestStartMin : batch.Turns[turn + 1], FridgeC, string.Empty, string.Empty);
+        }
+
+        yield return Dough(batch, Rest, "Rest", about, Station.Cold, TaskKind.Wait, batch.RestStartMin, batch.NeededMin, FridgeC, "cold through; a pressed finger leaves its mark", string.Empty);
     }
+
+    /// <summary>Id of a task of a batch.</summary>
+    public static string Id(DoughBatch batch, string what) => FormattableString.Invariant($"{batch.Dough.Id}/{batch.Number}/{what}");
+
+    /// <summary>What is done with a batch, as its tasks' ids say it.</summary>
+    public const string Mix = "mix";
+
+    /// <summary>The rest before it is rolled.</summary>
+    public const string Rest = "rest";
+
+    /// <summary>A turn, counted from 0.</summary>
+    public static string Turn(int turn) => FormattableString.Invariant($"turn-{turn + 1}");
+
+    /// <summary>The cold after a turn, counted from 0.</summary>
+    public static string ColdAfter(int turn) => FormattableString.Invariant($"cold-{turn + 1}");
+
+    private static string About(DoughBatch batch) => batch.Of == 1 ? batch.Dough.Name : $"{batch.Dough.Name}, batch {batch.Number} of {batch.Of}";
+
+    private static DayTask Dough(DoughBatch batch, string what, string name, string about, Station station, TaskKind kind, int start, int end, int celsius, string readyWhen, string caution) =>
+        new(Id(batch, what), null, what, name, about, station, kind, start, end, 0, celsius, readyWhen, caution);
 
     /// <summary>Work, bakes and waits of a parcel.</summary>
     public static IEnumerable<DayTask> Of(Parcel parcel)
     {
         var (graph, times, lot) = (parcel.Work.Graph, parcel.Times, parcel.Work.Lot);
+        var cautions = StepCautions.Of(lot.Product);
         for (var node = 0; node < graph.Nodes.Count; node++)
         {
             var step = graph.Nodes[node];
-            yield return Task(parcel, lot, step, step.IsBake ? TaskKind.Bake : TaskKind.Hands, times.Start[node], times.End[node]);
+            yield return Task(parcel, lot, step, cautions[step.Id], step.IsBake ? TaskKind.Bake : TaskKind.Hands, times.Start[node], times.End[node]);
         }
 
         foreach (var edge in graph.Edges.Where(edge => edge.Wait is not null))
-            yield return Task(parcel, lot, edge.Wait!, TaskKind.Wait, times.End[edge.From], times.Start[edge.To]);
+            yield return Task(parcel, lot, edge.Wait!, cautions[edge.Wait!.Id], TaskKind.Wait, times.End[edge.From], times.Start[edge.To]);
     }
 
-    private static DayTask Task(Parcel parcel, Lot lot, Step step, TaskKind kind, int start, int end) => new(
+    private static DayTask Task(Parcel parcel, Lot lot, Step step, string caution, TaskKind kind, int start, int end) => new(
         $"{lot.Id}/{parcel.Number}/{step.Id}",
         lot.Id,
         step.Id,
@@ -49,5 +76,8 @@ internal static class DayTasks
         parcel.Pies,
         step.Celsius,
         step.ReadyWhen,
-        step.Caution);
+        caution)
+    {
+        Bakes = step.IsBake ? step.Bakes : null,
+    };
 }

@@ -1,5 +1,6 @@
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -35,7 +36,7 @@ internal static class Loads
     }
 
     private sealed record TrayVisit(
-        string LotId, string StepId, int Tray, int Pies, string OvenId, IReadOnlyList<VisitStage> Stages, string? FromOvenId, int LeftAtMin)
+        string LotId, string StepId, int Tray, int Pies, string OvenId, IReadOnlyList<VisitStage> Stages, string? FromOvenId, int LeftAtMin, bool IsOnFloor, int Shelves)
     {
         public int StartMin => Stages[0].StartMin;
 
@@ -67,27 +68,27 @@ internal static class Loads
                 stretches[tray.Stages[first].OvenId].Id,
                 stay,
                 before?.OvenId,
-                before?.EndMin ?? 0);
+                before?.EndMin ?? 0,
+                work.Graph.Nodes[node].Place == OvenPlace.Floor,
+                stretches[tray.Stages[first].OvenId].Shelves);
             yield return before;
         }
     }
 
-    /// <summary>Each tray takes the topmost shelf that is free for its whole stay; the checker has made sure that one is.</summary>
+    /// <summary>
+    /// Each tray takes the topmost shelf that is free for its whole stay, and what bakes on the floor the lowest. That only
+    /// one tray stands on the floor is not planned for yet; the oven's lines say where it is not so.
+    /// </summary>
     private static Dictionary<TrayVisit, int> Shelves(TrayVisit[] visits)
     {
         var shelves = new Dictionary<TrayVisit, int>();
         foreach (var oven in visits.GroupBy(visit => visit.OvenId))
         {
-            var freeFrom = new List<int>();
-            foreach (var visit in oven.OrderBy(visit => visit.StartMin).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
+            // In order of time one is always free, since the planner never puts in more trays than there are shelves.
+            var freeFrom = new int[oven.First().Shelves];
+            foreach (var visit in oven.OrderBy(visit => visit.StartMin).ThenBy(visit => visit.IsOnFloor ? 0 : 1).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
             {
-                var shelf = freeFrom.FindIndex(minute => minute <= visit.StartMin);
-                if (shelf < 0)
-                {
-                    shelf = freeFrom.Count;
-                    freeFrom.Add(0);
-                }
-
+                var shelf = visit.IsOnFloor ? Array.FindLastIndex(freeFrom, minute => minute <= visit.StartMin) : Array.FindIndex(freeFrom, minute => minute <= visit.StartMin);
                 freeFrom[shelf] = visit.EndMin;
                 shelves[visit] = shelf + 1;
             }

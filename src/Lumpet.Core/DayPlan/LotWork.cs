@@ -2,10 +2,10 @@ using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
-/// <summary>A lot while it is planned: its graph, and the times its bakes are given.</summary>
+/// <summary>A lot, ready to be planned. It never changes; what a round of planning aims at is a <see cref="LotAim"/>.</summary>
 internal sealed class LotWork
 {
-    /// <summary>Work for a lot, with no times yet.</summary>
+    /// <summary>Work for a lot.</summary>
     /// <param name="lot">The lot.</param>
     /// <param name="calendar">The shifts.</param>
     /// <param name="mostTrays">Trays of the largest oven: what can travel together.</param>
@@ -18,7 +18,6 @@ internal sealed class LotWork
         var dough = lot.Product.Dough;
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
         Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin, spareMin, firstMin + dough.MadeInMinutes + dough.Rest.Least);
-        Release = new int[Graph.Nodes.Count];
     }
 
     /// <summary>The lot.</summary>
@@ -33,26 +32,59 @@ internal sealed class LotWork
     /// <summary>Times the work around its bakes.</summary>
     public ParcelTimetable Timetable { get; }
 
-    /// <summary>First minute at which each bake can start, by node.</summary>
-    public int[] Release { get; }
-
-    /// <summary>Whether the aims of cooling and setting are given up for this lot.</summary>
-    public bool AimGivenUp { get; set; }
-
     /// <summary>Name of a bake in the oven problem.</summary>
     public string BakeId(int node) => $"{Lot.Id}/{Graph.Nodes[node].Id}";
+}
+
+/// <summary>What one round of planning aims at for a lot.</summary>
+/// <param name="Work">The lot.</param>
+/// <param name="Release">First minute at which each bake can start, by node.</param>
+/// <param name="GivenUp">Whether the aims of its waits are given up, and only their least is kept.</param>
+internal sealed record LotAim(LotWork Work, IReadOnlyList<int> Release, bool GivenUp)
+{
+    /// <summary>The aim to begin with: every bake as early as its own work can be done, every wait as it is wanted.</summary>
+    public static LotAim First(LotWork work, int horizonMin) =>
+        new(work, [.. Enumerable.Range(0, work.Graph.Nodes.Count).Select(node => work.Graph.Nodes[node].IsBake ? work.Timetable.NextDoor(node, work.PiesTogether, 0, horizonMin) ?? 0 : 0)], GivenUp: false);
 
     /// <summary>When a bake should be out: the last for pick-up, an earlier one for the one after it.</summary>
     public int Due(int node)
     {
-        if (node == Graph.LastBake) return Timetable.LatestOut(PiesTogether, !AimGivenUp);
-        var next = Graph.Bakes.First(other => other > node);
-        var between = OvenQuestion.Between(this, node, next)?.Least ?? 0;
-        return Due(next) - Graph.Minutes(next, PiesTogether) - between;
+        if (node == Work.Graph.LastBake) return Work.Timetable.LatestOut(Work.PiesTogether, !GivenUp);
+        var next = Work.Graph.Bakes.First(other => other > node);
+        return Due(next) - Work.Graph.Minutes(next, Work.PiesTogether) - (Between(node, next)?.Least ?? 0);
     }
 
-    /// <summary>Sets every release to the first minute at which its own work can be done, from a minute on.</summary>
-    public void ReleaseFrom(int node, int minute, int horizonMin) =>
-        // Where no minute works, the release stays: the misfit is then reported as it is.
-        Release[node] = Timetable.NextDoor(node, PiesTogether, minute, horizonMin) ?? Release[node];
+    /// <summary>The same with a bake let in from a minute on; where no minute works the release stays, and the misfit is reported as it is.</summary>
+    public LotAim ReleasedFrom(int node, int minute, int horizonMin) =>
+        Work.Timetable.NextDoor(node, Work.PiesTogether, minute, horizonMin) is { } door && door > Release[node]
+            ? this with { Release = [.. Release.Select((before, at) => at == node ? door : before)] }
+            : this;
+
+    /// <summary>
+    /// Minutes from the end of one bake to the start of another: at least what is wanted of the waits between, or what they
+    /// need once the aim is given up, and at most what they bear; null where no path leads there.
+    /// </summary>
+    public Span? Between(int from, int to)
+    {
+        var graph = Work.Graph;
+        var ways = new (int Least, int Aim, int Most)?[graph.Nodes.Count];
+        ways[from] = (0, 0, 0);
+        for (var node = from + 1; node <= to; node++)
+            foreach (var edge in graph.Into(node).Where(edge => ways[edge.From] is not null))
+            {
+                // The longest way with the most pies at once, and the shortest with the fewest: both are then safe.
+                var passing = edge.From == from ? (Long: 0, Short: 0)
+                    : (Long: graph.Minutes(edge.From, Work.PiesTogether), Short: graph.Minutes(edge.From, 1));
+                var (before, known) = (ways[edge.From]!.Value, ways[node]);
+                ways[node] = (
+                    Math.Max(known?.Least ?? 0, before.Least + passing.Long + edge.Lag.Least),
+                    Math.Max(known?.Aim ?? 0, before.Aim + passing.Long + edge.Lag.Aim),
+                    Math.Min(known?.Most ?? int.MaxValue, before.Most + passing.Short + edge.Lag.Most));
+            }
+
+        if (ways[to] is not { } way) return null;
+        var most = Math.Max(way.Least, way.Most);
+        var wanted = GivenUp ? way.Least : Math.Clamp(way.Aim, way.Least, most);
+        return new Span(wanted, wanted, most);
+    }
 }

@@ -1,3 +1,6 @@
+using Lumpet.Core.Bakery;
+using Lumpet.Core.Steps;
+
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>What a baker does at an oven, by the clock.</summary>
@@ -12,24 +15,37 @@ public enum OvenAct
     /// <summary>Switch the oven off.</summary>
     Off,
 
+    /// <summary>Put empty trays in to heat, for what stands on them later.</summary>
+    HeatTrays,
+
     /// <summary>Put trays in from the bench.</summary>
     In,
 
     /// <summary>Put trays in that come from another oven.</summary>
     Move,
 
+    /// <summary>Take the weights out of shells; they go on baking bare.</summary>
+    WeightsOut,
+
+    /// <summary>Turn trays half-way.</summary>
+    Turn,
+
     /// <summary>Take trays out to the rack.</summary>
     Out,
 }
 
-/// <summary>One step at an oven.</summary>
+/// <summary>One step at an oven: one action at one minute, whatever it concerns.</summary>
 /// <param name="AtMin">When.</param>
 /// <param name="Act">What.</param>
 /// <param name="OvenId">At which oven.</param>
-/// <param name="TempC">Conventional temperature to set; null where nothing is set.</param>
+/// <param name="TempC">Conventional temperature to set, or at which what it concerns stands then.</param>
 /// <param name="Load">Number of the load; 0 for a setting.</param>
-/// <param name="Visit">The trays; null for a setting.</param>
-public sealed record OvenStep(int AtMin, OvenAct Act, string OvenId, int? TempC, int Load, LoadVisit? Visit);
+/// <param name="Visits">The trays concerned; empty for a setting.</param>
+public sealed record OvenStep(int AtMin, OvenAct Act, string OvenId, int? TempC, int Load, IReadOnlyList<LoadVisit> Visits)
+{
+    /// <summary>Minutes for which empty trays are heated, as far as the oven is on and has a shelf for them; 0 of other steps.</summary>
+    public int HeatedMin { get; init; }
+}
 
 /// <summary>Writes a plan's ovens out step by step.</summary>
 public static class OvenSteps
@@ -37,20 +53,85 @@ public static class OvenSteps
     /// <summary>All steps in order of time; at one minute trays come out first, then settings change, then trays go in.</summary>
     public static IReadOnlyList<OvenStep> Of(PlannedDay day)
     {
-        var visits = day.Loads.SelectMany(load => load.Visits.Select(visit => (load.OvenId, load.Number, load.StartMin, Visit: visit))).ToArray();
+        var steps = day.Lots.ToDictionary(lot => lot.Id, lot => lot.Product.Process.Steps.ToDictionary(step => step.Id));
+        Stay[] stays = [.. day.Loads.SelectMany(load => load.Visits.Select(visit => new Stay(load.OvenId, load.Number, visit, steps[visit.LotId][visit.StepId])))];
         var settings = day.BakePlan.Settings.Select(setting =>
         {
             var oven = day.Stretches[setting.OvenId].Id;
-            var drops = visits.Any(visit => visit.OvenId == oven && visit.Visit.Stages.Skip(1).Any(stage => stage.StartMin == setting.AtMin));
-            return new OvenStep(setting.AtMin, setting.TempC is null ? OvenAct.Off : drops ? OvenAct.Drop : OvenAct.Set, oven, setting.TempC, 0, null);
+            var drops = stays.Any(stay => stay.OvenId == oven && stay.Visit.Stages.Skip(1).Any(stage => stage.StartMin == setting.AtMin));
+            return new OvenStep(setting.AtMin, setting.TempC is null ? OvenAct.Off : drops ? OvenAct.Drop : OvenAct.Set, oven, setting.TempC, 0, []);
         });
-        // What moves on is taken out where it is put in: one step for two hands.
-        var moved = visits.Where(visit => visit.Visit.FromOvenId is not null).Select(visit => (visit.Visit.FromOvenId, visit.Visit.LotId, visit.Visit.StepId, visit.Visit.LeftAtMin)).ToHashSet();
-        var ins = visits.Select(visit => new OvenStep(visit.StartMin, visit.Visit.FromOvenId is null ? OvenAct.In : OvenAct.Move, visit.OvenId, null, visit.Number, visit.Visit));
-        var outs = visits.Where(visit => !moved.Contains((visit.OvenId, visit.Visit.LotId, visit.Visit.StepId, visit.Visit.EndMin)))
-            .Select(visit => new OvenStep(visit.Visit.EndMin, OvenAct.Out, visit.OvenId, null, visit.Number, visit.Visit));
-        return [.. settings.Concat(ins).Concat(outs).OrderBy(step => step.AtMin).ThenBy(step => Rank(step.Act)).ThenBy(step => step.OvenId, StringComparer.Ordinal).ThenBy(step => step.Load)];
+        return
+        [
+            .. settings.Concat(HeatedTrays(day, stays)).Concat(stays.SelectMany(stay => Handled(day, stay, stays)).GroupBy(one => (one.AtMin, one.Act, one.OvenId, one.Load, one.TempC))
+                    // One action at one minute is one line, whatever it concerns.
+                    .Select(group => group.First() with { Visits = [.. group.SelectMany(one => one.Visits)] }))
+                .OrderBy(step => step.AtMin).ThenBy(step => Rank(step.Act)).ThenBy(step => step.OvenId, StringComparer.Ordinal).ThenBy(step => step.Load).ThenBy(step => step.TempC),
+        ];
     }
 
-    private static int Rank(OvenAct act) => act switch { OvenAct.Out => 0, OvenAct.In or OvenAct.Move => 2, _ => 1 };
+    private static IEnumerable<OvenStep> Handled(PlannedDay day, Stay stay, Stay[] stays)
+    {
+        var (visit, bake) = (stay.Visit, stay.Step);
+        OvenStep At(int minute, OvenAct act) => new(minute, act, stay.OvenId, stay.TempAt(minute), stay.Load, [visit]);
+        yield return At(visit.Stages[0].StartMin, visit.FromOvenId is null ? OvenAct.In : OvenAct.Move);
+        // Minutes of the bake count from its first stage, wherever that was.
+        var from = visit.FromOvenId is null ? visit.Stages[0].StartMin : FirstStart(stay, stays);
+        var until = EndOf(stay, stays);
+        if (bake.WeightsOutMin is { } weights && Holds(from + weights)) yield return At(from + weights, OvenAct.WeightsOut);
+        if (bake.Turned && Holds(from + ((until - from) / 2))) yield return At(from + ((until - from) / 2), OvenAct.Turn);
+        // What moves on is taken out where it is put in: one step for two hands.
+        if (!stays.Any(other => IsNext(stay, other))) yield return At(visit.EndMin, OvenAct.Out);
+
+        bool Holds(int minute) => minute > visit.Stages[0].StartMin && minute < visit.EndMin;
+    }
+
+    private static int FirstStart(Stay stay, Stay[] stays) =>
+        stays.FirstOrDefault(other => IsNext(other, stay)) is { } before ? FirstStart(before, stays) : stay.Visit.Stages[0].StartMin;
+
+    private static int EndOf(Stay stay, Stay[] stays) =>
+        stays.FirstOrDefault(other => IsNext(stay, other)) is { } next ? EndOf(next, stays) : stay.Visit.EndMin;
+
+    private static bool IsNext(Stay stay, Stay other) =>
+        other.Visit.FromOvenId == stay.OvenId && other.Visit.LotId == stay.Visit.LotId && other.Visit.StepId == stay.Visit.StepId && other.Visit.LeftAtMin == stay.Visit.EndMin;
+
+    /// <summary>
+    /// Empty trays go in as early as is wanted, as far as the oven is on then and has shelves to spare. The oven planner
+    /// does not hold a shelf for them, so what can be had is said.
+    /// </summary>
+    private static IEnumerable<OvenStep> HeatedTrays(PlannedDay day, Stay[] stays) =>
+        stays.Where(stay => stay.Step.HeatedTrayMin > 0 && stay.Visit.FromOvenId is null)
+            .GroupBy(stay => (stay.OvenId, stay.Load))
+            .Select(load =>
+            {
+                var (start, wanted, trays) = (load.First().Visit.Stages[0].StartMin, load.Max(stay => stay.Step.HeatedTrayMin), load.Sum(stay => stay.Visit.Shelves.Count));
+                var from = start;
+                while (from > start - wanted && IsOn(day, load.Key.OvenId, from - 1) && FreeShelves(day, stays, load.Key.OvenId, from - 1) >= trays) from--;
+                return new OvenStep(from, OvenAct.HeatTrays, load.Key.OvenId, load.First().TempAt(start), load.Key.Load, [.. load.Select(stay => stay.Visit)]) { HeatedMin = start - from };
+            });
+
+    private static bool IsOn(PlannedDay day, string ovenId, int minute) =>
+        day.BakePlan.Settings.LastOrDefault(setting => day.Stretches[setting.OvenId].Id == ovenId && setting.AtMin <= minute)?.TempC is not null;
+
+    private static int FreeShelves(PlannedDay day, Stay[] stays, string ovenId, int minute)
+    {
+        Oven oven = day.Stretches.Values.First(one => one.Id == ovenId);
+        return oven.Shelves - stays.Where(stay => stay.OvenId == ovenId && stay.Visit.Stages[0].StartMin <= minute && stay.Visit.EndMin > minute).Sum(stay => stay.Visit.Shelves.Count);
+    }
+
+    private static int Rank(OvenAct act) => act switch
+    {
+        OvenAct.Out => 0,
+        OvenAct.Set or OvenAct.Drop or OvenAct.Off => 1,
+        OvenAct.WeightsOut or OvenAct.Turn => 2,
+        OvenAct.HeatTrays => 3,
+        _ => 4,
+    };
+
+    /// <summary>Trays in an oven, with the bake that they are in for.</summary>
+    private sealed record Stay(string OvenId, int Load, LoadVisit Visit, Step Step)
+    {
+        /// <summary>The temperature of the stage that they are in at a minute; at their end that of the last.</summary>
+        public int TempAt(int minute) => (Visit.Stages.FirstOrDefault(stage => minute < stage.EndMin) ?? Visit.Stages[^1]).TempC;
+    }
 }

@@ -11,4 +11,4 @@ internal sealed record ParcelTimes(int[] Start, int[] End, IReadOnlyList<Misfit>
 /// <param name="Node">Index of the work.</param>
 /// <param name="Short">By how many minutes it does not fit, where that can be said; else 0.</param>
 /// <param name="Why">What binds, in plain words.</param>
-internal sealed record Misfit(int Bake, int Node, int Short, string Why);
+internal sealed record Misfit(int Bake, int Node, int Short, PlanText Why);

@@ -102,10 +102,10 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
     {
         var name = graph.Nodes[node].Name;
         if (graph.Nodes[node].UsesDough && start[node] < doughReadyMin)
-            return new Misfit(bake, node, doughReadyMin - start[node], $"\"{name}\" would begin before any dough can be mixed and rested");
+            return new Misfit(bake, node, doughReadyMin - start[node], PlanText.Say($"\"{name}\" would begin before any dough can be mixed and rested"));
         if (onward.FirstOrDefault(edge => start[edge.To] - end[node] > edge.Lag.Most) is { } tooLong)
-            return new Misfit(bake, node, 0, $"\"{name}\" would end more than {tooLong.Lag.Most} min before \"{graph.Nodes[tooLong.To].Name}\", because no one is there in between");
-        return new Misfit(bake, node, 0, $"\"{name}\" takes {end[node] - start[node]} min and fits into no shift before its bake");
+            return new Misfit(bake, node, 0, PlanText.Say($"\"{name}\" would end more than {tooLong.Lag.Most} min before \"{graph.Nodes[tooLong.To].Name}\", because no one is there in between"));
+        return new Misfit(bake, node, 0, PlanText.Say($"\"{name}\" takes {end[node] - start[node]} min and fits into no shift before its bake"));
     }
 
     private void After(int pies, int[] start, int[] end, List<Misfit> misfits)
@@ -122,13 +122,36 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             var found = wanted is { } early && early <= latest[node] ? wanted
                 : latest[node] >= least ? latest[node]
                 : calendar.EarliestStart(length, least);
+            // Work that joins here comes later where that lets what it waits for be done.
+            if (found is { } planned && !AsideFits(node, planned, pies)) found = LaterWithAside(node, planned, length, pies) ?? found;
             start[node] = found ?? least;
             end[node] = start[node] + length;
             var name = graph.Nodes[node].Name;
-            if (found is null) misfits.Add(new Misfit(graph.LastBake, node, 0, $"no one is there for \"{name}\""));
+            if (found is null) misfits.Add(new Misfit(graph.LastBake, node, 0, PlanText.Say($"no one is there for \"{name}\"")));
             else if (before.FirstOrDefault(edge => start[node] - end[edge.From] > edge.Lag.Most) is { } edge)
-                misfits.Add(new Misfit(graph.LastBake, node, 0, $"\"{name}\" would come more than {edge.Lag.Most} min after \"{graph.Nodes[edge.From].Name}\""));
+                misfits.Add(new Misfit(graph.LastBake, node, 0, PlanText.Say($"\"{name}\" would come more than {edge.Lag.Most} min after \"{graph.Nodes[edge.From].Name}\"")));
         }
+    }
+
+    /// <summary>The first later start at which the work beside the bakes fits before it too; null where there is none.</summary>
+    private int? LaterWithAside(int node, int from, int length, int pies)
+    {
+        for (int? start = from; start is { } minute; start = calendar.EarliestStart(length, minute + 1))
+            if (AsideFits(node, minute, pies)) return minute;
+        return null;
+    }
+
+    /// <summary>Whether all work beside the bakes that leads to a node can be done before a start of it.</summary>
+    private bool AsideFits(int node, int start, int pies) =>
+        graph.Into(node).Where(edge => graph.IsAside(edge.From)).All(edge =>
+            AsideStart(graph.Minutes(edge.From, pies), [(start, edge.Lag)]) is { } begin && AsideFits(edge.From, begin, pies));
+
+    /// <summary>The latest start of work beside the bakes that keeps the lags to what follows, as they are wanted or as they must be; null where there is none.</summary>
+    private int? AsideStart(int length, IReadOnlyList<(int Start, Span Lag)> onward)
+    {
+        int? Within(int? begin) => begin is { } at && onward.All(next => next.Start - (at + length) <= next.Lag.Most) ? begin : null;
+        return Within(calendar.LatestStart(length, onward.Min(next => next.Start - next.Lag.Aim)))
+            ?? Within(calendar.LatestStart(length, onward.Min(next => next.Start - next.Lag.Least)));
     }
 
     /// <summary>Work beside the bakes that joins after them, as late as what it joins allows.</summary>
@@ -139,12 +162,11 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             if (!graph.IsAside(node)) continue;
             var length = graph.Minutes(node, pies);
             StepEdge[] onward = [.. graph.Out(node)];
-            var found = calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Aim))
-                ?? calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Least));
+            var found = AsideStart(length, [.. onward.Select(edge => (start[edge.To], edge.Lag))]);
             start[node] = found ?? onward.Min(edge => start[edge.To] - edge.Lag.Least) - length;
             end[node] = start[node] + length;
-            if (found is null || onward.Any(edge => start[edge.To] - end[node] > edge.Lag.Most))
-                misfits.Add(new Misfit(graph.LastBake, node, 0, $"\"{graph.Nodes[node].Name}\" takes {length} min and fits into no shift before \"{graph.Nodes[onward[0].To].Name}\""));
+            if (found is null)
+                misfits.Add(new Misfit(graph.LastBake, node, 0, PlanText.Say($"\"{graph.Nodes[node].Name}\" takes {length} min and fits into no shift before \"{graph.Nodes[onward[0].To].Name}\"")));
         }
     }
 

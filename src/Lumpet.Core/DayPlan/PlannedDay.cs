@@ -13,7 +13,7 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Loads">Loads in order of time.</param>
 /// <param name="Tasks">Every task, in order of time.</param>
 /// <param name="Batches">Dough batches, in order of mixing.</param>
-/// <param name="Waves">Pick-ups in order of time.</param>
+/// <param name="Fates">What becomes of every lot, in the order of the lots.</param>
 /// <param name="Troubles">What does not work out; empty when all is well.</param>
 /// <param name="Reasons">Why each task is when it is, by the task's id.</param>
 public sealed record PlannedDay(
@@ -24,12 +24,15 @@ public sealed record PlannedDay(
     IReadOnlyList<Load> Loads,
     IReadOnlyList<DayTask> Tasks,
     IReadOnlyList<DoughBatch> Batches,
-    IReadOnlyList<Wave> Waves,
+    IReadOnlyList<LotFate> Fates,
     IReadOnlyList<Trouble> Troubles,
     IReadOnlyDictionary<string, TaskReason> Reasons)
 {
     /// <summary>Pies of all lots.</summary>
     public int Pies => Lots.Sum(lot => lot.Count);
+
+    /// <summary>Pick-ups in order of time.</summary>
+    public IReadOnlyList<Wave> Waves { get; } = [.. Fates.GroupBy(fate => fate.Lot.PickUpMin).OrderBy(group => group.Key).Select(group => new Wave(group.Key, [.. group]))];
 }
 
 /// <summary>The trays that enter one oven at the same minute.</summary>
@@ -69,7 +72,7 @@ public sealed record VisitStage(int Number, int TempC, int StartMin, int EndMin)
 /// <summary>Something to be done, or something that waits, with its time.</summary>
 /// <param name="Id">Stable for the same snapshot.</param>
 /// <param name="LotId">The lot it belongs to; null for dough, which serves many.</param>
-/// <param name="StepId">The step of the product, or "mix" and "rest".</param>
+/// <param name="StepId">The step of the product; of dough what is done with it.</param>
 /// <param name="Name">What is done.</param>
 /// <param name="About">Of what: product and pan, or dough and batch.</param>
 /// <param name="Station">Where.</param>
@@ -93,7 +96,14 @@ public sealed record DayTask(
     int Pies,
     int? Celsius,
     string ReadyWhen,
-    string Caution);
+    string Caution)
+{
+    /// <summary>Whether it is done to dough that serves many lots.</summary>
+    public bool IsDough => LotId is null;
+
+    /// <summary>What a bake bakes; null of other tasks.</summary>
+    public BakeOf? Bakes { get; init; }
+}
 
 /// <summary>Who or what is at work in a task.</summary>
 public enum TaskKind
@@ -108,26 +118,51 @@ public enum TaskKind
     Wait,
 }
 
-/// <summary>A pick-up.</summary>
+/// <summary>A pick-up, as its lots fare.</summary>
 /// <param name="PickUpMin">When.</param>
-/// <param name="Pies">Pies ordered for it.</param>
-/// <param name="For">Who they are for.</param>
-/// <param name="BoxedMin">When the last of its pies is boxed; null where some never are.</param>
-public sealed record Wave(int PickUpMin, int Pies, IReadOnlyList<string> For, int? BoxedMin)
+/// <param name="Fates">What becomes of its lots.</param>
+public sealed record Wave(int PickUpMin, IReadOnlyList<LotFate> Fates)
 {
+    /// <summary>Pies ordered for it.</summary>
+    public int Pies => Fates.Sum(fate => fate.Lot.Count);
+
+    /// <summary>Who they are for.</summary>
+    public IReadOnlyList<string> For { get; } = [.. Fates.SelectMany(fate => fate.Lot.For).Distinct()];
+
+    /// <summary>Pies that are boxed in time.</summary>
+    public int InTime => Fates.Sum(fate => fate.InTime);
+
+    /// <summary>Pies that cannot be made at all: not baked, or with work that does not fit.</summary>
+    public int NotMade => Fates.Sum(fate => fate.NotBaked + fate.Unfit);
+
+    /// <summary>When the last of its pies is boxed; null where some never are.</summary>
+    public int? BoxedMin => NotMade > 0 ? null : Fates.Max(fate => fate.DoneMin);
+
     /// <summary>Minutes from the last box to the pick-up; below 0 when late, null where some pies are never boxed.</summary>
     public int? SpareMin => PickUpMin - BoxedMin;
+
+    /// <summary>Whether all of it is boxed in time.</summary>
+    public bool IsMet => InTime == Pies;
+}
+
+/// <summary>What is wrong about some pies.</summary>
+public enum TroubleKind
+{
+    /// <summary>They have no place in an oven.</summary>
+    NotBaked,
+
+    /// <summary>Their work cannot be done around their bakes.</summary>
+    Unfit,
+
+    /// <summary>They are boxed after their pick-up.</summary>
+    Late,
 }
 
 /// <summary>Something that does not work out.</summary>
 /// <param name="LotId">The lot concerned.</param>
+/// <param name="Kind">What is wrong.</param>
 /// <param name="Pies">How many of its pies.</param>
-/// <param name="LateMin">By how many minutes they are late; null where they are not made at all.</param>
-/// <param name="Binds">What stands in the way.</param>
-/// <param name="Mend">What would free it.</param>
-public sealed record Trouble(string LotId, int Pies, int? LateMin, TroubleText Binds, TroubleText Mend);
-
-/// <summary>A sentence about minutes; each {0}, {1}… is one of them, to be shown as a clock time.</summary>
-/// <param name="Template">The sentence, without a full stop.</param>
-/// <param name="Minutes">The minutes in it.</param>
-public sealed record TroubleText(string Template, params IReadOnlyList<int> Minutes);
+/// <param name="LateMin">By how many minutes they are late; 0 where they are not made at all.</param>
+/// <param name="What">What is seen: where it does not fit.</param>
+/// <param name="Mend">What was tried and would free it.</param>
+public sealed record Trouble(string LotId, TroubleKind Kind, int Pies, int LateMin, PlanText What, PlanText Mend);

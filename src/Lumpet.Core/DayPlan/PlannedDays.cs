@@ -6,39 +6,28 @@ namespace Lumpet.Core.DayPlan;
 /// <summary>Writes a round of planning out as a day's plan.</summary>
 internal static class PlannedDays
 {
-    /// <summary>The plan of a round.</summary>
+    /// <summary>The plan of a round, with its reasons: all of it from this round and no other.</summary>
     public static PlannedDay From(
-        IReadOnlyList<LotWork> works, IReadOnlyDictionary<string, Oven> ovens, IReadOnlyList<DayShift> stretches, DayAttempt attempt)
+        DayRound round, IReadOnlyDictionary<string, Oven> ovens, IReadOnlyList<DayShift> stretches, IReadOnlyList<Trouble> troubles)
     {
-        DoughBatch[] batches = [.. attempt.Mixed.Select(mixed => mixed.Batch)];
+        DoughBatch[] batches = [.. round.Mixed.Select(mixed => mixed.Batch)];
         DayTask[] tasks =
         [
             .. batches.SelectMany(DayTasks.Of)
-                .Concat(attempt.Parcels.SelectMany(DayTasks.Of))
+                .Concat(round.Parcels.SelectMany(DayTasks.Of))
                 .OrderBy(task => task.StartMin).ThenBy(task => task.EndMin).ThenBy(task => task.Id, StringComparer.Ordinal),
         ];
+        LotWork[] works = [.. round.Aims.Select(aim => aim.Work)];
         return new PlannedDay(
             [.. works.Select(work => work.Lot)],
-            attempt.Problem,
-            attempt.Plan,
+            round.Problem,
+            round.Plan,
             ovens,
-            Loads.From(works, attempt.Plan, ovens),
+            Loads.From(works, round.Plan, ovens),
             tasks,
             batches,
-            Waves(works, attempt.Parcels),
-            Troubles.In(works, attempt),
-            TaskReasons.Of(attempt, batches, stretches));
+            round.Fates,
+            troubles,
+            TaskReasons.Of(round, batches, stretches));
     }
-
-    private static Wave[] Waves(IReadOnlyList<LotWork> works, IReadOnlyList<Parcel> parcels) =>
-        [.. works.GroupBy(work => work.Lot.PickUpMin).OrderBy(group => group.Key).Select(group =>
-        {
-            Parcel[] boxed = [.. parcels.Where(parcel => parcel.Work.Lot.PickUpMin == group.Key)];
-            var pies = group.Sum(work => work.Lot.Count);
-            return new Wave(
-                group.Key,
-                pies,
-                [.. group.SelectMany(work => work.Lot.For).Distinct()],
-                boxed.Sum(parcel => parcel.Pies) == pies ? boxed.Max(parcel => parcel.DoneMin) : null);
-        })];
 }

@@ -1,4 +1,5 @@
 using Lumpet.Core.Baking;
+using static Lumpet.Core.DayPlan.PlanText;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -13,7 +14,7 @@ internal sealed class StaysInOven(BakeProblem problem, BakePlan plan)
     /// <summary>Minutes beyond their planned end for which trays of a bake could stay in their last oven, and what ends that.</summary>
     /// <param name="bakeId">The bake.</param>
     /// <param name="trays">Numbers of the trays; all leave at the same minute.</param>
-    public (int Minutes, TroubleText Ends) Longer(string bakeId, IReadOnlyList<int> trays)
+    public (int Minutes, PlanText Ends) Longer(string bakeId, IReadOnlyList<int> trays)
     {
         var last = plan.Trays.First(tray => tray.BakeId == bakeId && tray.Tray == trays[0]).Stages[^1];
         var stage = bakes[bakeId].Stages[^1];
@@ -23,13 +24,13 @@ internal sealed class StaysInOven(BakeProblem problem, BakePlan plan)
         {
             var longer = minute - last.EndMin;
             var setting = settings.Last(setting => setting.AtMin <= minute);
-            if (setting.TempC is null) return (longer, new TroubleText("the oven is switched off at {0}", minute));
-            if (Math.Abs(setting.TempC.Value - stage.TempC) > problem.ToleranceC) return (longer, new TroubleText($"the oven is set to {setting.TempC} °C at {{0}}", minute));
-            if (Others(oven, bakeId, trays, minute) + trays.Count > oven.Shelves) return (longer, new TroubleText("the next load wants their shelves at {0}", minute));
-            if (minute - last.StartMin >= stage.MaxMin) return (longer, new TroubleText($"this stage has had its most, {stage.MaxMin} min, at {{0}}", minute));
+            if (setting.TempC is null) return (longer, Say($"the oven is switched off at {At(minute)}"));
+            if (Math.Abs(setting.TempC.Value - stage.TempC) > problem.ToleranceC) return (longer, Say($"the oven is set to {setting.TempC.Value} °C at {At(minute)}"));
+            if (Others(oven, bakeId, trays, minute) + trays.Count > oven.Shelves) return (longer, Say($"the next load wants their shelves at {At(minute)}"));
+            if (minute - last.StartMin >= stage.MaxMin) return (longer, Say($"this stage has had its most, {stage.MaxMin} min, at {At(minute)}"));
         }
 
-        return (LongestMin, new TroubleText("no one bakes so long"));
+        return (LongestMin, Say($"no one bakes so long"));
     }
 
     private int Others(BakeOven oven, string bakeId, IReadOnlyList<int> trays, int minute) =>

@@ -7,7 +7,7 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="SlipMin">By how many minutes it can end later while nothing else moves; below 0 where it is late already.</param>
 /// <param name="SlipEnds">What then would be touched.</param>
 public sealed record TaskReason(
-    TroubleText Why, IReadOnlyList<TaskLink> WaitsFor, IReadOnlyList<TaskLink> WaitedBy, int SlipMin, TroubleText SlipEnds);
+    PlanText Why, IReadOnlyList<TaskLink> WaitsFor, IReadOnlyList<TaskLink> WaitedBy, int SlipMin, PlanText SlipEnds);
 
 /// <summary>One task next to another.</summary>
 /// <param name="TaskId">The other task.</param>

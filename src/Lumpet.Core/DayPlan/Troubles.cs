@@ -1,75 +1,107 @@
+using Lumpet.Core.Bakery;
+using static Lumpet.Core.DayPlan.PlanText;
+
 namespace Lumpet.Core.DayPlan;
 
-/// <summary>Says what does not work out, what binds, and what would free it.</summary>
+/// <summary>
+/// Says what does not work out, and what would free it. Nothing is named that was not tried: each way out is planned, and
+/// only one that helps is said, with what it does.
+/// </summary>
 internal static class Troubles
 {
-    // Ovens that are reached within this many minutes of the first possible one were not what held a bake up.
-    private const int AtOnceMin = 5;
+    // A way out is planned roughly: whether it helps shows at once.
+    private const int EffortOfATry = 2;
+    private const int RoundsOfATry = 4;
 
-    private static readonly TroubleText LongerOrLess = new("a longer shift, a later pick-up or fewer pies would free it");
+    // Beyond this many trays a try takes longer than someone waits.
+    private const int MostTraysToTry = 160;
+
+    // A later pick-up is tried lot by lot.
+    private const int MostLatePickUpsTried = 3;
+
+    private const int EarlierMin = 240;
 
     /// <summary>The troubles of a round, worst first.</summary>
-    public static IReadOnlyList<Trouble> In(IReadOnlyList<LotWork> works, DayAttempt attempt) =>
-        [.. works.SelectMany(work => Of(work, attempt)).OrderBy(trouble => trouble.LateMin is null ? 0 : 1).ThenByDescending(trouble => trouble.LateMin)];
-
-    private static IEnumerable<Trouble> Of(LotWork work, DayAttempt attempt)
+    public static IReadOnlyList<Trouble> In(DaySnapshot snapshot, DayRound round)
     {
-        Parcel[] parcels = [.. attempt.Parcels.Where(parcel => parcel.Work == work)];
-        var missing = work.Lot.Count - parcels.Sum(parcel => parcel.Pies);
-        if (missing > 0) yield return NotBaked(work, attempt, missing);
+        LotFate[] missed = [.. round.Fates.Where(fate => fate.Missed > 0).OrderByDescending(fate => fate.NotBaked + fate.Unfit).ThenByDescending(fate => fate.LateMin)];
+        if (missed.Length == 0) return [];
+        var trays = round.Aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
+        Tried[] tried = trays > MostTraysToTry ? [] : [.. WaysOut(snapshot).Select(way => new Tried(way.Words, DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry).Fates))];
+        var place = round.Fates.Select((fate, at) => (fate.Lot.Id, at)).ToDictionary(pair => pair.Id, pair => pair.at);
+        return [.. missed.SelectMany((fate, at) => Of(
+            snapshot, fate, [.. tried.Select(one => (one.Words, one.Fates[place[fate.Lot.Id]]))], trays > MostTraysToTry, tryPickUp: at < MostLatePickUpsTried))];
+    }
 
-        Parcel[] late = [.. parcels.Where(parcel => parcel.DoneMin > work.Lot.PickUpMin)];
-        Parcel[] undoable = [.. parcels.Except(late).Where(parcel => Why(parcel, attempt) is not null)];
-        if (late.Length > 0)
+    private static IEnumerable<Trouble> Of(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After)[] tried, bool tooMany, bool tryPickUp)
+    {
+        var mend = Mend(snapshot, fate, tried, tooMany, tryPickUp);
+        if (fate.NotBaked > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.NotBaked, fate.NotBaked, 0, fate.WhyNotBaked, mend);
+        if (fate.Unfit > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Unfit, fate.Unfit, 0, fate.WhyUnfit, mend);
+        if (fate.Late > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Late, fate.Late, fate.LateMin, Say($"the last of them is boxed at {At(fate.Lot.PickUpMin + fate.LateMin)}"), mend);
+    }
+
+    /// <summary>The way out that helps most, and how far.</summary>
+    private static PlanText Mend(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After)[] tried, bool tooMany, bool tryPickUp)
+    {
+        if (tooMany) return Say($"what would free it is not tried on a day of this size; fewer pies, or another day for some of them");
+        var best = tried
+            .Where(one => IsBetter(one.After, fate))
+            .OrderBy(one => one.After.Missed).ThenBy(one => one.After.LateMin)
+            .FirstOrDefault();
+        if (best.Words is not null) return Said(best.Words, fate, best.After);
+        if (tryPickUp && fate is { NotBaked: 0, Unfit: 0 } && LaterPickUp(snapshot, fate) is { } later) return later;
+        return Say($"none of these frees it alone: {string.Join(", ", tried.Select(one => one.Words))}");
+    }
+
+    private static PlanText Said(string way, LotFate before, LotFate after) => after.Missed == 0
+        ? Say($"with {way} they would all be boxed in time")
+        : after.Missed < before.Missed ? Say($"with {way}, {before.Missed - after.Missed} of the {before.Missed} would be boxed in time")
+        : Say($"with {way} the last of them would be {Long(after.LateMin)} late, not {Long(before.LateMin)}");
+
+    private static bool IsBetter(LotFate after, LotFate before) =>
+        after.Missed < before.Missed || (after.Missed == before.Missed && after.Late == before.Late && after.LateMin < before.LateMin - 4);
+
+    private static PlanText? LaterPickUp(DaySnapshot snapshot, LotFate fate)
+    {
+        var pickUp = fate.Lot.PickUpMin + fate.LateMin;
+        var moved = snapshot with
         {
-            var worst = late.MaxBy(parcel => parcel.DoneMin)!;
-            var impossible = Why(worst, attempt);
-            yield return new Trouble(
-                work.Lot.Id,
-                late.Sum(parcel => parcel.Pies),
-                worst.DoneMin - work.Lot.PickUpMin,
-                impossible ?? Held(worst),
-                impossible is null ? new TroubleText("a pick-up at {0} would be met", worst.DoneMin) : LongerOrLess);
-        }
-
-        if (undoable.Length > 0)
-            yield return new Trouble(
-                work.Lot.Id,
-                undoable.Sum(parcel => parcel.Pies),
-                0,
-                Why(undoable[0], attempt)!,
-                LongerOrLess);
+            Orders = [.. snapshot.Orders.Select(order => order.Product.Id == fate.Lot.Product.Id && order.Pan.Id == fate.Lot.Pan.Id && order.PickUpMin == fate.Lot.PickUpMin ? order with { PickUpMin = pickUp } : order)],
+            HorizonMin = Math.Max(snapshot.HorizonMin, pickUp),
+        };
+        var after = DayPlanner.Best(moved, EffortOfATry, RoundsOfATry).Fates.Where(other => other.Lot.Product.Id == fate.Lot.Product.Id && other.Lot.Pan.Id == fate.Lot.Pan.Id && other.Lot.PickUpMin == pickUp);
+        return after.Sum(other => other.Missed) == 0 ? Say($"a pick-up at {At(pickUp)} would be met") : null;
     }
 
-    private static Trouble NotBaked(LotWork work, DayAttempt attempt, int pies)
+    /// <summary>Each thing that may bind, taken away: what is tried.</summary>
+    private static IEnumerable<(string Words, DaySnapshot Snapshot)> WaysOut(DaySnapshot snapshot)
     {
-        var bakeIds = work.Graph.Bakes.Select(work.BakeId).ToHashSet();
-        var reason = attempt.Plan.Unplaced.First(tray => bakeIds.Contains(tray.BakeId)).Reason;
-        return new Trouble(
-            work.Lot.Id, pies, null, new TroubleText($"no oven takes them: {reason}"), new TroubleText("fewer pies, a longer shift or another oven would free it"));
+        if (snapshot.Shifts.Count == 0) yield break;
+        yield return ("twice the shelves in every oven", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { Shelves = oven.Shelves * 2 })] });
+        yield return ("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}-second" })] });
+        var (first, last) = (snapshot.Shifts.Min(shift => shift.StartMin), Math.Max(snapshot.Shifts.Max(shift => shift.EndMin), snapshot.HorizonMin));
+        yield return ("people there without a break from the first shift to the last pick-up", snapshot with { Shifts = [new DayShift("All", first, last)] });
+        yield return ("a mixer of twice the size", snapshot with { Mixer = new Mixer(snapshot.Mixer.Name, snapshot.Mixer.SmallestBatch, snapshot.Mixer.LargestBatch * 2) });
+        yield return ($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot));
     }
 
-    /// <summary>Why a parcel's work cannot be done at all, or null where it can.</summary>
-    private static TroubleText? Why(Parcel parcel, DayAttempt attempt)
+    /// <summary>The same day with a first shift that begins earlier; minutes count from there.</summary>
+    private static DaySnapshot Earlier(DaySnapshot snapshot)
     {
-        if (attempt.Mixed.FirstOrDefault(mixed => mixed.Batch.Mass > attempt.Mixer.LargestBatch && mixed.Batch.Discs.Any(disc => disc.LotId == parcel.Work.Lot.Id)) is { } large)
-            return new TroubleText(FormattableString.Invariant(
-                $"a disc of {large.Batch.Discs.Max(disc => disc.Disc.Grams):0} g of {large.Batch.Dough.Name} is more than the mixer takes ({attempt.Mixer.LargestBatch.Kilograms:0.##} kg)"));
-        if (parcel.Times.Misfits.Count > 0) return new TroubleText(parcel.Times.Misfits[0].Why);
-        var batch = attempt.Mixed.FirstOrDefault(mixed =>
-            mixed.Short > 0 && mixed.Batch.Discs.Any(disc => disc.LotId == parcel.Work.Lot.Id)
-            && parcel.Times.Start.Where((_, node) => parcel.Work.Graph.Nodes[node].UsesDough).Any(start => start < mixed.Batch.NeededMin + mixed.Short));
-        return batch is null ? null
-            : new TroubleText($"the mixer cannot have {batch.Batch.Dough.Name} mixed and rested by {{0}}", batch.Batch.NeededMin);
+        var first = snapshot.Shifts.MinBy(shift => shift.StartMin);
+        return snapshot with
+        {
+            Orders = [.. snapshot.Orders.Select(order => order with { PickUpMin = order.PickUpMin + EarlierMin })],
+            Shifts = [.. snapshot.Shifts.Select(shift => shift == first
+                ? shift with { EndMin = shift.EndMin + EarlierMin }
+                : shift with { StartMin = shift.StartMin + EarlierMin, EndMin = shift.EndMin + EarlierMin })],
+            HorizonMin = snapshot.HorizonMin + EarlierMin,
+        };
     }
 
-    /// <summary>What held a late parcel up: the bench, or the ovens.</summary>
-    private static TroubleText Held(Parcel parcel)
-    {
-        var first = parcel.Work.Graph.Bakes[0];
-        var (entry, release) = (parcel.Times.Start[first], parcel.Work.Release[first]);
-        return entry - release <= AtOnceMin
-            ? new TroubleText("dough, lining and filling cannot be at the oven before {0}", release)
-            : new TroubleText("the ovens have no earlier place than {0}, though it could be at the door by {1}", entry, release);
-    }
+    /// <summary>A way out that was planned.</summary>
+    /// <param name="Words">What it is, after "with".</param>
+    /// <param name="Fates">What then becomes of the lots, in the order of the round.</param>
+    private sealed record Tried(string Words, IReadOnlyList<LotFate> Fates);
 }

@@ -14,6 +14,7 @@ namespace Lumpet.Core.Dough;
 /// <param name="Surplus">Dough beyond the discs, where the mixer's smallest batch is more than is needed.</param>
 /// <param name="NeededMin">When the first of its discs is rolled.</param>
 /// <param name="MixStartMin">When mixing begins; below 0 where it would have to begin before the horizon.</param>
+/// <param name="Turns">When each of its turns begins; empty where it has none.</param>
 public sealed record DoughBatch(
     DoughFormula Dough,
     int Number,
@@ -23,10 +24,14 @@ public sealed record DoughBatch(
     IReadOnlyList<BatchDisc> Discs,
     Mass Surplus,
     int NeededMin,
-    int MixStartMin)
+    int MixStartMin,
+    IReadOnlyList<int> Turns)
 {
-    /// <summary>When mixing and dividing are done and the dough goes into the cold.</summary>
-    public int MixEndMin => MixStartMin + Dough.MadeInMinutes;
+    /// <summary>When mixing is done and the bowl is free.</summary>
+    public int MixEndMin => MixStartMin + Dough.MixMinutes;
+
+    /// <summary>When its rest begins: after mixing, or after the cold that follows its last turn.</summary>
+    public int RestStartMin => Turns.Count == 0 ? MixEndMin : Turns[^1] + Dough.Method.TurnMinutes + Dough.Method.TurnRestMinutes;
 
     /// <summary>The sum of its discs.</summary>
     public Mass InDiscs => Mass.FromGrams(Discs.Sum(disc => disc.Disc.Grams * disc.Count));
@@ -41,9 +46,10 @@ public sealed record DoughBatch(
 /// <param name="Weighed">What the scale is to show: whole grams that add up to the rounded batch.</param>
 public sealed record BatchLine(RecipeLine Line, Mass Exact, Mass Weighed);
 
-/// <summary>Discs of one kind.</summary>
+/// <summary>Discs of one kind for one lot.</summary>
 /// <param name="Label">For what.</param>
 /// <param name="LotId">For which lot.</param>
 /// <param name="Disc">Mass of each.</param>
 /// <param name="Count">How many.</param>
-public sealed record BatchDisc(string Label, string LotId, Mass Disc, int Count);
+/// <param name="Piece">What is rolled from it.</param>
+public sealed record BatchDisc(string Label, string LotId, Mass Disc, int Count, DoughPiece Piece);

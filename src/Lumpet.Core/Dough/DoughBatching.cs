@@ -64,10 +64,11 @@ public static class DoughBatching
             of,
             mass,
             [.. dough.Lines.Select((line, index) => new BatchLine(line, exact[index], Mass.FromGrams(weighed[index])))],
-            [.. share.Select(demand => new BatchDisc(demand.Label, demand.LotId, demand.Disc, demand.Count))],
+            [.. share.Select(demand => new BatchDisc(demand.Label, demand.LotId, demand.Disc, demand.Count, demand.Piece))],
             (mass - needed) * (1 - dough.BowlLossShare),
             share.Min(demand => demand.NeededMin),
-            MixStartMin: 0);
+            MixStartMin: 0,
+            Turns: []);
     }
 
     private static Mass InDiscs(IEnumerable<DoughDemand> share) =>

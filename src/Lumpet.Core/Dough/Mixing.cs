@@ -21,15 +21,23 @@ internal static class Mixing
         var mixerFreeUntil = int.MaxValue;
         foreach (var batch in batches.OrderByDescending(batch => batch.NeededMin).ThenByDescending(batch => batch.Number))
         {
-            var length = batch.Dough.MadeInMinutes;
-            var endBy = Math.Min(mixerFreeUntil, batch.NeededMin - (aim ? batch.Dough.Rest.Aim : batch.Dough.Rest.Least));
-            var found = latestStart(length, endBy);
-            var start = found ?? endBy - length;
-            var missing = found is null ? Math.Max(1, firstMin - start) : 0;
+            var (dough, method) = (batch.Dough, batch.Dough.Method);
+            var (missing, endBy) = (0, batch.NeededMin - (aim ? dough.Rest.Aim : dough.Rest.Least));
+            int Latest(int length, int by)
+            {
+                if (latestStart(length, by) is { } start) return start;
+                missing = Math.Max(missing, Math.Max(1, firstMin - (by - length)));
+                return by - length;
+            }
+
+            // From the last turn back to the mixer; the bowl is taken for the mixing only.
+            var turns = new int[method.Turns];
+            for (var turn = turns.Length - 1; turn >= 0; turn--) endBy = turns[turn] = Latest(method.TurnMinutes, endBy - method.TurnRestMinutes);
+            var timed = batch with { MixStartMin = Latest(dough.MixMinutes, Math.Min(mixerFreeUntil, endBy)), Turns = turns };
             // A dough that would rest too long is as wrong as one that rests too little.
-            if (batch.NeededMin - (start + length) > batch.Dough.Rest.Most) missing = Math.Max(missing, 1);
-            mixed.Add(new MixedBatch(batch with { MixStartMin = start }, missing));
-            mixerFreeUntil = start;
+            if (timed.NeededMin - timed.RestStartMin > dough.Rest.Most) missing = Math.Max(missing, 1);
+            mixed.Add(new MixedBatch(timed, missing));
+            mixerFreeUntil = timed.MixStartMin;
         }
 
         return [.. mixed.OrderBy(one => one.Batch.MixStartMin).ThenBy(one => one.Batch.Number)];

@@ -8,6 +8,9 @@ public readonly record struct Volume
     /// <summary>The volume in millilitres (cubic centimetres).</summary>
     public double Millilitres { get; }
 
+    /// <summary>The volume in US cups.</summary>
+    public double UsCups => Millilitres / MillilitresInUsCup;
+
     /// <summary>Millilitres in a US cup: a gallon is 3785.411784 ml exactly, a cup its sixteenth (NIST Handbook 44, Appendix C).</summary>
     public const double MillilitresInUsCup = 3785.411784 / 16;
 

@@ -24,6 +24,14 @@ public sealed record DoughPiece(
     /// <summary>What comes back when the piece is cut from its disc.</summary>
     public Mass Trim => Disc + TakenFromTrim - Mass;
 
+    /// <summary>
+    /// What it is rolled to before it is trimmed: a disc has the piece's thickness, so its outline grows with the root of its
+    /// mass; the piece itself where nothing is trimmed off it.
+    /// </summary>
+    public Outline Rolled => Mass > Mass.Zero && Disc > Mass
+        ? Outline with { Length = Outline.Length * Math.Sqrt(Disc / Mass), Width = Outline.Width * Math.Sqrt(Disc / Mass) }
+        : Outline;
+
     /// <summary>Across the piece, at its narrower side.</summary>
     public Length Diameter => Outline.Width;
 }

@@ -44,6 +44,9 @@ internal static class BakeryDraftEndpoints
         // Prices keep the currency they were paid in, and costs do not mix two.
         if (IngredientStore.Prices(connection).FirstOrDefault(price => price.Paid.Currency != bakery.Currency) is { } other)
             return FieldProblems.Of(("currency", $"Prices are kept in {other.Paid.Currency}, so the currency stays."));
+        var known = IngredientStore.All(connection);
+        foreach (var (pan, at) in pans.Select((pan, at) => (pan, at)))
+            if (pan.BoughtAs is { } bought && !known.ContainsKey(bought)) return FieldProblems.Of(($"pans[{at}].boughtAs", $"\"{bought}\" is no ingredient here; state it under Ingredients first."));
         if (PanChanges.Faults(RecipeStore.Products(connection), pans) is { Count: > 0 } unmade) return FieldProblems.Of(unmade);
         var (outcome, inUse) = BakeryWriter.Save(database, bakery, pans, version);
         if (inUse.Count > 0) return FieldProblems.Of(("pans", $"{string.Join(", ", inUse)} cannot go: recipes or orders use {(inUse.Count == 1 ? "it" : "them")}."));

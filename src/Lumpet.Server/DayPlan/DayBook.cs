@@ -56,6 +56,15 @@ internal sealed record DayBook(
         return new DayBook(day, bakery, products, snapshot, clock);
     }
 
+    /// <summary>The same day with nobody there before a minute.</summary>
+    public DayBook From(int minute) => this with
+    {
+        Snapshot = Snapshot with
+        {
+            Shifts = [.. Snapshot.Shifts.Where(shift => shift.EndMin > minute).Select(shift => shift with { StartMin = Math.Max(shift.StartMin, minute) })],
+        },
+    };
+
     private static LocalDateTime ShiftStart(ShiftRecord shift, LocalDate day) =>
         day.PlusDays(shift.DayOffset).AtMidnight().PlusMinutes(shift.StartMinute);
 }

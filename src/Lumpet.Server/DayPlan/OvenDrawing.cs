@@ -1,6 +1,7 @@
 using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Pans;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -76,7 +77,8 @@ internal static class OvenDrawing
         return new LayerAnswer(
             load,
             lot.Product.Name,
-            visit.StepId == "blind" ? "shells" : string.Empty,
+            step.Bakes switch { BakeOf.Shell => "shells", BakeOf.Top => "to finish", BakeOf.Preparation => step.Name, _ => string.Empty },
+            step.Place == OvenPlace.Floor,
             lot.Pan.Name,
             visit.Pies,
             visit.Shelves,

@@ -1,5 +1,8 @@
 using Lumpet.Core;
+using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Safety;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -9,30 +12,105 @@ internal static class OvenStepWords
     /// <summary>All steps of a plan.</summary>
     public static IReadOnlyList<OvenStepAnswer> Of(DayBook book, PlannedDay plan) => [.. OvenSteps.Of(plan).Select(step => Words(book, plan, step))];
 
+    /// <summary>What lies on the trays of a visit: "6 Pear and ginger", "6 shells for Oat custard".</summary>
+    public static string What(PlannedDay plan, LoadVisit visit)
+    {
+        var lot = plan.Lots.First(lot => lot.Id == visit.LotId);
+        var step = lot.Product.Process.Steps.First(step => step.Id == visit.StepId);
+        return step.Bakes switch
+        {
+            BakeOf.Shell => $"{Count(visit.Pies, "shell")} for {lot.Product.Name}",
+            BakeOf.Preparation => $"{Count(visit.TrayPies.Count, "tray")} of \"{step.Name}\" for {Count(visit.Pies, "pie")} {lot.Product.Name}",
+            BakeOf.Top => $"{visit.Pies} {lot.Product.Name} to finish",
+            _ => $"{visit.Pies} {lot.Product.Name}",
+        };
+    }
+
     private static OvenStepAnswer Words(DayBook book, PlannedDay plan, OvenStep step)
     {
         var oven = book.Snapshot.Ovens.First(oven => oven.Id == step.OvenId);
-        var dial = step.TempC + oven.DialOffsetC;
-        var lot = step.Visit is { } visit ? plan.Lots.First(lot => lot.Id == visit.LotId) : null;
-        var bake = lot?.Product.Process.Steps.First(one => one.Id == step.Visit!.StepId);
-        var what = lot is null ? string.Empty : $"{step.Visit!.Pies} {lot.Product.Name}{(bake!.Id == "blind" ? " shells" : string.Empty)}, {lot.Pan.Name}";
+        var dial = step.Visits.Count == 0 ? step.TempC + oven.DialOffsetC : null;
+        var (readyWhen, caution) = step.Act == OvenAct.Out ? Signs(plan, step) : (string.Empty, step.Act == OvenAct.In ? Frozen(plan, step) : string.Empty);
         return new OvenStepAnswer(
             book.Clock.At(step.AtMin),
             Naming.Of(step.Act),
             oven.Name,
-            step.Act switch
-            {
-                OvenAct.Off => "Switch off",
-                OvenAct.Set => $"Set to {dial} °C",
-                OvenAct.Drop => $"Drop to {dial} °C, trays stay in",
-                OvenAct.In => $"Load {step.Load} in: {what}",
-                OvenAct.Move => $"Load {step.Load} moves here from {book.Snapshot.Ovens.First(one => one.Id == step.Visit!.FromOvenId).Name}: {what}",
-                _ => $"Load {step.Load} out: {what}",
-            } + (step.TempC is not null && oven.DialOffsetC != 0 ? $" on the dial ({step.TempC} °C conventional)" : string.Empty),
+            Sentence(book, plan, step, oven),
             dial,
-            step.TempC ?? step.Visit?.Stages[0].TempC,
-            step.Visit?.Shelves ?? [],
-            step.Act == OvenAct.Out ? bake!.ReadyWhen : string.Empty,
-            step.Act == OvenAct.Out ? bake!.Caution : string.Empty);
+            step.TempC,
+            [.. step.Visits.SelectMany(visit => visit.Shelves).Order()],
+            [.. step.Visits.Select(visit => plan.Lots.First(lot => lot.Id == visit.LotId).Product.Name).Distinct()],
+            readyWhen,
+            caution);
     }
+
+    private static string Sentence(DayBook book, PlannedDay plan, OvenStep step, Oven oven)
+    {
+        var what = string.Join("; ", step.Visits.GroupBy(visit => (visit.LotId, visit.StepId)).Select(group =>
+            $"{What(plan, group.First() with { Pies = group.Sum(visit => visit.Pies), TrayPies = [.. group.SelectMany(visit => visit.TrayPies)] })}, {plan.Lots.First(lot => lot.Id == group.Key.LotId).Pan.Name}{Floor(plan, group, oven)}"));
+        return step.Act switch
+        {
+            OvenAct.Off => "Switch off",
+            OvenAct.Set => $"Set to {Heat(step, oven)}",
+            OvenAct.Drop => $"Change to {Heat(step, oven)}; the trays stay in",
+            OvenAct.HeatTrays => step.HeatedMin > 0
+                ? $"{Trays(step)} in, empty, to heat for load {step.Load}: {step.HeatedMin} min{Short(plan, step)}"
+                : $"No shelf is free to heat {Trays(step).ToLowerInvariant()} for load {step.Load} before it goes in{Short(plan, step)}",
+            OvenAct.In => $"Load {step.Load} in: {what}",
+            OvenAct.Move => $"Load {step.Load} moves here from {string.Join(", ", step.Visits.Select(visit => book.Snapshot.Ovens.First(one => one.Id == visit.FromOvenId).Name).Distinct())}: {what}",
+            OvenAct.WeightsOut => $"Weights out of load {step.Load}: {what}",
+            OvenAct.Turn => $"Turn the trays of load {step.Load}: {what}",
+            _ => $"Load {step.Load} out: {what}",
+        };
+    }
+
+    private static string Heat(OvenStep step, Oven oven) => oven.DialOffsetC == 0
+        ? $"{step.TempC} °C"
+        : $"{step.TempC + oven.DialOffsetC} °C on the dial ({step.TempC} °C conventional)";
+
+    private static string Trays(OvenStep step) => step.Visits.Sum(visit => visit.Shelves.Count) is var trays && trays == 1 ? "1 tray" : $"{trays} trays";
+
+    private static string Short(PlannedDay plan, OvenStep step)
+    {
+        var wanted = step.Visits.Max(visit => Bake(plan, visit).HeatedTrayMin);
+        return step.HeatedMin < wanted ? $" of the {wanted} wanted" : string.Empty;
+    }
+
+    /// <summary>On the floor where it stands there; where another tray has that place, that is said.</summary>
+    private static string Floor(PlannedDay plan, IEnumerable<LoadVisit> visits, Oven oven)
+    {
+        var all = visits.ToArray();
+        if (Bake(plan, all[0]).Place != OvenPlace.Floor) return string.Empty;
+        var above = all.SelectMany(visit => visit.Shelves).Count(shelf => shelf != oven.Shelves);
+        return above == 0 ? ", on the floor" : $", on the floor; {(above == 1 ? "1 tray has" : $"{above} trays have")} no place there and stand{(above == 1 ? "s" : string.Empty)} low";
+    }
+
+    private static (string ReadyWhen, string Caution) Signs(PlannedDay plan, OvenStep step)
+    {
+        var bakes = step.Visits.Select(visit => (Lot: plan.Lots.First(lot => lot.Id == visit.LotId), visit.StepId)).DistinctBy(one => (one.Lot.Product.Id, one.StepId)).ToArray();
+        string Each(Func<(Core.DayPlan.Lot Lot, string StepId), string> of)
+        {
+            var said = bakes.Select(one => (one.Lot.Product.Name, Words: of(one))).Where(one => one.Words.Length > 0).ToArray();
+            return said.Select(one => one.Words).Distinct().Count() <= 1
+                ? said.Select(one => one.Words).FirstOrDefault() ?? string.Empty
+                : string.Join("; ", said.Select(one => $"{one.Name}: {one.Words}"));
+        }
+
+        return (
+            Each(one => one.Lot.Product.Process.Steps.First(bake => bake.Id == one.StepId).ReadyWhen),
+            Each(one => StepCautions.Of(one.Lot.Product)[one.StepId]));
+    }
+
+    /// <summary>What cracks when it comes from the freezer.</summary>
+    private static string Frozen(PlannedDay plan, OvenStep step)
+    {
+        string[] pans = [.. step.Visits.Select(visit => plan.Lots.First(lot => lot.Id == visit.LotId))
+            .Where(lot => lot.Pan.MayCrack && ThermalShock.GoesIntoTheOvenFrozen(lot.Product.Process)).Select(lot => lot.Pan.Name).Distinct()];
+        return pans.Length == 0 ? string.Empty : $"{string.Join(", ", pans)} comes from the freezer: glass and earthenware may crack in a hot oven. Stand clear, tray below.";
+    }
+
+    private static Step Bake(PlannedDay plan, LoadVisit visit) =>
+        plan.Lots.First(lot => lot.Id == visit.LotId).Product.Process.Steps.First(step => step.Id == visit.StepId);
+
+    private static string Count(int count, string noun) => count == 1 ? $"1 {noun}" : $"{count} {noun}s";
 }

@@ -9,6 +9,7 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="Sentence">The answer in plain words, in parts.</param>
 /// <param name="Note">What stands below it, smaller.</param>
 /// <param name="Troubles">What does not work out.</param>
+/// <param name="Late">What should have begun by now, and what can still be done; null where nothing is late.</param>
 /// <param name="Pies">Pies in all.</param>
 /// <param name="Waves">The pick-ups.</param>
 /// <param name="Shifts">When people are there.</param>
@@ -24,6 +25,7 @@ public sealed record PlanAnswer(
     IReadOnlyList<SentencePart> Sentence,
     string Note,
     IReadOnlyList<TroubleAnswer> Troubles,
+    LateAnswer? Late,
     int Pies,
     IReadOnlyList<WaveAnswer> Waves,
     IReadOnlyList<ShiftAnswer> Shifts,
@@ -44,13 +46,21 @@ public sealed record SentencePart(string Text, string? Control, string? Value);
 /// <param name="Mend">What would free it.</param>
 public sealed record TroubleAnswer(string Text, string Mend);
 
+/// <summary>Work that should have begun by now and of which nobody has recorded anything.</summary>
+/// <param name="Words">What is late, by how much.</param>
+/// <param name="Still">What can still be done when all of it is begun now.</param>
+/// <param name="IsFromNow">Whether the plan that is shown begins now.</param>
+public sealed record LateAnswer(string Words, string Still, bool IsFromNow);
+
 /// <summary>A pick-up.</summary>
 /// <param name="PickUp">When.</param>
 /// <param name="Pies">Pies.</param>
 /// <param name="For">Who for.</param>
+/// <param name="IsMet">Whether all of it is boxed in time.</param>
+/// <param name="Says">How it fares, in words: "boxed with 32 min to spare", "12 of 20 cannot be made".</param>
 /// <param name="Boxed">When the last is boxed; null where some are not made.</param>
 /// <param name="SpareMin">Minutes to spare; below 0 when late.</param>
-public sealed record WaveAnswer(Moment PickUp, int Pies, string For, Moment? Boxed, int? SpareMin);
+public sealed record WaveAnswer(Moment PickUp, int Pies, string For, bool IsMet, string Says, Moment? Boxed, int? SpareMin);
 
 /// <summary>A shift.</summary>
 /// <param name="Name">Its name.</param>
@@ -110,7 +120,8 @@ public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDro
 /// <summary>Trays of one bake that lie in an oven together.</summary>
 /// <param name="Load">Number of the load they entered with.</param>
 /// <param name="Product">Name of the product.</param>
-/// <param name="Step">Name of the bake, where it is not simply "Bake".</param>
+/// <param name="Step">What is baked, where it is not simply pies: "shells".</param>
+/// <param name="IsOnFloor">Whether it bakes on the oven's floor.</param>
 /// <param name="Pan">Name of the pan.</param>
 /// <param name="Pies">Pies.</param>
 /// <param name="Shelves">Their shelves, from 1 at the top.</param>
@@ -122,7 +133,7 @@ public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDro
 /// <param name="PickUp">The pick-up they are for.</param>
 /// <param name="ReadyWhen">How one sees that they are done.</param>
 public sealed record LayerAnswer(
-    int Load, string Product, string Step, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, double? PanLengthCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen);
+    int Load, string Product, string Step, bool IsOnFloor, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, double? PanLengthCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen);
 
 /// <summary>A tray seen from above.</summary>
 /// <param name="Pies">Pies on it.</param>
@@ -166,7 +177,8 @@ public sealed record HandsAnswer(int AtOnce, Moment At, int WorkMin);
 
 /// <summary>A question to the planner.</summary>
 /// <param name="Moves">Pick-ups as they might be.</param>
-public sealed record WhatIfRequest(IReadOnlyList<PickUpMove?>? Moves);
+/// <param name="FromNow">Whether work begins now, as if nothing were done yet.</param>
+public sealed record WhatIfRequest(IReadOnlyList<PickUpMove?>? Moves, bool FromNow = false);
 
 /// <summary>A pick-up moved to another time of the same day.</summary>
 /// <param name="From">Its clock time, "07:30".</param>
@@ -195,13 +207,14 @@ public sealed record NeighbourAnswer(string Id, string Name, string About, Momen
 
 /// <summary>One step at an oven.</summary>
 /// <param name="At">When.</param>
-/// <param name="Act">"set", "drop", "off", "in", "move" or "out".</param>
+/// <param name="Act">"set", "drop", "off", "heatTrays", "in", "move", "weightsOut", "turn" or "out".</param>
 /// <param name="Oven">Name of the oven.</param>
 /// <param name="Words">The step in words.</param>
 /// <param name="DialC">What the dial is set to; null where nothing is set.</param>
 /// <param name="TempC">Temperature that it is drawn in.</param>
 /// <param name="Shelves">Shelves concerned.</param>
+/// <param name="Products">Names of the products concerned.</param>
 /// <param name="ReadyWhen">How one sees that what comes out is done.</param>
 /// <param name="Caution">What can hurt.</param>
 public sealed record OvenStepAnswer(
-    Moment At, string Act, string Oven, string Words, int? DialC, int? TempC, IReadOnlyList<int> Shelves, string ReadyWhen, string Caution);
+    Moment At, string Act, string Oven, string Words, int? DialC, int? TempC, IReadOnlyList<int> Shelves, IReadOnlyList<string> Products, string ReadyWhen, string Caution);

@@ -25,10 +25,10 @@ internal static class PlanEndpoints
             .Produces<string>(200, "application/json");
     }
 
-    private static Results<Ok<PlanAnswer>, ValidationProblem> Get(string day, Database database, PlanShelf shelf, BakeryClock clock)
+    private static Results<Ok<PlanAnswer>, ValidationProblem> Get(string day, string? from, Database database, PlanShelf shelf, BakeryClock clock)
     {
-        var (book, refused) = Open(day, database);
-        return book is null ? refused! : TypedResults.Ok(PlanWriting.Of(book, shelf.Plan(book), book.Clock.MinuteOf(clock.Now)));
+        var (view, refused) = View(day, from, database, shelf, clock);
+        return view is null ? refused! : TypedResults.Ok(PlanWriting.Of(view));
     }
 
     private static Results<Ok<PlanAnswer>, ValidationProblem> WhatIf(string day, WhatIfRequest request, Database database, PlanShelf shelf, BakeryClock clock)
@@ -36,22 +36,22 @@ internal static class PlanEndpoints
         var (book, refused) = Open(day, database);
         if (book is null) return refused!;
         var (moved, faults) = PickUpMoves.Apply(book, request.Moves ?? []);
-        return faults.Count > 0 ? FieldProblems.Of(faults) : TypedResults.Ok(PlanWriting.Of(moved, shelf.Plan(moved), book.Clock.MinuteOf(clock.Now)));
+        return faults.Count > 0 ? FieldProblems.Of(faults) : TypedResults.Ok(PlanWriting.Of(DayView.Of(moved, database, shelf, clock.Now, request.FromNow)));
     }
 
-    private static Results<Ok<ReasonAnswer>, ValidationProblem, ProblemHttpResult> Reason(string day, string? task, Database database, PlanShelf shelf)
+    private static Results<Ok<ReasonAnswer>, ValidationProblem, ProblemHttpResult> Reason(string day, string? task, string? from, Database database, PlanShelf shelf, BakeryClock clock)
     {
-        var (book, refused) = Open(day, database);
-        if (book is null) return refused!;
-        return PlanWriting.Reason(book, shelf.Plan(book), task ?? string.Empty) is { } reason
+        var (view, refused) = View(day, from, database, shelf, clock);
+        if (view is null) return refused!;
+        return PlanWriting.Reason(view.Book, view.Plan, task ?? string.Empty) is { } reason
             ? TypedResults.Ok(reason)
             : TypedResults.Problem(title: "There is no such task in the plan as it is now; it may have been planned anew.", statusCode: 404);
     }
 
-    private static Results<Ok<IReadOnlyList<OvenStepAnswer>>, ValidationProblem> OvenSteps(string day, Database database, PlanShelf shelf)
+    private static Results<Ok<IReadOnlyList<OvenStepAnswer>>, ValidationProblem> OvenSteps(string day, string? from, Database database, PlanShelf shelf, BakeryClock clock)
     {
-        var (book, refused) = Open(day, database);
-        return book is null ? refused! : TypedResults.Ok(OvenStepWords.Of(book, shelf.Plan(book)));
+        var (view, refused) = View(day, from, database, shelf, clock);
+        return view is null ? refused! : TypedResults.Ok(OvenStepWords.Of(view.Book, view.Plan));
     }
 
     private static Results<ContentHttpResult, ValidationProblem> Calendar(string day, Database database, PlanShelf shelf, BakeryClock clock)
@@ -70,6 +70,14 @@ internal static class PlanEndpoints
     {
         var (book, refused) = Open(day, database);
         return book is null ? refused! : TypedResults.Text(BakePlanFile.Write(shelf.Plan(book).BakePlan), "application/json", Encoding.UTF8);
+    }
+
+    /// <summary>The view of a day, or why there is none. "from=now" asks for the plan that begins now.</summary>
+    internal static (DayView? View, ValidationProblem? Refused) View(string day, string? from, Database database, PlanShelf shelf, BakeryClock clock)
+    {
+        if (from is not (null or "" or "now")) return (null, FieldProblems.Of(("from", "A plan begins as it should, or \"now\".")));
+        var (book, refused) = Open(day, database);
+        return book is null ? (null, refused) : (DayView.Of(book, database, shelf, clock.Now, from == "now"), null);
     }
 
     /// <summary>Opens a day, or answers why not.</summary>

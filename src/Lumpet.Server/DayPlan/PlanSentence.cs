@@ -3,14 +3,18 @@ using Lumpet.Server.Bakery;
 
 namespace Lumpet.Server.DayPlan;
 
-/// <summary>Says a plan in plain words.</summary>
+/// <summary>Says a plan in plain words. Every word about what is met and what is not comes from the plan's one account of its lots.</summary>
 internal static class PlanSentence
 {
-    // A sentence that names more pick-ups than this is a list; the tightest one then stands for all.
+    // A sentence that names more pick-ups than this is a list; the worst one then stands for all.
     private const int MostNamed = 3;
 
     /// <summary>The answer: how much, when, and whether the pick-ups are met.</summary>
-    public static IReadOnlyList<SentencePart> Of(DayBook book, PlannedDay plan)
+    /// <param name="book">The day.</param>
+    /// <param name="plan">Its plan.</param>
+    /// <param name="now">Minute of now.</param>
+    /// <param name="isLate">Whether work that should have begun is not known to have.</param>
+    public static IReadOnlyList<SentencePart> Of(DayBook book, PlannedDay plan, int now, bool isLate)
     {
         var day = new SentencePart(Days.Name(book.Day), "day", Days.Iso(book.Day));
         if (plan.Pies == 0) return [Plain("Nothing is ordered for "), day, Plain(".")];
@@ -19,41 +23,68 @@ internal static class PlanSentence
 
         var (first, last) = (book.Clock.At(plan.Loads[0].StartMin), book.Clock.At(plan.Loads.SelectMany(load => load.Visits).Max(visit => visit.EndMin)));
         parts.Add(Plain($" in {Count(plan.Loads.Count, "load")}, the first in at {Said(first)}, the last out at {Said(last)}. "));
-        if (plan.Waves.Count > MostNamed) return [.. parts, .. Many(book, plan), Plain(".")];
+        if (plan.Waves[^1].PickUpMin <= now) return [.. parts, Plain("Its pick-ups have passed; this is how it was planned.")];
+        if (isLate) parts.Add(Plain("Had it begun in time: "));
+        if (plan.Waves.Count > MostNamed) return [.. parts, .. Many(book, plan, isLate), Plain(".")];
         for (var at = 0; at < plan.Waves.Count; at++)
         {
-            parts.Add(Plain(at == 0 ? "The " : ", the "));
+            parts.Add(Plain(at > 0 ? ", the " : isLate ? "the " : "The "));
             parts.AddRange(Wave(book, plan.Waves[at]));
         }
 
         return [.. parts, Plain(".")];
     }
 
-    /// <summary>Many pick-ups: how many of them are met, and the worst one.</summary>
-    private static IReadOnlyList<SentencePart> Many(DayBook book, PlannedDay plan)
+    /// <summary>How a pick-up fares: "boxed with 32 min to spare", "12 of 20 cannot be made", "5 of 20 are 1 h 10 late".</summary>
+    public static string Says(Wave wave)
     {
-        var missed = plan.Waves.Count(wave => wave.SpareMin is null or < 0);
-        var worst = plan.Waves.MinBy(wave => wave.SpareMin ?? int.MinValue)!;
+        var said = new List<string>();
+        if (wave.NotMade > 0) said.Add(wave.NotMade == wave.Pies ? "cannot be made" : $"{wave.NotMade} of {wave.Pies} cannot be made");
+        if (wave.Fates.Sum(fate => fate.Late) is > 0 and var late)
+            said.Add($"{(late == wave.Pies ? string.Empty : $"{late} of {wave.Pies} ")}{(late == wave.Pies ? "is" : late == 1 ? "is" : "are")} {Hours(wave.Fates.Max(fate => fate.LateMin))} late");
+        return said.Count > 0 ? string.Join(" and ", said) : $"is boxed with {Hours(wave.SpareMin!.Value)} to spare";
+    }
+
+    /// <summary>Many pick-ups: how many of them are met, and the worst one.</summary>
+    private static IReadOnlyList<SentencePart> Many(DayBook book, PlannedDay plan, bool isLate)
+    {
+        var missed = plan.Waves.Count(wave => !wave.IsMet);
+        var worst = plan.Waves.OrderByDescending(wave => wave.NotMade).ThenBy(wave => wave.SpareMin ?? int.MinValue).First();
+        var all = isLate ? "all" : "All";
         return
         [
-            Plain(missed == 0 ? $"All {plan.Waves.Count} pick-ups are met; the tightest, the " : $"{missed} of {plan.Waves.Count} pick-ups are not met; the worst, the "),
+            Plain(missed == 0 ? $"{all} {plan.Waves.Count} pick-ups are met; the tightest, the " : $"{missed} of {plan.Waves.Count} pick-ups {(missed == 1 ? "is" : "are")} not met; the worst, the "),
             .. Wave(book, worst),
         ];
     }
 
-    /// <summary>Oven time against its bound, and hands; and whether work should have begun.</summary>
-    public static string Note(DayBook book, PlannedDay plan, int now)
+    /// <summary>Oven time against its bound.</summary>
+    public static string Note(PlannedDay plan)
     {
         if (plan.Tasks.Count == 0) return string.Empty;
         var cost = plan.BakePlan.Cost;
         var bound = plan.BakePlan.LowerBound.OvenOnMin;
-        var note = $"Ovens on for {Hours(cost.OvenOnMin)} between them"
+        return $"Ovens on for {Hours(cost.OvenOnMin)} between them"
             + (bound > 0 ? $"; no plan can do it in under {Hours(bound)}. " : ". ")
             + $"{Count(cost.SettingChanges, "change")} of setting.";
-        var first = plan.Tasks.Min(task => task.StartMin);
-        if (now > first && now < plan.Tasks.Max(task => task.EndMin))
-            note += $" Work began at {Said(book.Clock.At(first))}, {Hours(now - first)} ago.";
-        return note;
+    }
+
+    /// <summary>What is late, and what can still be done.</summary>
+    /// <param name="book">The day.</param>
+    /// <param name="overdue">What is overdue in the plan as it was made.</param>
+    /// <param name="now">Minute of now.</param>
+    /// <param name="still">The plan in which all of it is begun now.</param>
+    /// <param name="isFromNow">Whether that one is shown.</param>
+    public static LateAnswer Late(DayBook book, Overdue overdue, int now, PlannedDay still, bool isFromNow)
+    {
+        var words = $"Late: work was to begin at {Said(book.Clock.At(overdue.FirstMin))}, {Hours(now - overdue.FirstMin)} ago, with \"{overdue.FirstName}\" ({overdue.FirstAbout}). "
+            + $"{Count(overdue.Tasks, "task")} should have begun by now, and nobody has recorded that {(overdue.Tasks == 1 ? "it has" : "any of them has")}.";
+        var (inTime, late, not) = (still.Fates.Sum(fate => fate.InTime), still.Fates.Sum(fate => fate.Late), still.Waves.Sum(wave => wave.NotMade));
+        var parts = new List<string>();
+        if (inTime > 0) parts.Add($"{inTime} of {still.Pies} are boxed in time");
+        if (late > 0) parts.Add($"{late} {(late == 1 ? "is" : "are")} up to {Hours(still.Fates.Max(fate => fate.LateMin))} late");
+        if (not > 0) parts.Add($"{not} cannot be made");
+        return new LateAnswer(words, $"If nothing is done yet and all of it is begun now: {string.Join(", ", parts)}.", isFromNow);
     }
 
     /// <summary>A trouble in words.</summary>
@@ -61,14 +92,19 @@ internal static class PlanSentence
     {
         var lot = plan.Lots.First(lot => lot.Id == trouble.LotId);
         var what = $"{trouble.Pies} {lot.Product.Name}, {lot.Pan.Name}, for {Said(book.Clock.At(lot.PickUpMin))}{Names(lot.For)}";
-        var how = trouble.LateMin switch
+        var how = trouble.Kind switch
         {
-            null => "cannot be baked",
-            0 => "do not fit the shifts",
-            var late => $"are boxed {Hours(late.Value)} late",
+            TroubleKind.NotBaked => "cannot be baked",
+            TroubleKind.Unfit => trouble.Pies == 1 ? "cannot be made around its bake" : "cannot be made around their bakes",
+            _ => $"{(trouble.Pies == 1 ? "is" : "are")} boxed {Hours(trouble.LateMin)} late",
         };
-        return new TroubleAnswer($"{what} {how}: {Filled(book, trouble.Binds)}.", Sentence(Filled(book, trouble.Mend)));
+        return new TroubleAnswer($"{what} {how}: {Filled(book, trouble.What)}.", Sentence(Filled(book, trouble.Mend)));
     }
+
+    /// <summary>What two days want at one time, in words.</summary>
+    public static TroubleAnswer Shared(DayBook book, DayBook other, SharedTime shared) => new(
+        $"{shared.What} is wanted by {Days.Name(other.Day)} too, from {Said(book.Clock.At(shared.FromMin))} to {Said(book.Clock.At(shared.ToMin))}: each day is planned by itself, and both count on having it then.",
+        "Move a pick-up of one of the two days, or do that work earlier.");
 
     /// <summary>A length of time in words: "5 h 26" or "32 min".</summary>
     internal static string Hours(long minutes) => minutes < 60 ? $"{minutes} min" : FormattableString.Invariant($"{minutes / 60} h {minutes % 60:00}");
@@ -77,16 +113,10 @@ internal static class PlanSentence
     {
         var clock = book.Clock.At(wave.PickUpMin).Clock;
         var name = wave.For.Count == 1 ? $" {wave.For[0]}" : string.Empty;
-        return
-        [
-            new(clock, "pickUp", clock),
-            Plain(name + wave.SpareMin switch
-            {
-                null => " is not all made",
-                < 0 => $" is {Hours(-wave.SpareMin.Value)} late",
-                var spare => $" is boxed with {Hours(spare.Value)} to spare",
-            }),
-        ];
+        var says = Says(wave);
+        // "the 07:30: 5 of 20 are late", "the 07:30 is boxed with …".
+        var join = says.StartsWith("is ", StringComparison.Ordinal) || says.StartsWith("cannot", StringComparison.Ordinal) ? " " : ": ";
+        return [new(clock, "pickUp", clock), Plain($"{name}{join}{says}")];
     }
 
     private static SentencePart Plain(string text) => new(text, null, null);
@@ -94,8 +124,7 @@ internal static class PlanSentence
     private static string Names(IReadOnlyList<string> names) => names.Count == 0 ? string.Empty : $" ({string.Join(", ", names)})";
 
     /// <summary>A text with its minutes as clock times.</summary>
-    internal static string Filled(DayBook book, TroubleText text) =>
-        string.Format(System.Globalization.CultureInfo.InvariantCulture, text.Template, [.. text.Minutes.Select(minute => (object)Said(book.Clock.At(minute)))]);
+    internal static string Filled(DayBook book, PlanText text) => text.With(minute => Said(book.Clock.At(minute)));
 
     private static string Sentence(string text) => text.Length == 0 ? text : char.ToUpperInvariant(text[0]) + text[1..] + ".";
 

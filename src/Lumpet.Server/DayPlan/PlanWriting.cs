@@ -8,23 +8,25 @@ namespace Lumpet.Server.DayPlan;
 internal static class PlanWriting
 {
     /// <summary>The whole plan.</summary>
-    /// <param name="book">The day.</param>
-    /// <param name="plan">Its plan.</param>
-    /// <param name="now">Minute of now.</param>
-    public static PlanAnswer Of(DayBook book, PlannedDay plan, int now)
+    public static PlanAnswer Of(DayView view)
     {
+        var (book, plan, now) = (view.Book, view.Plan, view.Now);
         var (from, to) = (plan.Tasks.Select(task => task.StartMin).DefaultIfEmpty(0).Min(), plan.Waves.Select(wave => wave.PickUpMin).DefaultIfEmpty(0).Max());
         var hands = HandsNeeded.In(plan);
         return new PlanAnswer(
             Days.Iso(book.Day),
             Days.Name(book.Day),
             book.Fingerprint,
-            PlanSentence.Of(book, plan),
-            PlanSentence.Note(book, plan, now),
-            [.. plan.Troubles.Select(trouble => PlanSentence.Trouble(book, plan, trouble))],
+            PlanSentence.Of(book, plan, now, view.Late is { IsFromNow: false }),
+            PlanSentence.Note(plan),
+            [
+                .. plan.Troubles.Select(trouble => PlanSentence.Trouble(book, plan, trouble)),
+                .. view.Shared.Select(one => PlanSentence.Shared(book, one.Other, one.Shared)),
+            ],
+            view.Late,
             plan.Pies,
             [.. plan.Waves.Select(wave => new WaveAnswer(
-                book.Clock.At(wave.PickUpMin), wave.Pies, string.Join(", ", wave.For), wave.BoxedMin is { } boxed ? book.Clock.At(boxed) : null, wave.SpareMin))],
+                book.Clock.At(wave.PickUpMin), wave.Pies, string.Join(", ", wave.For), wave.IsMet, PlanSentence.Says(wave), wave.BoxedMin is { } boxed ? book.Clock.At(boxed) : null, wave.SpareMin))],
             [.. book.Snapshot.Shifts.Select(shift => new ShiftAnswer(shift.Name, book.Clock.At(shift.StartMin), book.Clock.At(shift.EndMin)))],
             [.. DayRibbon.Of(plan).Select(stretch => new RibbonAnswer(stretch.Phase, book.Clock.At(stretch.StartMin), book.Clock.At(stretch.EndMin), stretch.Celsius))],
             now >= from && now <= to ? book.Clock.At(now) : null,

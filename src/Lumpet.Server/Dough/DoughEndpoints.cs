@@ -1,6 +1,9 @@
+using Lumpet.Core.DayPlan;
 using Lumpet.Core.Dough;
+using Lumpet.Core.Safety;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.DayPlan;
+using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -13,11 +16,11 @@ internal static class DoughEndpoints
     public static void Map(IEndpointRouteBuilder routes) =>
         routes.MapGet("/api/dough/{day}", Get).WithName("GetDough").WithSummary("The dough batches of a day, ready to be weighed.");
 
-    private static Results<Ok<DoughAnswer>, ValidationProblem> Get(string day, Database database, PlanShelf shelf)
+    private static Results<Ok<DoughAnswer>, ValidationProblem> Get(string day, string? from, Database database, PlanShelf shelf, BakeryClock clock)
     {
-        var (book, refused) = PlanEndpoints.Open(day, database);
-        if (book is null) return refused!;
-        var plan = shelf.Plan(book);
+        var (view, refused) = PlanEndpoints.View(day, from, database, shelf, clock);
+        if (view is null) return refused!;
+        var (book, plan) = (view.Book, view.Plan);
         var total = plan.Batches.Sum(batch => batch.Mass.Kilograms);
         var mixer = book.Bakery.Mixer;
         return TypedResults.Ok(new DoughAnswer(
@@ -25,10 +28,10 @@ internal static class DoughEndpoints
             plan.Batches.Count,
             Math.Round(total, 1),
             FormattableString.Invariant($"{mixer.Name}: {mixer.SmallestBatch.Kilograms} to {mixer.LargestBatch.Kilograms} kg a batch."),
-            [.. plan.Batches.Select(batch => Batch(book, batch))]));
+            [.. plan.Batches.Select(batch => Batch(book, plan, batch))]));
     }
 
-    private static BatchAnswer Batch(DayBook book, DoughBatch batch) => new(
+    private static BatchAnswer Batch(DayBook book, PlannedDay plan, DoughBatch batch) => new(
         batch.Dough.Id,
         batch.Dough.Name,
         batch.Number,
@@ -36,17 +39,32 @@ internal static class DoughEndpoints
         Math.Round(batch.Lines.Sum(line => line.Weighed.Grams)),
         [.. batch.Lines.Select(line => new BatchLineAnswer(
             line.Line.Ingredient.Name, line.Line.Preparation, line.Weighed.Grams, Math.Round(line.Line.Amount / batch.Dough.Written * 100, 1)))],
-        [.. batch.Discs.Select(disc => new BatchDiscAnswer(disc.Label, disc.Count, Math.Round(disc.Disc.Grams)))],
+        Discs(book, plan, batch),
         Math.Round(batch.InDiscs.Grams),
         Math.Round(batch.InBowl.Grams),
         Math.Round(batch.Surplus.Grams),
         book.Clock.At(batch.MixStartMin),
         book.Clock.At(batch.MixEndMin),
         book.Clock.At(batch.NeededMin),
-        batch.NeededMin - batch.MixEndMin,
+        batch.NeededMin - batch.RestStartMin,
         batch.Dough.Rest.Least,
+        [.. DoughWords.Making(batch.Dough, batch.Lines.Where(line => DoughWords.IsWater(line.Line)).Sum(line => line.Weighed.Grams))],
+        [.. batch.Turns.Select(book.Clock.At)],
         batch.Dough.ReadyWhen,
-        batch.Dough.Caution);
+        DoughCautions.Of(batch.Dough));
+
+    /// <summary>Discs that are the same on the scale and at the pin are one line, with the orders that they are for.</summary>
+    private static BatchDiscAnswer[] Discs(DayBook book, PlannedDay plan, DoughBatch batch) =>
+        [.. batch.Discs.GroupBy(disc => (disc.Label, Grams: Math.Round(disc.Disc.Grams))).Select(same => new BatchDiscAnswer(
+            same.Key.Label,
+            same.Sum(disc => disc.Count),
+            same.Key.Grams,
+            PieceWords.Rolled(same.First().Piece),
+            [.. same.GroupBy(disc => disc.LotId).Select(lot =>
+            {
+                var order = plan.Lots.First(one => one.Id == lot.Key);
+                return new DiscOrderAnswer(lot.Sum(disc => disc.Count), book.Clock.At(order.PickUpMin), string.Join(", ", order.For));
+            }).OrderBy(order => order.PickUp.Min)]))];
 }
 
 /// <summary>The dough batches of a day.</summary>
@@ -69,10 +87,12 @@ public sealed record DoughAnswer(string DayName, int Count, double Kilograms, st
 /// <param name="InBowl">Grams that stay in the bowl.</param>
 /// <param name="Surplus">Grams beyond that.</param>
 /// <param name="MixStart">When mixing begins.</param>
-/// <param name="MixEnd">When it goes into the cold.</param>
+/// <param name="MixEnd">When the bowl is free.</param>
 /// <param name="Needed">When the first disc is rolled.</param>
 /// <param name="RestMin">How long it rests until then.</param>
 /// <param name="RestLeast">How long it must.</param>
+/// <param name="Making">What the hands at the mixer have to know, one sentence each.</param>
+/// <param name="Turns">When each turn begins; empty where it has none.</param>
 /// <param name="ReadyWhen">The sign that mixing is done.</param>
 /// <param name="Caution">What can hurt.</param>
 public sealed record BatchAnswer(
@@ -91,6 +111,8 @@ public sealed record BatchAnswer(
     Moment Needed,
     int RestMin,
     int RestLeast,
+    IReadOnlyList<string> Making,
+    IReadOnlyList<Moment> Turns,
     string ReadyWhen,
     string Caution);
 
@@ -105,4 +127,12 @@ public sealed record BatchLineAnswer(string Name, string Preparation, double Gra
 /// <param name="Label">For what.</param>
 /// <param name="Count">How many.</param>
 /// <param name="Grams">Weight of each.</param>
-public sealed record BatchDiscAnswer(string Label, int Count, double Grams);
+/// <param name="Rolled">What it is rolled to, and what it is trimmed to; empty where it is cut from a sheet.</param>
+/// <param name="Orders">The orders they are for, in order of their pick-ups.</param>
+public sealed record BatchDiscAnswer(string Label, int Count, double Grams, string Rolled, IReadOnlyList<DiscOrderAnswer> Orders);
+
+/// <summary>Orders that some discs are for.</summary>
+/// <param name="Count">Discs.</param>
+/// <param name="PickUp">The pick-up.</param>
+/// <param name="For">Who for; may be empty.</param>
+public sealed record DiscOrderAnswer(int Count, Moment PickUp, string For);

@@ -1,7 +1,10 @@
+using Lumpet.Core;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Safety;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.DayPlan;
+using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -14,11 +17,11 @@ internal static class FillingEndpoints
     public static void Map(IEndpointRouteBuilder routes) =>
         routes.MapGet("/api/fillings/{day}", Get).WithName("GetFillings").WithSummary("The fillings of a day, ready to be weighed.");
 
-    private static Results<Ok<FillingsAnswer>, ValidationProblem> Get(string day, Database database, PlanShelf shelf)
+    private static Results<Ok<FillingsAnswer>, ValidationProblem> Get(string day, string? from, Database database, PlanShelf shelf, BakeryClock clock)
     {
-        var (book, refused) = PlanEndpoints.Open(day, database);
-        if (book is null) return refused!;
-        var plan = shelf.Plan(book);
+        var (view, refused) = PlanEndpoints.View(day, from, database, shelf, clock);
+        if (view is null) return refused!;
+        var (book, plan) = (view.Book, view.Plan);
         FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, [.. lots]))];
         return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), fillings));
     }
@@ -34,16 +37,22 @@ internal static class FillingEndpoints
             Math.Round(lines.Sum(line => line.Grams), 1),
             Math.Round(product.Filling.KeptShare * 100, 1),
             lines,
-            Lines([.. scaled.Select(one => one.Scaled.Topping)]),
-            Lines([.. scaled.Select(one => one.Scaled.Finish)]),
+            [.. product.Parts.Where(part => part.Kind is not (PartKind.Dough or PartKind.Filling) && part.Lines.Count > 0)
+                .Select(part => new FillingPartAnswer(Naming.Of(part.Kind), Lines([.. scaled.Select(one => one.Scaled.Part(part.Kind).Lines)])))],
+            [.. scaled.SelectMany(one => one.Scaled.Packaging.Select(item => (item.Name, one.Lot.Count))).GroupBy(item => item.Name)
+                .Select(item => new PackagingAnswer(item.Key, item.Sum(one => one.Count)))],
             [.. scaled.Select(one => new FillingLotAnswer(
                 one.Lot.Count,
                 one.Lot.Pan.Name,
                 book.Clock.At(one.Lot.PickUpMin),
                 Math.Round(one.Scaled.FillingPerPie.Grams),
-                Math.Round(one.Scaled.FillingScale.Factor, 4)))],
+                Math.Round(one.Scaled.FillingScale.Factor, 4),
+                [.. RoomWords.Of(one.Scaled)]))],
             product.Allergens,
-            product.WithoutStatedAllergens);
+            product.WithoutStatedAllergens,
+            product.MayContain,
+            book.Bakery.Handles,
+            ProductCautions.Of(product));
     }
 
     /// <summary>The lines of one part, added up over the lots of a product and rounded once.</summary>
@@ -73,22 +82,38 @@ public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyL
 /// <param name="Grams">What is weighed in all.</param>
 /// <param name="KeptPercent">What of it goes into the pans.</param>
 /// <param name="Lines">By ingredient; they add up to it.</param>
-/// <param name="Topping">Crumble, meringue and the like, by ingredient.</param>
-/// <param name="Finish">Wash, sugar and the like, by ingredient.</param>
+/// <param name="Parts">Every other part that is weighed here: topping, finish.</param>
+/// <param name="Packaging">What is counted by the pie: boxes, labels, pans that go with the pie.</param>
 /// <param name="Lots">Where it goes.</param>
 /// <param name="Allergens">What it carries, crust and finish included.</param>
 /// <param name="NotStated">Ingredients of which nobody has said yet what they carry.</param>
+/// <param name="MayContain">What it may carry in traces, as suppliers say.</param>
+/// <param name="Handles">What this kitchen handles, as the bakery states; null while it has stated nothing.</param>
+/// <param name="Cautions">What can hurt.</param>
 public sealed record FillingAnswer(
     string Product,
     string Name,
     double Grams,
     double KeptPercent,
     IReadOnlyList<FillingLineAnswer> Lines,
-    IReadOnlyList<FillingLineAnswer> Topping,
-    IReadOnlyList<FillingLineAnswer> Finish,
+    IReadOnlyList<FillingPartAnswer> Parts,
+    IReadOnlyList<PackagingAnswer> Packaging,
     IReadOnlyList<FillingLotAnswer> Lots,
     IReadOnlyList<string> Allergens,
-    IReadOnlyList<string> NotStated);
+    IReadOnlyList<string> NotStated,
+    IReadOnlyList<string> MayContain,
+    IReadOnlyList<string>? Handles,
+    IReadOnlyList<string> Cautions);
+
+/// <summary>A part of a product.</summary>
+/// <param name="Part">"topping" or "finish".</param>
+/// <param name="Lines">By ingredient.</param>
+public sealed record FillingPartAnswer(string Part, IReadOnlyList<FillingLineAnswer> Lines);
+
+/// <summary>Something that is counted by the pie.</summary>
+/// <param name="Name">What.</param>
+/// <param name="Count">How many.</param>
+public sealed record PackagingAnswer(string Name, int Count);
 
 /// <summary>An ingredient of a filling.</summary>
 /// <param name="Name">Its name.</param>
@@ -104,4 +129,5 @@ public sealed record FillingLineAnswer(string Name, string Preparation, double G
 /// <param name="PickUp">The pick-up.</param>
 /// <param name="GramsPerPie">Filling of one pie.</param>
 /// <param name="Factor">By which the written amounts were multiplied.</param>
-public sealed record FillingLotAnswer(int Count, string Pan, Moment PickUp, double GramsPerPie, double Factor);
+/// <param name="Room">What is too much for this pan, in words; empty where it fits.</param>
+public sealed record FillingLotAnswer(int Count, string Pan, Moment PickUp, double GramsPerPie, double Factor, IReadOnlyList<string> Room);

@@ -1,5 +1,6 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Safety;
 
 namespace Lumpet.Server.Recipes;
 
@@ -9,38 +10,49 @@ internal static class DoughWords
     /// <summary>"Water from 384 to 480 g: hold back 96 g. Fat as peas. 3 turns, 30 min of cold after each. …"</summary>
     public static string Method(ScaledProduct scaled)
     {
-        var (dough, said) = (scaled.Product.Dough, new List<string>());
-        var method = dough.Method;
-        var water = scaled.Dough.Where(line => line.Line.Ingredient.Facts.Role == IngredientRole.Liquid).Sum(line => line.Total.Grams);
-        if (method.HeldBackPercent > 0 && water > 0)
-            said.Add(Words($"Water from {water * (1 - (method.HeldBackPercent / 100)):0} to {water:0} g: hold back {water * method.HeldBackPercent / 100:0} g ({method.HeldBackPercent} %) and add it only as far as a pinch holds."));
-        if (method.FatSize.Length > 0) said.Add($"The fat looks like {method.FatSize}.");
-        if (method.Turns > 0) said.Add(Words($"{method.Turns} {(method.Turns == 1 ? "turn" : "turns")}, {method.TurnRestMinutes} min of cold after each."));
-        said.Add(Words($"Rest {dough.Rest.Least} min at least, better {dough.Rest.Aim}."));
+        var (dough, method) = (scaled.Product.Dough, scaled.Product.Dough.Method);
         var thickness = scaled.Product.Crust.Thickness.Millimetres;
+        var said = Making(dough, scaled.Dough.Where(line => IsWater(line.Line)).Sum(line => line.Total.Grams)).ToList();
         said.Add(thickness < method.ThinnestMm || thickness > method.ThickestMm
             ? Words($"Rolled to {thickness} mm, where {method.ThinnestMm} to {method.ThickestMm} mm is usual for it.")
             : Words($"Rolled to {method.ThinnestMm} to {method.ThickestMm} mm."));
         said.Add(Words($"Keeps {method.KeepsColdDays} days cold, {method.KeepsFrozenDays} days frozen, thawed in the fridge overnight."));
-        if (dough.Caution.Length > 0) said.Add(dough.Caution);
+        if (DoughCautions.Of(dough) is { Length: > 0 } caution) said.Add(caution);
         return string.Join(' ', said);
     }
 
-    /// <summary>"112 g of trim come back from a pie, enough for 14 of its 14 cut-outs."</summary>
+    /// <summary>What the hands at the mixer have to know, one sentence each: held-back water, the look of the fat, turns, rest.</summary>
+    /// <param name="dough">The dough.</param>
+    /// <param name="waterGrams">Water in what is made.</param>
+    public static IEnumerable<string> Making(DoughFormula dough, double waterGrams)
+    {
+        var method = dough.Method;
+        if (method.HeldBackPercent > 0 && waterGrams > 0)
+            yield return Words($"Water from {waterGrams * (1 - (method.HeldBackPercent / 100)):0} to {waterGrams:0} g: hold back {waterGrams * method.HeldBackPercent / 100:0} g ({method.HeldBackPercent} %) and add it only as far as a pinch holds.");
+        if (method.FatSize.Length > 0) yield return Words($"The fat looks like {method.FatSize}.");
+        if (method.Turns > 0) yield return Words($"{method.Turns} {(method.Turns == 1 ? "turn" : "turns")} of {method.TurnMinutes} min, {method.TurnRestMinutes} min of cold after each.");
+        yield return Words($"Rest {dough.Rest.Least} min at least, better {dough.Rest.Aim}.");
+    }
+
+    /// <summary>Whether a line is of the water that is held back: water and milk, and a spirit that stands for some of it; vinegar goes in whole.</summary>
+    public static bool IsWater(RecipeLine line) => line.Ingredient.Facts.Role is IngredientRole.Liquid or IngredientRole.Spirit;
+
+    /// <summary>"112 g of trim come back from a pie", and what of it its cut-outs take.</summary>
     public static string TrimUse(ScaledProduct scaled)
     {
         var trim = scaled.Pieces.Sum(piece => piece.Trim.Grams);
-        if (trim < 0.5) return "No trim comes back.";
-        var rerolls = scaled.Product.Crust.Rerolls;
-        if (scaled.Product.Crust.Lining == Lining.SmallRounds && rerolls > 0)
-            return Words($"Scraps are rolled again {(rerolls == 1 ? "once" : "twice")}; {trim:0} g of trim are left from a pie.");
-        if (scaled.Pieces.FirstOrDefault(piece => piece.Name == "cut-outs") is { } cutOuts)
+        var crust = scaled.Product.Crust;
+        if (scaled.Pieces.FirstOrDefault(piece => piece.FromTrim > 0) is { } cutOuts)
         {
-            var (ofBase, one) = (scaled.Pieces.Where(piece => piece != cutOuts).Sum(piece => piece.Trim.Grams), cutOuts.Mass.Grams / cutOuts.Count);
-            return Words($"{ofBase:0} g of trim come back from the base: rolled out, enough for {Math.Min(cutOuts.Count, (int)(ofBase / one))} of its {cutOuts.Count} cut-outs of {one:0.#} g.");
+            var rest = trim - cutOuts.TakenFromTrim.Grams;
+            var all = cutOuts.FromTrim == cutOuts.Count ? "All" : Words($"{cutOuts.FromTrim} of");
+            return Words($"{all} its {cutOuts.Count} cut-outs are cut from the base's trim, rolled out once more{(cutOuts.FromTrim == cutOuts.Count ? string.Empty : ", the others from a sheet")}; {Math.Max(0, rest):0} g of trim are left of a pie.");
         }
 
-        return Words($"{trim:0} g of trim come back from a pie.");
+        if (trim < 0.5) return "No trim comes back.";
+        return crust.Lining == Lining.SmallRounds && crust.Rerolls > 0
+            ? Words($"Scraps are rolled again {(crust.Rerolls == 1 ? "once" : "twice")}; {trim:0} g of trim are left from a pie.")
+            : Words($"{trim:0} g of trim come back from a pie.");
     }
 
     private static string Words(FormattableString text) => FormattableString.Invariant(text);

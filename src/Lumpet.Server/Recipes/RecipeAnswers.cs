@@ -65,12 +65,11 @@ public sealed record ScaleRequest(string? Pan, int? Count, string? Have, double?
 /// <param name="Filling">How the filling scales.</param>
 /// <param name="Lines">The filling, line by line.</param>
 /// <param name="Dough">The dough.</param>
-/// <param name="Finish">The finish, line by line.</param>
-/// <param name="FinishFactor">By which the finish was multiplied.</param>
+/// <param name="Parts">Every other part that has lines, in order.</param>
+/// <param name="Packaging">What is counted by the pie in this pan.</param>
 /// <param name="Cost">What one pie costs.</param>
 /// <param name="Steps">How it is made.</param>
 /// <param name="Facts">What it is.</param>
-/// <param name="Topping">The topping, line by line.</param>
 /// <param name="Warnings">What to look at.</param>
 /// <param name="Whole">What comes whole.</param>
 /// <param name="Estimate">How long the bake may take; null where none can be said.</param>
@@ -91,17 +90,22 @@ public sealed record ScaleAnswer(
     FillingScaleAnswer Filling,
     IReadOnlyList<LineAnswer> Lines,
     DoughScaleAnswer Dough,
-    IReadOnlyList<LineAnswer> Finish,
-    double FinishFactor,
+    IReadOnlyList<PartAnswer> Parts,
+    IReadOnlyList<string> Packaging,
     CostAnswer Cost,
     IReadOnlyList<StepAnswer> Steps,
     RecipeFacts Facts,
-    IReadOnlyList<LineAnswer> Topping,
     IReadOnlyList<string> Warnings,
     IReadOnlyList<WholeAnswer> Whole,
     EstimateAnswer? Estimate,
     OnHandAnswer? OnHand,
     IReadOnlyList<MadeAnswer> Made);
+
+/// <summary>A part of the recipe, scaled.</summary>
+/// <param name="Part">"topping" or "finish".</param>
+/// <param name="Factor">By which it was multiplied.</param>
+/// <param name="Lines">Line by line.</param>
+public sealed record PartAnswer(string Part, double Factor, IReadOnlyList<LineAnswer> Lines);
 
 /// <summary>Something that is made here and goes into the pies.</summary>
 /// <param name="Name">Its name.</param>
@@ -121,8 +125,10 @@ public sealed record MadeLine(string Name, string Preparation, double Grams);
 /// <param name="Top">What lies on it.</param>
 /// <param name="Base">How its base is kept crisp.</param>
 /// <param name="Lining">How the base is laid in.</param>
-/// <param name="Cooling">How it cools.</param>
-/// <param name="MayContain">What it may carry in traces.</param>
+/// <param name="Cooling">How it cools, as its steps say.</param>
+/// <param name="Keeping">How it is kept until its pick-up.</param>
+/// <param name="MayContain">What it may carry in traces, as the suppliers of its ingredients say.</param>
+/// <param name="Handles">What this kitchen handles, as the bakery states; null while it has stated nothing.</param>
 /// <param name="Alcohol">Ingredients with alcohol.</param>
 /// <param name="Cautions">What can hurt.</param>
 /// <param name="Thickening">How its filling is thickened, in words; null where starch does not thicken it.</param>
@@ -134,7 +140,9 @@ public sealed record RecipeFacts(
     string Base,
     string Lining,
     string Cooling,
+    string Keeping,
     IReadOnlyList<string> MayContain,
+    IReadOnlyList<string>? Handles,
     IReadOnlyList<string> Alcohol,
     IReadOnlyList<string> Cautions,
     string? Thickening,
@@ -149,7 +157,13 @@ public sealed record RecipeFacts(
 /// <param name="Nearest">The nearest whole number: the second way.</param>
 /// <param name="MovedPercent">By how much that moves this ingredient.</param>
 /// <param name="WholeAt">The nearest count of pies at which it comes out whole: the third way; null where none is near.</param>
-public sealed record WholeAnswer(string Name, string Piece, double Exact, double Grams, int Nearest, double MovedPercent, int? WholeAt);
+public sealed record WholeAnswer(string Name, string Piece, double Exact, double Grams, int Nearest, double MovedPercent, WholeAtAnswer? WholeAt);
+
+/// <summary>A count of pies at which something comes out whole, within a twentieth of one piece.</summary>
+/// <param name="Pies">Pies.</param>
+/// <param name="Pieces">Whole pieces for them.</param>
+/// <param name="MovedPercent">By how much taking so many still moves the ingredient.</param>
+public sealed record WholeAtAnswer(int Pies, int Pieces, double MovedPercent);
 
 /// <summary>How long the bake may take in this pan.</summary>
 /// <param name="Least">Least minutes in all.</param>
@@ -242,8 +256,9 @@ public sealed record FillingScaleAnswer(
 /// <param name="TotalGrams">For all pies, to weigh.</param>
 /// <param name="ToBuyGrams">To buy; null where nothing is lost.</param>
 /// <param name="YieldPercent">What preparation leaves; null where nothing is lost.</param>
+/// <param name="Pieces">About how many to buy of what grows by the piece: "about 17 of 182 g"; null where that is not known.</param>
 public sealed record LineAnswer(
-    string Name, string Preparation, string Written, double WrittenGrams, double PerPieGrams, double TotalGrams, double? ToBuyGrams, double? YieldPercent);
+    string Name, string Preparation, string Written, double WrittenGrams, double PerPieGrams, double TotalGrams, double? ToBuyGrams, double? YieldPercent, string? Pieces);
 
 /// <summary>The dough of a scaled product.</summary>
 /// <param name="Name">Its name.</param>
@@ -304,6 +319,7 @@ public sealed record FindingAnswer(string Part, double Percent, double Least, do
 /// <param name="DiscGrams">Weight of its disc.</param>
 /// <param name="TrimGrams">What comes back.</param>
 /// <param name="TrimPercent">Share of the disc that comes back.</param>
+/// <param name="FromTrim">How many of it are cut from the trim of the other pieces.</param>
 /// <param name="Sheet">How such pieces lie on a sheet; null where they are cut one by one.</param>
 public sealed record PieceAnswer(
     string Name,
@@ -321,6 +337,7 @@ public sealed record PieceAnswer(
     double DiscGrams,
     double TrimGrams,
     double TrimPercent,
+    int FromTrim,
     SheetAnswer? Sheet);
 
 /// <summary>Pieces side by side on a sheet of rolled dough.</summary>
@@ -352,17 +369,17 @@ public sealed record SheetSpot(double X, double Y);
 public sealed record CostAnswer(
     bool IsComplete,
     string Currency,
-    double? Total,
-    double? SellingPrice,
-    double? FoodCostPercent,
+    decimal? Total,
+    decimal? SellingPrice,
+    decimal? FoodCostPercent,
     IReadOnlyList<CostPartAnswer> Parts,
     IReadOnlyList<CostLineAnswer> Lines,
     IReadOnlyList<string> Missing);
 
 /// <summary>The cost of a part.</summary>
-/// <param name="Part">"dough", "filling", "finish" or "packaging".</param>
+/// <param name="Part">"dough", "filling", "topping", "finish" or "packaging".</param>
 /// <param name="Cost">Null while a price is missing.</param>
-public sealed record CostPartAnswer(string Part, double? Cost);
+public sealed record CostPartAnswer(string Part, decimal? Cost);
 
 /// <summary>The cost of an ingredient in one pie.</summary>
 /// <param name="Part">Its part.</param>
@@ -373,7 +390,7 @@ public sealed record CostPartAnswer(string Part, double? Cost);
 /// <param name="Price">The price row in words; null where none is known.</param>
 /// <param name="Cost">Null where no price is known.</param>
 public sealed record CostLineAnswer(
-    string Part, string Name, double Amount, string Unit, double? YieldPercent, string? Price, double? Cost);
+    string Part, string Name, double Amount, string Unit, double? YieldPercent, string? Price, decimal? Cost);
 
 /// <summary>A step in words.</summary>
 /// <param name="Name">What is done.</param>

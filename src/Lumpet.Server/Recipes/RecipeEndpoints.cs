@@ -55,7 +55,7 @@ internal static class RecipeEndpoints
         product.Dough.Name,
         KindWords.Of(product.Filling.Kind),
         KindWords.Of(product.Crust),
-        KindWords.Of(product.BaseTreatment),
+        ProcessWords.Base(product.Process),
         string.Join("; ", product.Process.Steps.Where(step => step.IsBake).Select(StepWords.Bake)),
         [.. product.Sizes.Select(size => size.Pan.Name)],
         product.Allergens,
@@ -97,7 +97,7 @@ internal static class RecipeEndpoints
 
         var prices = PriceList.On(clock.Today(bakery.Zone), IngredientStore.Prices(connection));
         var scaled = Scaling.Scale(product, size!.Pan, count);
-        return TypedResults.Ok(ScaleAnswers.Of(scaled, PieCost.Of(scaled, prices), bakery.Currency, onHand, written));
+        return TypedResults.Ok(ScaleAnswers.Of(scaled, PieCost.Of(scaled, prices), bakery.Currency, bakery.Handles, onHand, written));
     }
 
     /// <summary>Why a product cannot be made in a pan; null where it can.</summary>

@@ -16,7 +16,7 @@ namespace Lumpet.Server.Recipes;
 internal static class ScaleAnswers
 {
     /// <summary>The answer.</summary>
-    public static ScaleAnswer Of(ScaledProduct scaled, PieCost cost, string currency, OnHand? onHand, Product written)
+    public static ScaleAnswer Of(ScaledProduct scaled, PieCost cost, string currency, IReadOnlyList<string>? handles, OnHand? onHand, Product written)
     {
         var (product, filling, dough) = (scaled.Product, scaled.FillingScale, scaled.Product.Dough);
         var lines = Lines(scaled.Filling);
@@ -65,24 +65,26 @@ internal static class ScaleAnswers
                 JudgeWords.Of(dough),
                 DoughWords.Method(scaled),
                 DoughWords.TrimUse(scaled)),
-            Lines(scaled.Finish),
-            Math.Round(scaled.FinishFactor, 4),
+            [.. scaled.Parts.Where(part => part.Kind is not (PartKind.Dough or PartKind.Filling) && part.Lines.Count > 0)
+                .Select(part => new PartAnswer(Naming.Of(part.Kind), Math.Round(part.Factor, 4), Lines(part.Lines)))],
+            [.. scaled.Packaging.Select(item => item.Name)],
             Cost(cost, currency),
-            [.. product.Process.Steps.Select(StepWords.Of)],
+            Steps(product),
             new RecipeFacts(
                 KindWords.Of(product.Filling.Kind),
                 KindWords.Of(product.Crust),
-                KindWords.Of(product.BaseTreatment),
+                ProcessWords.Base(product.Process),
                 KindWords.Of(product.Crust.Lining),
-                CoolingClasses.Words(product.Cooling),
+                ProcessWords.Cooling(product.Process),
+                ProcessWords.Keeping(product),
                 product.MayContain,
+                handles,
                 product.Alcohol,
                 ProductCautions.Of(product),
                 JudgeWords.Of(Thickening.For(product.Filling)),
                 PanMaterials.Note(scaled.Pan.Material),
                 product.Review),
-            Lines(scaled.Topping),
-            ScaleWarnings.Of(scaled),
+            [.. RoomWords.Of(scaled), .. ScaleWarnings.Of(scaled)],
             [.. WholePieces.In(scaled).Select(Whole)],
             Estimate(BakeEstimate.For(product, scaled.Pan), scaled.Pan),
             onHand is null ? null
@@ -101,7 +103,7 @@ internal static class ScaleAnswers
         ScaleReading.GramsOf(whole.Line.Total, whole.Line.Line.Ingredient.Facts.WeighedTo),
         whole.Nearest,
         Math.Round(whole.MovedPercent, 1),
-        whole.WholeAt);
+        whole.At is { } at ? new WholeAtAnswer(at.Pies, at.Pieces, Math.Round(at.MovedPercent, 1)) : null);
 
     private static EstimateAnswer? Estimate(BakeEstimate? estimate, Pan pan)
     {
@@ -140,29 +142,47 @@ internal static class ScaleAnswers
             perPie[index],
             ScaleReading.GramsOf(line.Total, line.Line.Ingredient.Facts.WeighedTo),
             line.Line.Yield.Share < 1 ? Math.Round(line.ToBuy.Grams) : null,
-            Percent(line.Line.Yield)))];
+            Percent(line.Line.Yield),
+            Pieces(line)))];
+    }
+
+    /// <summary>"about 17 Apples", as they are bought; null where the weight of one is not known, or where they are counted anyway.</summary>
+    private static string? Pieces(ScaledLine line)
+    {
+        var ingredient = line.Line.Ingredient;
+        if (ingredient.Facts.Role is not (IngredientRole.Fruit or IngredientRole.Vegetable) || ingredient.Facts.PieceOf("one") is not { } one) return null;
+        var count = line.ToBuy / one.Weight;
+        return count < 0.5 ? null : FormattableString.Invariant($"about {(count < 10 ? Math.Round(count * 2) / 2 : Math.Ceiling(count)):0.#} of {one.Weight.Grams:0.#} g");
+    }
+
+    private static StepAnswer[] Steps(Product product)
+    {
+        var cautions = StepCautions.Of(product);
+        return [.. product.Process.Steps.Select(step => StepWords.Of(step, cautions[step.Id]))];
     }
 
     private static PieceAnswer Piece(DoughPiece piece, ScaledProduct scaled)
     {
-        var grams = SharedRounding.Round([piece.Mass.Grams, piece.Trim.Grams], 0.1);
+        // What is cut from the base's trim takes no disc: disc and trim are of what is portioned.
+        var fromDisc = piece.Mass - piece.TakenFromTrim;
+        var grams = SharedRounding.Round([fromDisc.Grams, piece.Trim.Grams, piece.TakenFromTrim.Grams], 0.1);
         return new PieceAnswer(
             piece.Name,
             piece.Outline.IsRound,
             piece.Count,
             Centimetres(piece.Outline.Length),
             Centimetres(piece.Diameter),
-            // A disc has the piece's thickness, so its area is in step with its mass.
-            Math.Round(piece.Diameter.Centimetres * Math.Sqrt(piece.Disc / piece.Mass), 1),
+            Math.Round(piece.Rolled.Width.Centimetres, 1),
             [.. piece.Strips.Upright.Select(Centimetres)],
             [.. piece.Strips.Across.Select(Centimetres)],
             piece.StripWidth.Centimetres,
             PieceWords.Of(piece, scaled),
             Math.Round(piece.Area.SquareCentimetres, 1),
-            grams[0],
+            Math.Round(grams[0] + grams[2], 1),
             Math.Round(grams[0] + grams[1], 1),
             grams[1],
-            Math.Round(piece.Trim / piece.Disc * 100, 1),
+            piece.Disc > Mass.Zero ? Math.Round(piece.Trim / piece.Disc * 100, 1) : 0,
+            piece.FromTrim,
             Sheet(piece, scaled));
     }
 
@@ -192,25 +212,25 @@ internal static class ScaleAnswers
     private static CostAnswer Cost(PieCost cost, string currency)
     {
         var priced = cost.Lines.Where(line => line.Cost is not null).ToArray();
-        // Cents that are shown add up: lines to parts, parts to the total.
-        var cents = priced.Length == 0 ? [] : SharedRounding.Round([.. priced.Select(line => (double)line.Cost!.Value.Amount)], 0.001);
+        // The coins that are shown add up: lines to parts, parts to the total.
+        var coins = SharedRounding.Round([.. priced.Select(line => line.Cost!.Value.Amount)], Money.SmallestCoin(currency));
         // By reference: two lines of a formula may be alike.
-        var shown = new Dictionary<CostLine, double>(ReferenceEqualityComparer.Instance);
-        foreach (var (line, paid) in priced.Zip(cents)) shown[line] = paid;
+        var shown = new Dictionary<CostLine, decimal>(ReferenceEqualityComparer.Instance);
+        foreach (var (line, paid) in priced.Zip(coins)) shown[line] = paid;
         var complete = cost.Total is not null;
         return new CostAnswer(
             complete,
             currency,
-            complete ? Math.Round(cents.Sum(), 3) : null,
-            (double?)cost.SellingPrice?.Amount,
-            cost.FoodCostShare is { } share ? Math.Round((double)share * 100, 1) : null,
+            complete ? coins.Sum() : null,
+            cost.SellingPrice?.Amount,
+            cost.FoodCostShare is { } share ? Math.Round(share * 100, 1) : null,
             [.. cost.Lines.GroupBy(line => line.Part).Select(part => new CostPartAnswer(
-                Word(part.Key), cost.Of(part.Key) is null ? null : Math.Round(part.Sum(line => shown[line]), 3)))],
+                Naming.Of(part.Key), cost.Of(part.Key) is null ? null : part.Sum(line => shown[line])))],
             [.. cost.Lines.Select(line => new CostLineAnswer(
-                Word(line.Part),
+                Naming.Of(line.Part),
                 line.Ingredient.Name,
                 Math.Round(line.EdiblePortion, 1),
-                line.Part == CostPart.Packaging ? "piece" : "g",
+                line.Part == PartKind.Packaging ? "piece" : "g",
                 Percent(line.Yield),
                 line.Price is { } price ? PriceWords.Of(price) : line.Ingredient.Formula is not null && line.Cost is not null ? "made here, at what its parts cost" : null,
                 shown.TryGetValue(line, out var part) ? part : null))],
@@ -221,5 +241,4 @@ internal static class ScaleAnswers
 
     private static double Centimetres(Length length) => Math.Round(length.Centimetres, 2);
 
-    private static string Word(CostPart part) => Naming.Of(part);
 }

@@ -7,13 +7,15 @@ namespace Lumpet.Server.Recipes;
 internal static class StepWords
 {
     /// <summary>A step for the list of steps.</summary>
-    public static StepAnswer Of(Step step) => new(
+    /// <param name="step">The step.</param>
+    /// <param name="caution">What can hurt there.</param>
+    public static StepAnswer Of(Step step, string caution) => new(
         step.Name,
         Naming.Of(step.Station),
         Time(step),
         step.Celsius ?? (step.IsBake ? step.Stages[0].TempC : 20),
         step.ReadyWhen,
-        step.Caution);
+        caution);
 
     /// <summary>A bake's stages: "220 C 20 to 25 min, then 190 C 45 to 55 min".</summary>
     public static string Bake(Step step) =>
@@ -21,14 +23,22 @@ internal static class StepWords
 
     private static string Time(Step step)
     {
-        if (step.IsBake) return Bake(step);
+        if (step.IsBake) return $"{Bake(step)}{AtTheOven(step)}";
         if (step.Hands is { } hands) return FormattableString.Invariant($"{hands.PerBatch} min and {hands.PerPie} min a pie");
         var wait = step.Wait!;
         var least = wait.Least == wait.Aim ? $"{Length(wait.Least)} at least" : $"{Length(wait.Least)} at least, better {Length(wait.Aim)}";
         return $"{least}, {Length(wait.Most)} at most";
     }
 
+    /// <summary>What is done meanwhile, and where it stands: ", weights out after 15 min, turned half-way".</summary>
+    private static string AtTheOven(Step step) =>
+        (step.HeatedTrayMin > 0 ? $", on a tray heated for {step.HeatedTrayMin} min" : string.Empty)
+        + (step.Place == OvenPlace.Floor ? ", on the floor of the oven" : string.Empty)
+        + (step.WeightsOutMin is { } minute ? $", weights out after {minute} min" : string.Empty)
+        + (step.Turned ? ", turned half-way" : string.Empty);
+
     private static string Range(int least, int most) => least == most ? $"{least} min" : $"{least} to {most} min";
 
-    private static string Length(int minutes) => minutes < 120 ? $"{minutes} min" : FormattableString.Invariant($"{minutes / 60.0:0.#} h");
+    /// <summary>A length of time: "45 min", "4 h".</summary>
+    public static string Length(int minutes) => minutes < 120 ? $"{minutes} min" : FormattableString.Invariant($"{minutes / 60.0:0.#} h");
 }

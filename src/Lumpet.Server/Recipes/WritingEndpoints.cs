@@ -69,7 +69,7 @@ internal static class WritingEndpoints
         var (top, lining) = (Word<Top>("top", request.Top), Word<Lining>("lining", request.Lining));
         if (faults.Count > 0) return FieldProblems.Of(faults);
         var (steps, links) = UsualChains.For(kind, treatment, top, lining);
-        return TypedResults.Ok(new UsualSteps(steps, links, UsualChains.CoolingOf(kind, top, lining).ToString()));
+        return TypedResults.Ok(new UsualSteps(steps, links));
     }
 
     private static Results<Ok<WrittenRecipe>, ProblemHttpResult> Written(string id, Database database)
@@ -130,8 +130,7 @@ public sealed record StepsRequest(string? FillingKind, string? BaseTreatment, st
 /// <summary>The usual steps.</summary>
 /// <param name="Steps">In order.</param>
 /// <param name="Links">How they follow one another.</param>
-/// <param name="Cooling">The usual cooling class.</param>
-public sealed record UsualSteps(IReadOnlyList<StepDraft> Steps, IReadOnlyList<LinkDraft> Links, string Cooling);
+public sealed record UsualSteps(IReadOnlyList<StepDraft> Steps, IReadOnlyList<LinkDraft> Links);
 
 /// <summary>What to begin with.</summary>
 /// <param name="Doughs">Usual doughs.</param>

@@ -135,7 +135,7 @@ public static class DemoBakery
         var (kind, top) = (Naming.Known<FillingKind>(draft.FillingKind!), Naming.Known<Top>(draft.Top!));
         var lining = Naming.Known<Lining>(draft.Lining!);
         var (steps, links) = UsualChains.For(kind, Naming.Known<BaseTreatment>(draft.BaseTreatment!), top, lining);
-        return draft with { Steps = steps, Links = links, Cooling = UsualChains.CoolingOf(kind, top, lining).ToString() };
+        return draft with { Steps = steps, Links = links };
     }
 
     private static readonly string[] Texts = ["filling", "topping", "finish", "packaging", "lines", "madeOf"];

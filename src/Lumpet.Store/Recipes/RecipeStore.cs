@@ -6,7 +6,6 @@ using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
-using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Steps;
 using Lumpet.Store.Ingredients;
 using Microsoft.Data.Sqlite;

@@ -50,7 +50,7 @@ public sealed class AnyDayTests
     {
         var parcels = plan.Tasks.Where(task => task.LotId == lot.Id).GroupBy(task => task.Id[..task.Id.LastIndexOf('/')]).ToArray();
         var boxed = parcels.Sum(parcel => parcel.First().Pies);
-        var missing = plan.Troubles.Where(trouble => trouble.LotId == lot.Id && trouble.LateMin is null).Sum(trouble => trouble.Pies);
+        var missing = plan.Troubles.Where(trouble => trouble.LotId == lot.Id && trouble.Kind == TroubleKind.NotBaked).Sum(trouble => trouble.Pies);
         Assert.Equal(lot.Count, boxed + missing);
         Assert.Equal(lot.Count, lot.Trays.Sum());
         Assert.All(lot.Trays, pies => Assert.InRange(pies, 1, lot.Pan.PerTray));
@@ -63,13 +63,13 @@ public sealed class AnyDayTests
             foreach (var link in lot.Product.Process.Links)
                 Assert.True(tasks[link.After].StartMin - tasks[link.Before].EndMin >= link.Lag.Least, $"{link}");
             var done = tasks["box"].EndMin;
-            if (done > lot.PickUpMin) Assert.Contains(plan.Troubles, trouble => trouble.LotId == lot.Id && trouble.LateMin >= done - lot.PickUpMin);
+            if (done > lot.PickUpMin) Assert.Contains(plan.Troubles, trouble => trouble.LotId == lot.Id && (trouble.Kind == TroubleKind.Unfit || trouble.LateMin >= done - lot.PickUpMin));
         }
     }
 
     private static void DoughHolds(PlannedDay plan)
     {
-        Assert.All(plan.Batches, batch => Assert.True(batch.NeededMin - batch.MixEndMin >= batch.Dough.Rest.Least));
+        Assert.All(plan.Batches, batch => Assert.True(batch.NeededMin - batch.RestStartMin >= batch.Dough.Rest.Least));
         var inOrder = plan.Batches.OrderBy(batch => batch.MixStartMin).ToArray();
         Assert.All(inOrder.Zip(inOrder.Skip(1)), pair => Assert.True(pair.Second.MixStartMin >= pair.First.MixEndMin));
         foreach (var task in plan.Tasks.Where(task => task.StepId == "line"))

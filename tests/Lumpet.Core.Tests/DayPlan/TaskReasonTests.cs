@@ -16,7 +16,7 @@ public sealed class TaskReasonTests
         Assert.Equal(Tasks.Keys.Order(), Fair.Reasons.Keys.Order());
         foreach (var (id, reason) in Fair.Reasons)
         {
-            Assert.NotEmpty(reason.Why.Template);
+            Assert.NotEmpty(reason.Why.Parts);
             foreach (var link in reason.WaitsFor) Assert.Equal(Tasks[id].StartMin, Tasks[link.TaskId].EndMin + link.GapMin);
             foreach (var link in reason.WaitsFor.Where(link => !link.TaskId.EndsWith("/mix", StringComparison.Ordinal)))
                 Assert.Contains(Fair.Reasons[link.TaskId].WaitedBy, back => back.TaskId == id);
@@ -75,8 +75,8 @@ public sealed class TaskReasonTests
     public void The_oven_steps_put_in_and_take_out_every_tray_once()
     {
         var steps = OvenSteps.Of(Fair);
-        var put = steps.Where(step => step.Act == OvenAct.In).Sum(step => step.Visit!.Pies);
-        Assert.Equal(put, steps.Where(step => step.Act == OvenAct.Out).Sum(step => step.Visit!.Pies));
+        var put = steps.Where(step => step.Act == OvenAct.In).Sum(step => step.Visits.Sum(visit => visit.Pies));
+        Assert.Equal(put, steps.Where(step => step.Act == OvenAct.Out).Sum(step => step.Visits.Sum(visit => visit.Pies)));
         // Twelve and twelve pears, and eight custards whose shells are baked before.
         Assert.Equal(12 + 12 + 8 + 8, put);
         Assert.Equal(steps.Count(step => step.Act is OvenAct.Set or OvenAct.Drop or OvenAct.Off), Fair.BakePlan.Settings.Count);

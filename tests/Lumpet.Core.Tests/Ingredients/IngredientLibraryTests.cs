@@ -103,7 +103,7 @@ public sealed class IngredientLibraryTests
         {
             Density = new DensityFigure(Core.Measures.Density.FromGramsPerMillilitre(0.6), "weighed here"),
             Pieces = [new PieceWeight("tin", Core.Measures.Mass.FromGrams(900), "weighed here")],
-            MayContain = ["soy"],
+            StatedMayContain = ["soy"],
         };
         var both = flour.With(own);
         Assert.Equal("weighed here", both.Density!.Source);

@@ -8,7 +8,7 @@ namespace Lumpet.Core.Tests.Pans;
 public sealed class PanTests
 {
     private static Pan Inches(double top, double bottom, double depth) =>
-        Pan.Round("t", "test", Length.FromInches(top), Length.FromInches(bottom), Length.FromInches(depth), Length.Zero, 1);
+        Pan.Round("t", "test", Length.FromCentimetres(top * 2.54), Length.FromCentimetres(bottom * 2.54), Length.FromCentimetres(depth * 2.54), Length.Zero, 1);
 
     [Fact]
     public void A_nine_inch_pan_with_a_bottom_of_seven_and_a_half_holds_about_4_7_cups()

@@ -1,7 +1,5 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
-using Lumpet.Core.Recipes;
-using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Safety;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
@@ -19,7 +17,6 @@ public sealed class ProductCautionTests
         {
             Dough = Flaky with { Lines = [Of("flour"), Of("butter")] },
             Filling = Custard.Filling with { Lines = [Of("egg"), Of("milk"), Of("brandy")] },
-            Cooling = CoolingClass.SafetyClock,
         };
         var said = ProductCautions.Of(product);
         Assert.Contains(said, one => one.Contains("Flour, plain, Egg, whole can carry pathogens", StringComparison.Ordinal));

@@ -2,7 +2,6 @@ using Lumpet.Core.Costing;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
-using Lumpet.Core.Recipes.Writing;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.DemoData;
 using Lumpet.Store.Ingredients;
@@ -75,7 +74,6 @@ public sealed class DemoBakeryTests
         Assert.Equal(Enum.GetValues<Top>(), products.Select(product => product.Crust.Top).Distinct().Order());
         Assert.Equal(Enum.GetValues<BaseTreatment>(), products.Select(product => product.BaseTreatment).Distinct().Order());
         Assert.Equal(Enum.GetValues<Lining>(), products.Select(product => product.Crust.Lining).Distinct().Order());
-        Assert.Equal(Enum.GetValues<CoolingClass>(), products.Select(product => product.Cooling).Distinct().Order());
         Assert.All(products, product => Assert.NotEmpty(product.Process.Steps));
         // Whatever a step names must stand among the lines, or a label would miss it.
         Assert.All(products.Where(product => product.Process.Steps.Any(step => step.Name.Contains("egg", StringComparison.OrdinalIgnoreCase))), product => Assert.Contains("egg", product.Allergens));

@@ -1,5 +1,3 @@
-using System.Globalization;
-
 namespace Lumpet.Core.Recipes.Judging;
 
 /// <summary>One finding about a dough.</summary>
