@@ -79,7 +79,8 @@ contract_is_current() {
 
 check "packages of the front end" install web
 check "packages of the browser tests" install tests/browser
-check "Chromium" tests/need-chromium.sh
+check "Chromium" tests/need.sh chromium
+check "GNU Units, an independent table of kitchen weights" tests/need.sh units
 cp "$root/web/openapi.json" "$log/openapi.json"
 check "locked restore" dotnet restore Lumpet.slnx --locked-mode --verbosity quiet
 check "build, with warnings as errors" dotnet build Lumpet.slnx -c Release --no-restore --verbosity quiet

@@ -30,6 +30,30 @@ public sealed class AmountWeighingTests
         Assert.Empty(Line("300 g flour").How);
     }
 
+    [Fact]
+    public void A_pint_of_berries_is_a_dry_pint_and_one_of_milk_is_not()
+    {
+        // NIST Handbook 44, Appendix C: a dry pint is 550.61 ml, a liquid one 473.18 ml. A cup of blueberries weighs 148 g.
+        Assert.Equal(550.6104713575 * 148 / 236.5882365, Line("1 pint blueberries").Amount.Grams, 6);
+        Assert.Equal(2 * 550.6104713575 * 148 / 236.5882365, Line("1 quart blueberries").Amount.Grams, 6);
+        Assert.Equal(488, Line("1 pint milk").Amount.Grams, 1);
+        Assert.Contains("US dry pint", Line("1 pint blueberries").How, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("1 cup flour, sifted", 113)]
+    [InlineData("1 cup sifted flour", 113)]
+    [InlineData("1 cup flour, spooned", 120)]
+    [InlineData("1 cup scooped flour", 142)]
+    [InlineData("2 cups flour", 250)]
+    public void A_cup_of_flour_weighs_what_the_way_of_filling_it_makes_it(string text, double grams)
+    {
+        var line = Line(text);
+        Assert.Equal(grams, line.Amount.Grams, 6);
+        // Where nobody said which way, that is asked.
+        Assert.Equal(grams == 250, line.Doubts.Any(doubt => doubt.Contains("113 g sifted, 120 g spooned, 142 g scooped: 125 g is taken", StringComparison.Ordinal)));
+    }
+
     [Theory]
     [InlineData("2 cups hazelnut spread", "is new here")]
     [InlineData("3 quince pastes", "is new here")]

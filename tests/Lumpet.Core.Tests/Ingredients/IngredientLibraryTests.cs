@@ -96,6 +96,36 @@ public sealed class IngredientLibraryTests
     }
 
     [Fact]
+    public void A_bakery_can_clear_any_figure_that_ships()
+    {
+        // A vanilla extract without alcohol, a heat-treated flour, a chocolate that carries no traces.
+        IngredientFacts Cleared(string id) => FactsInForce.Of(IngredientLibrary.Find(id)! with
+        {
+            Facts = IngredientFacts.None with { StatedAlcoholPercent = 0, StatedUnsafeRaw = false, StatedMayContain = [], StatedNeedsControl = false, StatedRole = IngredientRole.Other },
+        });
+        Assert.Equal(0, Cleared("vanilla-extract").AlcoholPercent);
+        Assert.False(Cleared("flour").UnsafeRaw);
+        Assert.Empty(Cleared("dark-chocolate").MayContain);
+        Assert.False(Cleared("milk").NeedsControl);
+        Assert.Equal(IngredientRole.Other, Cleared("milk").Role);
+        // What is not stated stays as it ships.
+        Assert.Equal(35, FactsInForce.Of(IngredientLibrary.Find("vanilla-extract")! with { Facts = IngredientFacts.None }).AlcoholPercent);
+    }
+
+    [Theory]
+    [InlineData("Spelt flour", IngredientRole.Flour, true, false)]
+    [InlineData("Flour, spelt", IngredientRole.Flour, true, false)]
+    [InlineData("Goose egg", IngredientRole.Egg, true, true)]
+    [InlineData("Goat milk", IngredientRole.Liquid, false, true)]
+    [InlineData("Smoked ham", IngredientRole.Other, false, true)]
+    [InlineData("Quince paste", IngredientRole.Other, false, false)]
+    public void A_name_tells_what_nobody_has_stated(string name, IngredientRole role, bool unsafeRaw, bool needsControl)
+    {
+        var facts = FactsInForce.Of(new Ingredient("new-here", name, [], AllergensStated: false));
+        Assert.Equal((role, unsafeRaw, needsControl), (facts.Role, facts.UnsafeRaw, facts.NeedsControl));
+    }
+
+    [Fact]
     public void What_a_bakery_sets_itself_wins_and_the_rest_stays()
     {
         var flour = IngredientLibrary.Find("flour")!.Facts;

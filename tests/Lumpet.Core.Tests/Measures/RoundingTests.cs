@@ -29,4 +29,21 @@ public sealed class RoundingTests
     [InlineData(0.55, 0.6)]
     public void A_scale_shows_whole_grams_and_tenths_of_a_spice(double grams, double shown) =>
         Assert.Equal(shown, ScaleReading.GramsOf(Mass.FromGrams(grams)));
+
+    [Fact]
+    public void Coins_that_are_shown_add_up_in_decimals() =>
+        CsCheck.Check.Sample(CsCheck.Gen.Int[0, 9_999_999].Array[1, 14], raw =>
+        {
+            decimal[] parts = [.. raw.Select(one => one / 1_000_000m)];
+            var shown = SharedRounding.Round(parts, 0.01m);
+            return shown.Sum() == Math.Round(parts.Sum(), 2, MidpointRounding.AwayFromZero)
+                && shown.Zip(parts).All(pair => Math.Abs(pair.First - pair.Second) < 0.01m && pair.First == Math.Round(pair.First, 2));
+        });
+
+    [Theory]
+    [InlineData("EUR", "0.01")]
+    [InlineData("JPY", "1")]
+    [InlineData("KWD", "0.001")]
+    public void The_smallest_coin_is_the_currencys(string currency, string coin) =>
+        Assert.Equal(decimal.Parse(coin, System.Globalization.CultureInfo.InvariantCulture), Money.SmallestCoin(currency));
 }

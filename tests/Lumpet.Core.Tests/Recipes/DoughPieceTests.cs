@@ -33,11 +33,68 @@ public sealed class DoughPieceTests
     }
 
     [Fact]
-    public void A_pressed_shell_covers_floor_and_wall_and_has_no_trim()
+    public void A_pressed_shell_is_what_the_pan_holds_less_the_room_that_is_left()
     {
-        var piece = Assert.Single(Pieces(Open with { Lining = Lining.Pressed }, Fluted));
-        Assert.Equal((Fluted.Bottom.Area + Fluted.WallArea).SquareCentimetres, piece.Area.SquareCentimetres, 9);
+        // A ring of 20 cm, 4 cm deep, pressed 1 cm thick: pi/4 (20^2 x 4 - 18^2 x 3) ml of dough, worked by hand 493.2 ml. Floor
+        // and wall times a centimetre would be 565.5, a seventh too much: the wall's inner side is shorter.
+        var ring = Core.Pans.Pan.Round("r", "ring", Cm(20), Cm(20), Cm(4), Length.Zero, 4) with { Family = PanFamily.Straight };
+        var piece = Assert.Single(Pieces(Open with { Lining = Lining.Pressed, Thickness = Cm(1) }, ring));
+        Assert.Equal(Math.PI / 4 * ((400 * 4) - (324 * 3)) * 1.2, piece.Mass.Grams, 6);
+        Assert.Equal(493.2 * 1.2, piece.Mass.Grams, 0.1);
         Assert.Equal(0, piece.Trim.Grams, 9);
+    }
+
+    [Fact]
+    public void Wall_strips_are_weighed_as_they_lie_on_their_sheet()
+    {
+        var strips = Pieces(Open with { Lining = Lining.FloorAndStrips, BaseOverhang = Cm(0.5), TrimShare = 0.12 }, Fluted)[1];
+        // Two strips of 37.4 x 3.54 cm: 11 of them across the 40 cm of a sheet of 60 x 40, one beside the other.
+        var sheet = SheetLayout.Of(Outline.Rectangle(strips.Strips.Across[0], Cm(Math.Sqrt(9.25) + 0.5)), 0);
+        Assert.Equal(1 - (sheet.PerSheet * strips.Area.SquareCentimetres / 2 / 2400), strips.Trim / strips.Disc, 9);
+        Assert.NotEqual(0.12, strips.Trim / strips.Disc, 3);
+    }
+
+    [Fact]
+    public void A_disc_is_rolled_larger_than_the_round_that_stays_of_it()
+    {
+        var piece = Scaling.Scale(Pear, Pan23, 1).Pieces[0];
+        // 19.5 + 2 x sqrt(3.5^2 + 1.75^2) + 2 x 1 + 2 x 1.8 = 32.93 cm stay of a disc of which 12 % is trimmed: 32.93 / sqrt(0.88) = 35.10 cm.
+        Assert.Equal(32.93, piece.Diameter.Centimetres, 0.01);
+        Assert.Equal(35.10, piece.Rolled.Width.Centimetres, 0.01);
+        Assert.Equal(piece.Disc.Grams, (piece.Rolled.Area * Cm(0.3) * Flaky.Density).Grams, 6);
+    }
+
+    [Fact]
+    public void A_lid_of_a_free_form_pie_reaches_down_its_sides()
+    {
+        // Filling 24 cm across and 2.5 cm high without a mound: over the top 24, down both sides 2.5, and 1.2 on the tray.
+        var free = Core.Pans.Pan.Round("free", "free", Cm(24), Cm(24), Cm(2.5), Length.Zero, 4) with { Family = PanFamily.FreeForm };
+        Assert.Equal(24 + (2 * 2.5) + (2 * 1.2), DoughPieces.LidOutline(Pear.Crust with { TopOverhang = Cm(1.2) }, free, Length.Zero).Width.Centimetres, 9);
+        // In a pan the wall is the pan's.
+        Assert.Equal(23 + 2 + (2 * 1.2), DoughPieces.LidOutline(Pear.Crust with { TopOverhang = Cm(1.2) }, Pan23, Length.Zero).Width.Centimetres, 9);
+    }
+
+    [Fact]
+    public void Small_rounds_without_a_pan_come_from_their_sheet_too()
+    {
+        var free = Core.Pans.Pan.Round("free", "free", Cm(9), Cm(9), Cm(2), Length.Zero, 24) with { Family = PanFamily.FreeForm };
+        var piece = Assert.Single(Pieces(Open with { Lining = Lining.SmallRounds, BaseOverhang = Cm(1), Rerolls = 0 }, free));
+        Assert.Equal(SheetLayout.Of(Outline.Circle(Cm(11)), 0).TrimShare, piece.Trim / piece.Disc, 9);
+    }
+
+    [Fact]
+    public void Cut_outs_are_made_from_the_trim_of_the_base_as_far_as_it_goes()
+    {
+        var crust = Open with { Top = Top.CutOuts, CutOutDiameter = Cm(5), CutOuts = 14, TrimShare = 0.12 };
+        var pieces = Pieces(crust, Pan23);
+        var (trim, used) = (pieces[0].Trim.Grams, SheetLayout.Of(Outline.Circle(Cm(5)), 0).UsedShare);
+        var one = Math.PI / 4 * 25 * 0.3 * 1.2;
+        Assert.Equal((int)Math.Floor(trim * used / one), pieces[1].FromTrim);
+        Assert.InRange(pieces[1].FromTrim, 3, 13);
+        // Only the others are portioned, with the scraps of their own sheet.
+        Assert.Equal((14 - pieces[1].FromTrim) * one / used, pieces[1].Disc.Grams, 6);
+        Assert.Equal(pieces[1].Disc.Grams - ((14 - pieces[1].FromTrim) * one), pieces[1].Trim.Grams, 6);
+        Assert.Equal(0, Pieces(crust with { CutOutsFromTrim = false }, Pan23)[1].FromTrim);
     }
 
     [Fact]

@@ -89,7 +89,7 @@ public sealed class ScriptTests : IDisposable
     public void Without_Chromium_and_without_a_way_to_it_the_tests_say_what_to_install()
     {
         Pretend("apt-get", "echo 'E: nothing can be fetched'; exit 100");
-        var (code, said) = Script("tests/need-chromium.sh");
+        var (code, said) = Script("tests/need.sh", "chromium");
         Assert.Equal(1, code);
         Assert.Contains("E: nothing can be fetched", said, StringComparison.Ordinal);
         Assert.Contains("Install Debian's package chromium and try again.", said, StringComparison.Ordinal);
@@ -99,6 +99,6 @@ public sealed class ScriptTests : IDisposable
     public void With_Chromium_there_is_nothing_to_say()
     {
         Pretend("chromium", "true");
-        Assert.Equal((0, string.Empty), Script("tests/need-chromium.sh"));
+        Assert.Equal((0, string.Empty), Script("tests/need.sh", "chromium"));
     }
 }

@@ -81,7 +81,7 @@ internal sealed partial class ForeignRecipes(LibraryState state)
         foreach (var said in Instructions(recipe).Take(12)) review.Add($"As told there: {Shorten(said)}");
         var id = ShortName.For(name, ids);
         ids.Add(id);
-        products.Add(new NamedProduct(id, Draft(name, taken, review)));
+        products.Add(new NamedProduct(id, Draft(name, taken, review, NeedsCold(taken))));
         notes.AddRange(review.Select(what => new LibraryNote(name, what)));
     }
 
@@ -100,7 +100,10 @@ internal sealed partial class ForeignRecipes(LibraryState state)
         return true;
     }
 
-    private ProductDraft Draft(string name, IEnumerable<string> lines, IEnumerable<string> review) => UsualProducts.All[1].Draft with
+    /// <summary>Whether a filling of these lines needs time and temperature control; then only steps that keep it cold are taken.</summary>
+    private bool NeedsCold(IEnumerable<string> lines) => lines.Any(line => RecipeLineReader.Read(line, pantry, state.Cups).Line?.Known?.Facts.NeedsControl == true);
+
+    private ProductDraft Draft(string name, IEnumerable<string> lines, IEnumerable<string> review, bool needsCold) => UsualProducts.All.First(usual => usual.Id == (needsCold ? "custard" : "cooked-fruit-lid")).Draft with
     {
         Name = name,
         Dough = state.Doughs[0].Id,

@@ -28,6 +28,28 @@ public sealed class JudgingTests
     }
 
     [Fact]
+    public void Of_what_wets_a_dough_vinegar_is_none_and_a_spirit_counts_its_water()
+    {
+        // Vodka of 40 % by volume, 27.8 g a US fluid ounce, so 0.940 g/ml: 40 % of 0.789 g/ml (ethanol at 20 C, handbook) are
+        // alcohol, and 66.4 % of its weight is water. 75 + 75 x 0.664 on 450 is 27.7 %.
+        var ratio = DoughRatio.Of(Dough("450 g flour\n300 g butter\n75 g water\n75 g vodka\n15 g vinegar", DoughFamily.Flaky))!;
+        Assert.Equal((75 + (75 * 0.6643)) / 450 * 100, ratio.LiquidPercent, 0.02);
+        Assert.Equal(150.0 / 450 * 100, DoughRatio.Of(Dough("450 g flour\n300 g butter\n150 g water\n30 g vinegar", DoughFamily.Flaky))!.LiquidPercent, 9);
+    }
+
+    [Fact]
+    public void A_flour_that_is_new_to_the_bakery_is_flour()
+    {
+        var ratio = DoughRatio.Of(Dough("250 g flour\n200 g Spelt flour\n300 g butter\n150 g water", DoughFamily.Flaky))!;
+        Assert.Equal(450, ratio.FlourGrams);
+        Assert.Equal("3 : 2 : 1", ratio.InWords);
+    }
+
+    [Fact]
+    public void Where_there_is_no_starch_nothing_is_said_of_starch() =>
+        Assert.Null(Thickening.For(Filling(FillingKind.RawFruit, "1000 g Plums, pitted", "120 g Sugar, white")));
+
+    [Fact]
     public void Grams_and_cups_of_the_same_dough_are_judged_the_same()
     {
         // 3 1/2 cups of flour at 125 g are 437.5 g; 2 sticks and 2 tbsp of butter 255 g.

@@ -53,7 +53,7 @@ public sealed class ProductReaderTests
         { "a crumble without crumble", "topping", Good with { Top = "crumble" } },
         { "scraps rolled for ever", "rerolls", Good with { Lining = "smallRounds", Rerolls = 9 } },
         { "rounds larger than a sheet", "sizes", Good with { Lining = "smallRounds", BaseOverhangCm = 8, ThicknessMm = 2, Sizes = [new SizeDraft("23", null), new SizeDraft("wide", null)] } },
-        { "a seal of egg without egg", "finish", Good with { BaseTreatment = "seal" } },
+        { "a seal of egg without egg", "finish", Good with { Steps = [Good.Steps![0]! with { Seals = true }, .. Good.Steps.Skip(1)] } },
         { "cups of what is new here", "filling", Good with { Filling = "2 cups quince" } },
         { "all trim", "trimPercent", Good with { TrimPercent = 100 } },
         { "a lattice without strips", "stripWidthCm", Good with { Top = "lattice" } },

@@ -110,6 +110,7 @@ public sealed class UsualTests
                             Name = "Any",
                             Dough = "dough",
                             Filling = "800 g Quinces",
+                            Finish = "4 g Egg white",
                             ReferencePan = "23",
                             Sizes = [new SizeDraft("23", 18m)],
                             Steps = steps,

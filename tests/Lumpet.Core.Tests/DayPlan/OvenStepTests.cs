@@ -1,0 +1,72 @@
+using Lumpet.Core.DayPlan;
+using Lumpet.Core.Steps;
+using Xunit;
+using static Lumpet.Core.Tests.TestBakery;
+
+namespace Lumpet.Core.Tests.DayPlan;
+
+public sealed class OvenStepTests
+{
+    private static Core.Recipes.Product With(Core.Recipes.Product product, string bake, Func<Step, Step> change) =>
+        product with { Process = product.Process with { Steps = [.. product.Process.Steps.Select(step => step.Id == bake ? change(step) : step)] } };
+
+    private static (PlannedDay Plan, IReadOnlyList<OvenStep> Steps) Steps(params IReadOnlyList<DayOrder> orders)
+    {
+        var plan = DayPlanner.Plan(Snapshot(orders));
+        return (plan, OvenSteps.Of(plan));
+    }
+
+    [Fact]
+    public void Weights_come_out_so_many_minutes_into_the_bake()
+    {
+        var (plan, steps) = Steps(Order(With(Custard, "blind", step => step with { WeightsOutMin = 15 }), 8, 1320));
+        var bake = plan.Tasks.First(task => task.StepId == "blind");
+        var weights = Assert.Single(steps, step => step.Act == OvenAct.WeightsOut);
+        Assert.Equal((bake.StartMin + 15, 190), (weights.AtMin, weights.TempC));
+    }
+
+    [Fact]
+    public void Trays_are_turned_half_way_wherever_they_are_then()
+    {
+        var (plan, steps) = Steps(Order(With(Pear, "bake", step => step with { Turned = true }), 8, 1320));
+        var bake = plan.Tasks.First(task => task.StepId == "bake");
+        var turn = Assert.Single(steps, step => step.Act == OvenAct.Turn);
+        Assert.Equal(bake.StartMin + ((bake.EndMin - bake.StartMin) / 2), turn.AtMin);
+        // Half-way of 65 to 80 minutes lies after the drop, which comes after 20 to 25.
+        Assert.Equal(190, turn.TempC);
+    }
+
+    [Fact]
+    public void Empty_trays_are_heated_as_long_as_the_oven_is_on_and_has_a_shelf()
+    {
+        var (_, alone) = Steps(Order(With(Pear, "bake", step => step with { HeatedTrayMin = 15 }), 8, 1320));
+        var heated = Assert.Single(alone, step => step.Act == OvenAct.HeatTrays);
+        var put = Assert.Single(alone, step => step.Act == OvenAct.In);
+        Assert.Equal((15, put.AtMin - 15), (heated.HeatedMin, heated.AtMin));
+
+        // Four shelves full of custard leave no shelf before the pears go in after them: that is said, not hidden.
+        var full = OvenSteps.Of(DayPlanner.Plan(Snapshot(Order(With(Pear, "bake", step => step with { HeatedTrayMin = 60 }), 16, 1320), Order(Custard, 32, 1320))));
+        Assert.All(full.Where(step => step.Act == OvenAct.HeatTrays), step => Assert.InRange(step.HeatedMin, 0, 60));
+    }
+
+    [Fact]
+    public void One_action_at_one_minute_is_one_line_and_what_comes_out_has_the_heat_of_its_last_stage()
+    {
+        var (plan, steps) = Steps(Order(Pear, 8, 1170), Order(Pear, 4, 1170, Pan26), Order(Custard, 8, 1170));
+        Assert.All(steps.GroupBy(step => (step.AtMin, step.Act, step.OvenId, step.Load, step.TempC)), same => Assert.Single(same));
+        foreach (var step in steps.Where(step => step.Act == OvenAct.Out))
+            Assert.All(step.Visits, visit => Assert.Equal(visit.Stages[^1].TempC, step.TempC));
+        Assert.Contains(steps, step => step.Act == OvenAct.Out && step.TempC == 190);
+        // A load of two products goes in by one line.
+        var mixed = plan.Loads.FirstOrDefault(load => load.Visits.Count > 1);
+        if (mixed is not null) Assert.Equal(mixed.Visits.Sum(visit => visit.Pies), steps.Where(step => step.Act == OvenAct.In && step.Load == mixed.Number).Sum(step => step.Visits.Sum(visit => visit.Pies)));
+    }
+
+    [Fact]
+    public void What_bakes_on_the_floor_takes_the_lowest_place()
+    {
+        var (plan, _) = Steps(Order(With(Pear, "bake", step => step with { Place = OvenPlace.Floor }), 4, 1320), Order(Custard, 4, 1320));
+        Assert.All(plan.Loads.SelectMany(load => load.Visits).Where(visit => visit.LotId.StartsWith("pear", StringComparison.Ordinal)), visit => Assert.Equal([4], visit.Shelves));
+        Assert.All(plan.Loads.SelectMany(load => load.Visits).Where(visit => visit.LotId.StartsWith("custard", StringComparison.Ordinal)), visit => Assert.Equal([1], visit.Shelves));
+    }
+}
