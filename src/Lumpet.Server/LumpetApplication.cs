@@ -71,6 +71,9 @@ internal static class LumpetApplication
         app.MapGet("/healthz", () => TypedResults.Text("ok")).ExcludeFromDescription();
         app.MapOpenApi("/api/openapi.json");
         OverviewEndpoints.Map(app);
+        WordEndpoints.Map(app);
+        ShelvingEndpoints.Map(app);
+        DemoEndpoints.Map(app);
         BakeryDraftEndpoints.Map(app);
         ChangeEndpoints.Map(app);
         OrderEndpoints.Map(app);

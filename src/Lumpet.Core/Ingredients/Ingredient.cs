@@ -7,6 +7,9 @@ namespace Lumpet.Core.Ingredients;
 /// <param name="AllergensStated">Whether someone has said which it carries; until then an empty list means "not known".</param>
 public sealed record Ingredient(string Id, string Name, IReadOnlyList<string> Allergens, bool AllergensStated = true)
 {
+    /// <summary>Whether it is retired: kept for what holds it, and offered no more.</summary>
+    public bool IsRetired { get; init; }
+
     /// <summary>What else is known of it.</summary>
     public IngredientFacts Facts { get; init; } = IngredientFacts.None;
 

@@ -20,6 +20,7 @@ public static class OrderRules
 
         var product = products.FirstOrDefault(product => product.Id == order.Product);
         if (product is null) faults.Add(new FieldFault("product", $"There is no product \"{Shorten(order.Product)}\". There are {Names(products)}."));
+        else if (product.IsRetired) faults.Add(new FieldFault("product", $"{product.Name} is retired. Take it back under Recipes to take orders for it."));
         else if (product.SizeIn(order.Pan) is null)
             faults.Add(new FieldFault("pan", $"{product.Name} is not made in \"{Shorten(order.Pan)}\", only in {Sizes(product)}."));
 

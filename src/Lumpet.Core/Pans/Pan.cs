@@ -22,6 +22,9 @@ public sealed record Pan(
     /// <summary>Id of what is bought for each pie where the pan goes with it, counted by the piece; null where the pan comes back.</summary>
     public string? BoughtAs { get; init; }
 
+    /// <summary>Whether it is retired: kept for what is made in it, and offered no more.</summary>
+    public bool IsRetired { get; init; }
+
     /// <summary>Whether heat or cold that comes at once may crack it.</summary>
     public bool MayCrack => Material is PanMaterial.Glass or PanMaterial.Ceramic;
 

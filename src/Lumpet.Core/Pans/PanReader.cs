@@ -15,6 +15,7 @@ namespace Lumpet.Core.Pans;
 /// <param name="RimCm">Width of the rim.</param>
 /// <param name="PerTray">Pans on a tray.</param>
 /// <param name="BoughtAs">Id of the ingredient as which it is bought, where it goes with the pie; null or empty where it comes back.</param>
+/// <param name="Retired">Whether it is kept for what is made in it, and offered no more; null for no.</param>
 public sealed record PanDraft(
     string? Id,
     string? Name,
@@ -27,7 +28,8 @@ public sealed record PanDraft(
     double? DepthCm,
     double? RimCm,
     int? PerTray,
-    string? BoughtAs = null);
+    string? BoughtAs = null,
+    bool? Retired = null);
 
 /// <summary>Reads pans as a person describes them.</summary>
 internal static class PanReader
@@ -63,7 +65,8 @@ internal static class PanReader
         pan.Depth.Centimetres,
         pan.RimWidth.Centimetres,
         pan.PerTray,
-        pan.BoughtAs);
+        pan.BoughtAs,
+        pan.IsRetired ? true : null);
 
     private static string Id(FieldChecks checks, string path, string? typed)
     {
@@ -103,6 +106,7 @@ internal static class PanReader
             checks.Whole($"{path}.perTray", pan.PerTray, 1, 200, "on a tray"))
         {
             BoughtAs = checks.Words($"{path}.boughtAs", pan.BoughtAs, 60) is { Length: > 0 } bought ? bought : null,
+            IsRetired = pan.Retired ?? false,
         };
     }
 }

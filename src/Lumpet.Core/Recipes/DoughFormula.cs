@@ -27,6 +27,9 @@ public sealed record DoughFormula(
     string ReadyWhen,
     string Caution)
 {
+    /// <summary>Whether it is retired: kept for what is made of it, and offered no more.</summary>
+    public bool IsRetired { get; init; }
+
     /// <summary>How it is made and kept.</summary>
     public DoughMethod Method { get; init; } = DoughMethod.Flaky;
 

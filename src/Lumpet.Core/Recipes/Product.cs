@@ -43,6 +43,9 @@ public sealed record Product(
     /// </summary>
     public string Assessment { get; init; } = string.Empty;
 
+    /// <summary>Whether it is retired: kept for old orders, and offered no more.</summary>
+    public bool IsRetired { get; init; }
+
     /// <summary>Whether the manager accepts glass or earthenware going from the freezer into a hot oven.</summary>
     public bool GlassFromFreezer { get; init; }
 

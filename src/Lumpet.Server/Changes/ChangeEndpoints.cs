@@ -11,7 +11,8 @@ internal static class ChangeEndpoints
 
     /// <summary>Adds the endpoint.</summary>
     public static void Map(IEndpointRouteBuilder routes) =>
-        routes.MapGet("/api/changes", Listen).WithName("GetChanges").WithSummary("What is changed, as it happens (server-sent events).");
+        routes.MapGet("/api/changes", Listen).WithName("GetChanges").WithSummary("What is changed, as it happens (server-sent events; each one's data is a Change).")
+            .Produces<Change>(200, "text/event-stream");
 
     private static ServerSentEventsResult<Change> Listen(ChangeFeed feed, IHostApplicationLifetime lifetime, CancellationToken cancellation) =>
         TypedResults.ServerSentEvents(Events(feed, lifetime.ApplicationStopping, cancellation));

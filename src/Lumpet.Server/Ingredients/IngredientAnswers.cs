@@ -28,6 +28,7 @@ public sealed record IngredientsAnswer(
 /// <param name="NeedsControl">Whether a moist filling of it needs time and temperature control.</param>
 /// <param name="UsedIn">Products that take it.</param>
 /// <param name="IsMadeHere">Whether the bakery makes it itself.</param>
+/// <param name="IsRetired">Whether it is offered no more.</param>
 /// <param name="Own">What the bakery itself has set, as it would be stated.</param>
 public sealed record IngredientAnswer(
     string Id,
@@ -46,6 +47,7 @@ public sealed record IngredientAnswer(
     bool NeedsControl,
     int UsedIn,
     bool IsMadeHere,
+    bool IsRetired,
     IngredientDraft Own)
 {
     /// <summary>The answer for an ingredient.</summary>
@@ -75,6 +77,7 @@ public sealed record IngredientAnswer(
         ingredient.Facts.NeedsControl,
         usedIn,
         ingredient.Formula is not null,
+        ingredient.IsRetired,
         IngredientReader.Write(own));
 }
 

@@ -113,7 +113,7 @@ internal static class OrderEndpoints
         if (BakeryStore.Find(connection) is not { } bakery) return null;
         var now = clock.LocalNow(bakery.Zone);
         var day = Days.Read(request.Day) ?? now.Date.PlusDays(1);
-        return OrderLineReader.Read(request.Line ?? string.Empty, recipes.Products(connection), day, now, bakery.Zone);
+        return OrderLineReader.Read(request.Line ?? string.Empty, [.. recipes.Products(connection).Where(product => !product.IsRetired)], day, now, bakery.Zone);
     }
 
     private static (OrderLine Order, IReadOnlyList<FieldFault> Faults) Check(

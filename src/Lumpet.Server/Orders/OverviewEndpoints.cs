@@ -29,7 +29,7 @@ internal static class OverviewEndpoints
             bakery.Currency,
             Days.Iso(days.Count > 0 ? days[0].Day : today.PlusDays(1)),
             [.. days.Select(day => new DayAnswer(Days.Iso(day.Day), Days.Name(day.Day), day.Pies))],
-            [.. products.Select(product => new ProductChoice(
+            [.. products.Where(product => !product.IsRetired).Select(product => new ProductChoice(
                 product.Id, product.Name, product.ReferencePan.Id, [.. product.Sizes.Select(size => new PanChoice(size.Pan.Id, size.Pan.Name))]))]));
     }
 }

@@ -54,7 +54,7 @@ internal static class DoughWritingEndpoints
     {
         using var connection = database.Open();
         var doughs = RecipeStore.Doughs(connection);
-        var id = ShortName.For(draft.Name ?? string.Empty, [.. doughs.Select(dough => dough.Id)]);
+        var id = ShortName.For(draft.Name ?? string.Empty, Shelving.IdsEverGiven(connection, Shelved.Dough));
         var (dough, fresh, faults) = DoughReader.Read(draft, id, 1, IngredientStore.All(connection).Values, Cups(connection));
         if (dough is not null && doughs.Any(other => other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase)))
             return FieldProblems.Of(("name", $"There is a dough \"{dough.Name}\" already."));
@@ -79,7 +79,7 @@ internal static class DoughWritingEndpoints
 
     private static CupCustom Cups(Microsoft.Data.Sqlite.SqliteConnection connection) => BakeryStore.Find(connection)?.Cups ?? CupCustom.UnitedStates;
 
-    private static WrittenDough Answer(DoughFormula dough) => new(dough.Id, dough.Version, DoughReader.Write(dough), JudgeWords.Of(dough));
+    private static WrittenDough Answer(DoughFormula dough) => new(dough.Id, dough.Version, DoughReader.Write(dough), JudgeWords.Of(dough), dough.IsRetired);
 }
 
 /// <summary>A version of a dough.</summary>
@@ -93,4 +93,5 @@ public sealed record DoughVersion(int Number, DateTimeOffset SavedAt, DoughDraft
 /// <param name="Version">Goes back in If-Match.</param>
 /// <param name="Draft">As written.</param>
 /// <param name="Judged">Its proportions, judged by its family.</param>
-public sealed record WrittenDough(string Id, int Version, DoughDraft Draft, DoughJudged Judged);
+/// <param name="IsRetired">Whether it is offered no more.</param>
+public sealed record WrittenDough(string Id, int Version, DoughDraft Draft, DoughJudged Judged, bool IsRetired);

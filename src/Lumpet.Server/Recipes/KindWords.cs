@@ -1,4 +1,6 @@
 using Lumpet.Core;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 
@@ -35,6 +37,32 @@ internal static class KindWords
         _ => "folded over",
     };
 
+    /// <summary>A top, as it is chosen.</summary>
+    public static string Of(Top top) => top switch
+    {
+        Top.CutOuts => "cut-outs",
+        Top.Fold => "folded over",
+        _ => Naming.Of(top),
+    };
+
+    /// <summary>A cup that recipes mean.</summary>
+    public static string Of(CupCustom cups) => cups switch
+    {
+        CupCustom.UnitedStates => "US cups and spoons",
+        CupCustom.Metric => "metric cups and spoons",
+        _ => "Australian cups and spoons",
+    };
+
+    /// <summary>What an ingredient does in a formula.</summary>
+    public static string Of(IngredientRole role) => role switch
+    {
+        IngredientRole.BoughtDough => "dough bought ready",
+        IngredientRole.Raising => "raises",
+        IngredientRole.Starch => "thickens",
+        IngredientRole.Acid => "acid",
+        _ => Naming.Of(role),
+    };
+
     /// <summary>A base treatment.</summary>
     public static string Of(BaseTreatment treatment) => treatment switch
     {
@@ -53,7 +81,7 @@ internal static class KindWords
         Lining.FloorAndStrips => "floor and wall strips",
         Lining.Pressed => "pressed in",
         Lining.SmallRounds => "small rounds from a sheet",
-        _ => "one piece",
+        _ => "in one piece",
     };
 
     /// <summary>A family of pans.</summary>
@@ -75,7 +103,8 @@ internal static class KindWords
     {
         PanMaterial.DarkSteel => "dark steel",
         PanMaterial.Steel => "bright steel",
-        PanMaterial.Tray => "on the tray",
+        PanMaterial.Tray => "the tray",
+        PanMaterial.Ceramic => "earthenware",
         _ => Naming.Of(material),
     };
 }

@@ -26,6 +26,7 @@ public sealed record WordChoice(string Value, string Words);
 /// <param name="MayContain">What it may carry in traces.</param>
 /// <param name="Alcohol">Whether it contains alcohol.</param>
 /// <param name="NotStated">Ingredients of which nobody has said yet what they carry.</param>
+/// <param name="IsRetired">Whether it is offered no more.</param>
 /// <param name="ToReview">How many things a person should still look at.</param>
 public sealed record RecipeListed(
     string Id,
@@ -41,6 +42,7 @@ public sealed record RecipeListed(
     IReadOnlyList<string> MayContain,
     bool Alcohol,
     IReadOnlyList<string> NotStated,
+    bool IsRetired,
     int ToReview);
 
 /// <summary>A question about a recipe.</summary>
@@ -134,6 +136,7 @@ public sealed record MadeLine(string Name, string Preparation, double Grams);
 /// <param name="Thickening">How its filling is thickened, in words; null where starch does not thicken it.</param>
 /// <param name="Pan">What the pan's material means for the bake.</param>
 /// <param name="Review">What a person should still look at.</param>
+/// <param name="IsRetired">Whether it is offered no more.</param>
 public sealed record RecipeFacts(
     string Filling,
     string Top,
@@ -147,7 +150,8 @@ public sealed record RecipeFacts(
     IReadOnlyList<string> Cautions,
     string? Thickening,
     string Pan,
-    IReadOnlyList<string> Review);
+    IReadOnlyList<string> Review,
+    bool IsRetired);
 
 /// <summary>Something that comes whole, and the three ways to deal with it.</summary>
 /// <param name="Name">The ingredient.</param>

@@ -62,6 +62,7 @@ internal static class RecipeEndpoints
         product.MayContain,
         product.Alcohol.Count > 0,
         product.WithoutStatedAllergens,
+        product.IsRetired,
         product.Review.Count);
 
     private static Results<Ok<ScaleAnswer>, ValidationProblem, ProblemHttpResult> Scale(

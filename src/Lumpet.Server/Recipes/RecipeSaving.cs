@@ -21,7 +21,7 @@ internal static class RecipeSaving
     public static (Product? Product, IReadOnlyList<FieldFault> Faults) Add(Database database, SqliteConnection connection, ProductDraft draft, BakeryClock clock)
     {
         var names = RecipeFinder.Names(connection);
-        var id = ShortName.For(draft.Name ?? string.Empty, [.. names.Keys]);
+        var id = ShortName.For(draft.Name ?? string.Empty, Shelving.IdsEverGiven(connection, Shelved.Product));
         var (product, fresh, faults) = Read(connection, draft, id, 1, [.. names.Values]);
         if (product is null) return (null, faults);
         return RecipeWriter.Save(database, product, fresh, clock.Now) == ChangeOutcome.Done ? (product, []) : (null, []);

@@ -19,7 +19,7 @@ internal sealed class RecipeShelf
         var present = connection.QuerySingle<string>(
             """
             SELECT (SELECT count(*) FROM recipe_version) || ' ' || (SELECT total(row_version) FROM ingredient) || ' ' || (SELECT count(*) FROM ingredient)
-              || ' ' || (SELECT total(row_version) FROM bakery)
+              || ' ' || (SELECT total(row_version) FROM bakery) || ' ' || (SELECT total(row_version) FROM product) || ' ' || (SELECT count(*) FROM product)
             """);
         lock (guard)
         {

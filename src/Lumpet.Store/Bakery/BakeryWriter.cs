@@ -88,11 +88,11 @@ public static class BakeryWriter
         foreach (var (pan, position) in pans.Select((pan, at) => (pan, from + at)))
             connection.Execute(
                 """
-                INSERT INTO pan (id, position, name, family, material, top_cm, bottom_cm, top_width_cm, bottom_width_cm, depth_cm, rim_cm, per_tray, bought_as)
-                VALUES (@id, @position, @name, @family, @material, @top, @bottom, @topWidth, @bottomWidth, @depth, @rim, @perTray, @boughtAs)
+                INSERT INTO pan (id, position, name, family, material, top_cm, bottom_cm, top_width_cm, bottom_width_cm, depth_cm, rim_cm, per_tray, bought_as, retired)
+                VALUES (@id, @position, @name, @family, @material, @top, @bottom, @topWidth, @bottomWidth, @depth, @rim, @perTray, @boughtAs, @retired)
                 ON CONFLICT (id) DO UPDATE SET position = excluded.position, name = excluded.name, family = excluded.family,
                   material = excluded.material, top_cm = excluded.top_cm, top_width_cm = excluded.top_width_cm, bottom_width_cm = excluded.bottom_width_cm,
-                  bottom_cm = excluded.bottom_cm, depth_cm = excluded.depth_cm, rim_cm = excluded.rim_cm, per_tray = excluded.per_tray, bought_as = excluded.bought_as
+                  bottom_cm = excluded.bottom_cm, depth_cm = excluded.depth_cm, rim_cm = excluded.rim_cm, per_tray = excluded.per_tray, bought_as = excluded.bought_as, retired = excluded.retired
                 """,
                 new
                 {
@@ -109,6 +109,7 @@ public static class BakeryWriter
                     rim = pan.RimWidth.Centimetres,
                     perTray = pan.PerTray,
                     boughtAs = pan.BoughtAs,
+                    retired = pan.IsRetired ? 1 : 0,
                 },
                 transaction);
     }

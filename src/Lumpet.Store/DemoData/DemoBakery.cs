@@ -34,14 +34,16 @@ public static class DemoBakery
     public static LocalDate FairDay(LocalDateTime localNow) => localNow.Date.PlusDays(localNow.Hour < 12 ? 1 : 2);
 
     /// <summary>Fills a new database.</summary>
-    /// <param name="database">A database that was just created.</param>
+    /// <param name="database">A database in which no bakery is described yet.</param>
     /// <param name="zone">The bakery's time zone.</param>
     /// <param name="localNow">The bakery's clock.</param>
     /// <exception cref="InvalidDataException">The demo data do not hold together; the message says where.</exception>
-    public static void Fill(Database database, DateTimeZone zone, LocalDateTime localNow)
+    /// <returns>Whether it was filled; a database in which a bakery is described already is left as it is.</returns>
+    public static bool Fill(Database database, DateTimeZone zone, LocalDateTime localNow)
     {
-        database.Write((connection, transaction) =>
+        return database.Write((connection, transaction) =>
         {
+            if (BakeryWriter.Version(connection, transaction) != 0 || RecipeFinder.Count(connection) > 0) return false;
             IngredientWriter.AddShipped(connection, transaction);
             var (bakery, pans) = Bakery(connection, transaction, zone);
             Prices(connection, transaction, bakery.Currency, localNow.Date);
@@ -49,14 +51,14 @@ public static class DemoBakery
             var savedAt = localNow.InZoneLeniently(zone).ToInstant();
             var doughs = Doughs(connection, transaction, savedAt);
             Products(connection, transaction, bakery, pans, doughs, known, savedAt);
+            foreach (var order in Read("orders"))
+            {
+                var pickUp = FairDay(localNow).At(PickUpText.Clock.Parse(Text(order, "at")).Value);
+                OrderStore.Insert(connection, transaction, Guid.NewGuid(), new OrderLine(Text(order, "product"), Text(order, "pan"), order["count"]!.GetValue<int>(), pickUp, Text(order, "for")), zone, key: null);
+            }
+
             return true;
         });
-        foreach (var order in Read("orders"))
-        {
-            var pickUp = FairDay(localNow).At(PickUpText.Clock.Parse(Text(order, "at")).Value);
-            var line = new OrderLine(Text(order, "product"), Text(order, "pan"), order["count"]!.GetValue<int>(), pickUp, Text(order, "for"));
-            OrderStore.Add(database, line, zone, idempotencyKey: null);
-        }
     }
 
     private static (BakeryRecord Bakery, IReadOnlyList<Pan> Pans) Bakery(IDbConnection connection, IDbTransaction transaction, DateTimeZone zone)

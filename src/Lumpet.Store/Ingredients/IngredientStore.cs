@@ -47,7 +47,7 @@ public static class IngredientStore
         var all = connection.Query<IngredientRow>(
             """
             SELECT id, name, allergens_stated AS allergensStated, other_names AS otherNames, role_stated AS role, density, density_source AS densitySource,
-                   alcohol_stated AS alcohol, unsafe_raw_stated AS unsafeRaw, needs_control_stated AS needsControl, traces_stated AS tracesStated, weighed_to AS weighedTo, kept_share AS kept
+                   alcohol_stated AS alcohol, unsafe_raw_stated AS unsafeRaw, needs_control_stated AS needsControl, traces_stated AS tracesStated, weighed_to AS weighedTo, kept_share AS kept, retired
             FROM ingredient ORDER BY name COLLATE NOCASE
             """).ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]], row.AllergensStated == 1)
             {
@@ -64,6 +64,7 @@ public static class IngredientStore
                     StatedNeedsControl = row.NeedsControl is { } needs ? needs == 1 : null,
                     WeighedTo = row.WeighedTo,
                 },
+                IsRetired = row.Retired == 1,
                 Formula = lines[row.Id].Any() ? new IngredientFormula([], row.Kept) : null,
             });
         foreach (var (id, made) in all.Where(pair => pair.Value.Formula is not null).ToArray())
@@ -114,7 +115,7 @@ public static class IngredientStore
                 LocalDatePattern.Iso.Parse(row.ValidFrom).Value))];
 
     private sealed record IngredientRow(
-        string Id, string Name, long AllergensStated, string OtherNames, string? Role, double? Density, string? DensitySource, double? Alcohol, long? UnsafeRaw, long? NeedsControl, long TracesStated, double? WeighedTo, double Kept);
+        string Id, string Name, long AllergensStated, string OtherNames, string? Role, double? Density, string? DensitySource, double? Alcohol, long? UnsafeRaw, long? NeedsControl, long TracesStated, double? WeighedTo, double Kept, long Retired);
 
     private sealed record LineRow(string IngredientId, string PartId, string Preparation, double Grams, string Written);
 

@@ -10,6 +10,9 @@ namespace Lumpet.Store.Ingredients;
 /// <summary>Writes ingredients and what is known of them.</summary>
 public static class IngredientWriter
 {
+    /// <summary>Tables that hold what is known of an ingredient.</summary>
+    internal static readonly string[] FactTables = ["ingredient_allergen", "ingredient_may_contain", "ingredient_piece", "ingredient_yield", "ingredient_line"];
+
     /// <summary>Adds the ingredients that ship and are not there yet. One whose id or name is taken is left as the bakery has it.</summary>
     /// <returns>How many were added; where it is none, nothing was written.</returns>
     public static int AddShipped(Database database)
@@ -98,7 +101,7 @@ public static class IngredientWriter
                 kept = ingredient.Formula?.KeptShare ?? 1,
             },
             transaction);
-        foreach (var table in (string[])["ingredient_allergen", "ingredient_may_contain", "ingredient_piece", "ingredient_yield", "ingredient_line"])
+        foreach (var table in FactTables)
             connection.Execute($"DELETE FROM {table} WHERE ingredient_id = @Id", new { ingredient.Id }, transaction);
         foreach (var allergen in ingredient.Allergens) Rows.Insert(connection, transaction, "ingredient_allergen", new { ingredient_id = ingredient.Id, allergen });
         foreach (var allergen in facts.MayContain) Rows.Insert(connection, transaction, "ingredient_may_contain", new { ingredient_id = ingredient.Id, allergen });

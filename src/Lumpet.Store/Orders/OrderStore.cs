@@ -120,7 +120,8 @@ public static class OrderStore
             id,
             connection.Execute("DELETE FROM order_line WHERE id = @id AND row_version = @rowVersion", new { id = Key(id), rowVersion }, transaction)));
 
-    private static void Insert(SqliteConnection connection, IDbTransaction transaction, Guid id, OrderLine line, DateTimeZone zone, string? key) =>
+    /// <summary>Adds an order as part of a transaction.</summary>
+    internal static void Insert(IDbConnection connection, IDbTransaction transaction, Guid id, OrderLine line, DateTimeZone zone, string? key) =>
         connection.Execute(
             """
             INSERT INTO order_line (id, product_id, pan_id, count, pick_up_local, pick_up_zone, pick_up_unix, for_whom, idempotency_key)

@@ -29,7 +29,7 @@ public static class RecipeStore
         [.. connection.Query<PanRow>(
             """
             SELECT id, name, family, material, top_cm AS top, bottom_cm AS bottom, top_width_cm AS topWidth, bottom_width_cm AS bottomWidth,
-                   depth_cm AS depth, rim_cm AS rim, per_tray AS perTray, bought_as AS boughtAs
+                   depth_cm AS depth, rim_cm AS rim, per_tray AS perTray, bought_as AS boughtAs, retired
             FROM pan ORDER BY position
             """).Select(row => new Pan(
                 row.Id,
@@ -43,6 +43,7 @@ public static class RecipeStore
                 (int)row.PerTray)
             {
                 BoughtAs = row.BoughtAs,
+                IsRetired = row.Retired == 1,
             })];
 
     /// <summary>Every dough, by name.</summary>
@@ -60,7 +61,7 @@ public static class RecipeStore
                    top_overhang_cm AS topOverhang, trim_share AS trim, strip_width_cm AS stripWidth, strip_gap_cm AS stripGap,
                    packed_density AS packed, bake_change_cm AS bakeChange, reference_pan_id AS panId, oldest_min AS oldest,
                    filling_kind AS fillingKind, kept_share AS kept, base_treatment AS treatment, assessment, glass_from_freezer AS glassFromFreezer, lining,
-                   cut_out_cm AS cutOut, cut_outs AS cutOuts, cut_outs_from_trim AS cutOutsFromTrim, rerolls, review
+                   cut_out_cm AS cutOut, cut_outs AS cutOuts, cut_outs_from_trim AS cutOutsFromTrim, rerolls, review, retired
             FROM product {of} ORDER BY position
             """).ToArray();
         if (rows.Length == 0) return [];
@@ -120,6 +121,7 @@ public static class RecipeStore
         {
             BaseTreatment = Word<BaseTreatment>(row.Treatment),
             Assessment = row.Assessment,
+            IsRetired = row.Retired == 1,
             GlassFromFreezer = row.GlassFromFreezer == 1,
             Topping = Part(row.Id, "topping"),
             Review = row.Review.Split('\n', StringSplitOptions.RemoveEmptyEntries),
@@ -153,7 +155,7 @@ public static class RecipeStore
             SELECT id, name, version, density, bowl_loss_share AS bowlLoss, mix_min AS mixMin, rest_least AS restLeast,
                    rest_aim AS restAim, rest_most AS restMost, ready_when AS readyWhen, caution,
                    family, held_back_percent AS heldBack, fat_size AS fatSize, turns, turn_min AS turnMin, turn_rest_min AS turnRest, thinnest_mm AS thinnest,
-                   thickest_mm AS thickest, keeps_cold_days AS keepsCold, keeps_frozen_days AS keepsFrozen
+                   thickest_mm AS thickest, keeps_cold_days AS keepsCold, keeps_frozen_days AS keepsFrozen, retired
             FROM dough {of}
             """,
             new { ids }).ToDictionary(row => row.Id, row => new DoughFormula(
@@ -168,6 +170,7 @@ public static class RecipeStore
                 row.ReadyWhen,
                 row.Caution)
             {
+                IsRetired = row.Retired == 1,
                 Method = new DoughMethod(
                     Word<DoughFamily>(row.Family), row.HeldBack, row.FatSize, (int)row.Turns, (int)row.TurnMin, (int)row.TurnRest, row.Thinnest, row.Thickest, (int)row.KeepsCold, (int)row.KeepsFrozen),
             });
@@ -212,18 +215,18 @@ public static class RecipeStore
 
     private sealed record ProductRow(
         string Id, string Name, long Version, string DoughId, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double Packed, double BakeChange, string PanId, long Oldest,
-        string FillingKind, double Kept, string Treatment, string Assessment, long GlassFromFreezer, string Lining, double CutOut, long CutOuts, long CutOutsFromTrim, long Rerolls, string Review);
+        string FillingKind, double Kept, string Treatment, string Assessment, long GlassFromFreezer, string Lining, double CutOut, long CutOuts, long CutOutsFromTrim, long Rerolls, string Review, long Retired);
 
     private sealed record DoughRow(
         string Id, string Name, long Version, double Density, double BowlLoss, long MixMin, long RestLeast, long RestAim, long RestMost, string ReadyWhen, string Caution,
-        string Family, double HeldBack, string FatSize, long Turns, long TurnMin, long TurnRest, double Thinnest, double Thickest, long KeepsCold, long KeepsFrozen);
+        string Family, double HeldBack, string FatSize, long Turns, long TurnMin, long TurnRest, double Thinnest, double Thickest, long KeepsCold, long KeepsFrozen, long Retired);
 
     private sealed record StepRow(
         string ProductId, string Id, string Name, string Station, long? PerBatch, double? PerPie, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, long UsesDough, string ReadyWhen, string Caution,
         string? Bakes, string Place, long HeatedTray, long? WeightsOut, long Turned, long Seals);
 
     private sealed record PanRow(
-        string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray, string? BoughtAs);
+        string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray, string? BoughtAs, long Retired);
 
     private sealed record LineRow(string OwnerId, string Part, string IngredientId, string Preparation, double Grams, string Written);
 

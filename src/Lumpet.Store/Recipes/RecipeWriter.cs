@@ -12,6 +12,10 @@ namespace Lumpet.Store.Recipes;
 /// <summary>Writes doughs and products, each with everything that belongs to it in one transaction.</summary>
 public static class RecipeWriter
 {
+    /// <summary>Tables that hold what belongs to a product, in the order in which rows can be deleted.</summary>
+    internal static readonly string[] ProductTables =
+        ["product_alias", "product_line", "product_packaging", "product_size_packaging", "product_size", "product_link", "product_stage", "product_step"];
+
     /// <summary>Saves a dough. One with version 1 is added; any other replaces the version before it.</summary>
     /// <param name="database">The database.</param>
     /// <param name="dough">The dough with its new version.</param>
@@ -85,7 +89,7 @@ public static class RecipeWriter
         IngredientWriter.Add(connection, transaction, fresh);
         var position = connection.QuerySingleOrDefault<long?>("SELECT position FROM product WHERE id = @Id", new { product.Id }, transaction)
             ?? connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM product", transaction: transaction);
-        foreach (var table in (string[])["product_alias", "product_line", "product_packaging", "product_size_packaging", "product_size", "product_link", "product_stage", "product_step"])
+        foreach (var table in ProductTables)
             connection.Execute($"DELETE FROM {table} WHERE product_id = @Id", new { product.Id }, transaction);
         connection.Execute(
             """

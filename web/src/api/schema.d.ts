@@ -21,6 +21,145 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every kind that can be chosen, with its words. */
+        get: operations["GetWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}/retired": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Retires it, or takes it back. What is in use is kept as it is. */
+        post: operations["RetireProduct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Writes a product anew; If-Match carries the version it was read with. */
+        put: operations["ChangeRecipe"];
+        post?: never;
+        /** Removes it, where nothing refers to it; its versions are kept. */
+        delete: operations["RemoveProduct"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doughs/{id}/retired": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Retires it, or takes it back. What is in use is kept as it is. */
+        post: operations["RetireDough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doughs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Writes a dough anew; If-Match carries the version it was read with. */
+        put: operations["ChangeDough"];
+        post?: never;
+        /** Removes it, where nothing refers to it; its versions are kept. */
+        delete: operations["RemoveDough"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/{id}/retired": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Retires it, or takes it back. What is in use is kept as it is. */
+        post: operations["RetireIngredient"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** States what a bakery knows of an ingredient, and adds a price where one is given; If-Match carries the version it was read with. What is left out leaves the figure that ships in force. */
+        put: operations["ChangeIngredient"];
+        post?: never;
+        /** Removes it, where nothing refers to it; its versions are kept. */
+        delete: operations["RemoveIngredient"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts the made-up demo bakery in, where no bakery is described yet. */
+        post: operations["LookRoundADemo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/changes": {
         parameters: {
             query?: never;
@@ -28,7 +167,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What is changed, as it happens (server-sent events). */
+        /** What is changed, as it happens (server-sent events; each one's data is a Change). */
         get: operations["GetChanges"];
         put?: never;
         post?: never;
@@ -209,23 +348,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/recipes/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Writes a product anew; If-Match carries the version it was read with. */
-        put: operations["ChangeRecipe"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/doughs": {
         parameters: {
             query?: never;
@@ -238,23 +360,6 @@ export interface paths {
         put?: never;
         /** Writes a new dough. */
         post: operations["AddDough"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/doughs/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Writes a dough anew; If-Match carries the version it was read with. */
-        put: operations["ChangeDough"];
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -409,23 +514,6 @@ export interface paths {
         put?: never;
         /** States a new ingredient. */
         post: operations["AddIngredient"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/ingredients/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** States what a bakery knows of an ingredient, and adds a price where one is given; If-Match carries the version it was read with. What is left out leaves the figure that ships in force. */
-        put: operations["ChangeIngredient"];
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -831,6 +919,8 @@ export interface components {
             pans: null | components["schemas"]["PanDraft"][];
             /** @description Which cup and spoons a recipe means that names no country: "unitedStates", "metric" or "australian". */
             cups: null | string;
+            /** @description Allergens that this kitchen handles; null while nothing is stated. */
+            handles?: null | string[];
         };
         /** @description A batch. */
         BatchAnswer: {
@@ -874,7 +964,7 @@ export interface components {
             surplus: number;
             /** @description When mixing begins. */
             mixStart: components["schemas"]["Moment"];
-            /** @description When it goes into the cold. */
+            /** @description When the bowl is free. */
             mixEnd: components["schemas"]["Moment"];
             /** @description When the first disc is rolled. */
             needed: components["schemas"]["Moment"];
@@ -888,6 +978,10 @@ export interface components {
              * @description How long it must.
              */
             restLeast: number;
+            /** @description What the hands at the mixer have to know, one sentence each. */
+            making: string[];
+            /** @description When each turn begins; empty where it has none. */
+            turns: components["schemas"]["Moment"][];
             /** @description The sign that mixing is done. */
             readyWhen: string;
             /** @description What can hurt. */
@@ -907,6 +1001,10 @@ export interface components {
              * @description Weight of each.
              */
             grams: number;
+            /** @description What it is rolled to, and what it is trimmed to; empty where it is cut from a sheet. */
+            rolled: string;
+            /** @description The orders they are for, in order of their pick-ups. */
+            orders: components["schemas"]["DiscOrderAnswer"][];
         };
         /** @description An ingredient of a batch. */
         BatchLineAnswer: {
@@ -1039,7 +1137,7 @@ export interface components {
         };
         /** @description The cost of a part. */
         CostPartAnswer: {
-            /** @description "dough", "filling", "finish" or "packaging". */
+            /** @description "dough", "filling", "topping", "finish" or "packaging". */
             part: string;
             /**
              * Format: double
@@ -1098,6 +1196,18 @@ export interface components {
             /** @description In the second. */
             other: string;
         };
+        /** @description Orders that some discs are for. */
+        DiscOrderAnswer: {
+            /**
+             * Format: int32
+             * @description Discs.
+             */
+            count: number;
+            /** @description The pick-up. */
+            pickUp: components["schemas"]["Moment"];
+            /** @description Who for; may be empty. */
+            for: string;
+        };
         /** @description The dough batches of a day. */
         DoughAnswer: {
             /** @description The day. */
@@ -1120,43 +1230,43 @@ export interface components {
         /** @description A dough as a person writes it; anything may be missing or wrong until DoughReader has read it. */
         DoughDraft: {
             /** @description Its name. */
-            name: null | string;
+            name?: null | string;
             /** @description One ingredient a line, amounts by weight; they give the proportions. */
-            lines: null | string;
+            lines?: null | string;
             /**
              * Format: double
              * @description Grams per millilitre when rolled.
              */
-            density: null | number;
+            density?: null | number;
             /**
              * Format: double
              * @description Share of a batch that stays in the bowl.
              */
-            bowlLossPercent: null | number;
+            bowlLossPercent?: null | number;
             /**
              * Format: int32
              * @description Minutes to scale, mix and divide a batch.
              */
-            mixMin: null | number;
+            mixMin?: null | number;
             /**
              * Format: int32
              * @description Least minutes of rest, cold.
              */
-            restLeast: null | number;
+            restLeast?: null | number;
             /**
              * Format: int32
              * @description Minutes of rest that are aimed for.
              */
-            restAim: null | number;
+            restAim?: null | number;
             /**
              * Format: int32
              * @description Most minutes of rest.
              */
-            restMost: null | number;
+            restMost?: null | number;
             /** @description The sign that mixing is done. */
-            readyWhen: null | string;
+            readyWhen?: null | string;
             /** @description What can hurt. */
-            caution: null | string;
+            caution?: null | string;
             /** @description One of the names of DoughFamily; null for flaky. */
             family?: null | string;
             /**
@@ -1171,6 +1281,11 @@ export interface components {
              * @description How often it is rolled and folded or stacked.
              */
             turns?: null | number;
+            /**
+             * Format: int32
+             * @description Hands' minutes for one turn of a batch; null for what is usual.
+             */
+            turnMin?: null | number;
             /**
              * Format: int32
              * @description Minutes of cold rest after each turn.
@@ -1311,16 +1426,22 @@ export interface components {
             keptPercent: number;
             /** @description By ingredient; they add up to it. */
             lines: components["schemas"]["FillingLineAnswer"][];
-            /** @description Crumble, meringue and the like, by ingredient. */
-            topping: components["schemas"]["FillingLineAnswer"][];
-            /** @description Wash, sugar and the like, by ingredient. */
-            finish: components["schemas"]["FillingLineAnswer"][];
+            /** @description Every other part that is weighed here: topping, finish. */
+            parts: components["schemas"]["FillingPartAnswer"][];
+            /** @description What is counted by the pie: boxes, labels, pans that go with the pie. */
+            packaging: components["schemas"]["PackagingAnswer"][];
             /** @description Where it goes. */
             lots: components["schemas"]["FillingLotAnswer"][];
             /** @description What it carries, crust and finish included. */
             allergens: string[];
             /** @description Ingredients of which nobody has said yet what they carry. */
             notStated: string[];
+            /** @description What it may carry in traces, as suppliers say. */
+            mayContain: string[];
+            /** @description What this kitchen handles, as the bakery states; null while it has stated nothing. */
+            handles: null | string[];
+            /** @description What can hurt. */
+            cautions: string[];
         };
         /** @description An ingredient of a filling. */
         FillingLineAnswer: {
@@ -1365,6 +1486,15 @@ export interface components {
              * @description By which the written amounts were multiplied.
              */
             factor: number;
+            /** @description What is too much for this pan, in words; empty where it fits. */
+            room: string[];
+        };
+        /** @description A part of a product. */
+        FillingPartAnswer: {
+            /** @description "topping" or "finish". */
+            part: string;
+            /** @description By ingredient. */
+            lines: components["schemas"]["FillingLineAnswer"][];
         };
         /** @description How the filling scales. */
         FillingScaleAnswer: {
@@ -1566,6 +1696,8 @@ export interface components {
             alcoholPercent: number;
             /** @description Whether it is not to be tasted raw. */
             unsafeRaw: boolean;
+            /** @description Whether a moist filling of it needs time and temperature control. */
+            needsControl: boolean;
             /**
              * Format: int32
              * @description Products that take it.
@@ -1573,6 +1705,8 @@ export interface components {
             usedIn: number;
             /** @description Whether the bakery makes it itself. */
             isMadeHere: boolean;
+            /** @description Whether it is offered no more. */
+            isRetired: boolean;
             /** @description What the bakery itself has set, as it would be stated. */
             own: components["schemas"]["IngredientDraft"];
         };
@@ -1582,7 +1716,7 @@ export interface components {
             name: null | string;
             /** @description What it carries; null while nobody has said. */
             allergens: null | string[];
-            /** @description What it may carry in traces. */
+            /** @description What it may carry in traces; null for what ships, empty for nothing. */
             mayContain: null | string[];
             /** @description Other words for it, separated by commas. */
             otherNames: null | string;
@@ -1601,10 +1735,10 @@ export interface components {
             yields: null | components["schemas"]["YieldDraft"][];
             /**
              * Format: double
-             * @description Alcohol by volume.
+             * @description Alcohol by volume; null for what ships, 0 for none.
              */
             alcoholPercent: null | number;
-            /** @description Whether it is not to be tasted raw. */
+            /** @description Whether it is not to be tasted raw; null for what ships. */
             unsafeRaw: null | boolean;
             /**
              * Format: double
@@ -1619,6 +1753,8 @@ export interface components {
              * @description What of that is left; null for all of it.
              */
             keptPercent?: null | number;
+            /** @description Whether a moist filling of it needs time and temperature control; null for what ships. */
+            needsControl?: null | boolean;
         };
         /** @description The ingredients of the bakery. */
         IngredientsAnswer: {
@@ -1631,6 +1767,15 @@ export interface components {
             /** @description What an ingredient may do in a formula. */
             roles: string[];
         };
+        /** @description Work that should have begun by now and of which nobody has recorded anything. */
+        LateAnswer: {
+            /** @description What is late, by how much. */
+            words: string;
+            /** @description What can still be done when all of it is begun now. */
+            still: string;
+            /** @description Whether the plan that is shown begins now. */
+            isFromNow: boolean;
+        };
         /** @description Trays of one bake that lie in an oven together. */
         LayerAnswer: {
             /**
@@ -1640,8 +1785,10 @@ export interface components {
             load: number;
             /** @description Name of the product. */
             product: string;
-            /** @description Name of the bake, where it is not simply "Bake". */
+            /** @description What is baked, where it is not simply pies: "shells". */
             step: string;
+            /** @description Whether it bakes on the oven's floor. */
+            isOnFloor: boolean;
             /** @description Name of the pan. */
             pan: string;
             /**
@@ -1749,6 +1896,8 @@ export interface components {
              * @description What preparation leaves; null where nothing is lost.
              */
             yieldPercent: null | number;
+            /** @description About how many to buy of what grows by the piece: "about 17 of 182 g"; null where that is not known. */
+            pieces: null | string;
         };
         /** @description A link as written. */
         LinkDraft: {
@@ -2003,7 +2152,7 @@ export interface components {
         OvenStepAnswer: {
             /** @description When. */
             at: components["schemas"]["Moment"];
-            /** @description "set", "drop", "off", "in", "move" or "out". */
+            /** @description "set", "drop", "off", "heatTrays", "in", "move", "weightsOut", "turn" or "out". */
             act: string;
             /** @description Name of the oven. */
             oven: string;
@@ -2021,6 +2170,8 @@ export interface components {
             tempC: null | number;
             /** @description Shelves concerned. */
             shelves: number[];
+            /** @description Names of the products concerned. */
+            products: string[];
             /** @description How one sees that what comes out is done. */
             readyWhen: string;
             /** @description What can hurt. */
@@ -2036,6 +2187,16 @@ export interface components {
             blocks: components["schemas"]["BlockAnswer"][];
             /** @description The ovens. */
             ovens: components["schemas"]["OvenAnswer"][];
+        };
+        /** @description Something that is counted by the pie. */
+        PackagingAnswer: {
+            /** @description What. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
         };
         /** @description A pan, in centimetres. */
         PanAnswer: {
@@ -2149,6 +2310,10 @@ export interface components {
              * @description Pans on a tray.
              */
             perTray: null | number;
+            /** @description Id of the ingredient as which it is bought, where it goes with the pie; null or empty where it comes back. */
+            boughtAs?: null | string;
+            /** @description Whether it is kept for what is made in it, and offered no more; null for no. */
+            retired?: null | boolean;
         };
         /** @description A pan with what its geometry says. */
         PanShown: {
@@ -2200,6 +2365,18 @@ export interface components {
             trayWidthCm: number;
             /** @description In the bakery's order. */
             pans: components["schemas"]["PanShown"][];
+        };
+        /** @description A part of the recipe, scaled. */
+        PartAnswer: {
+            /** @description "topping" or "finish". */
+            part: string;
+            /**
+             * Format: double
+             * @description By which it was multiplied.
+             */
+            factor: number;
+            /** @description Line by line. */
+            lines: components["schemas"]["LineAnswer"][];
         };
         /** @description A pick-up moved to another time of the same day. */
         PickUpMove: {
@@ -2270,6 +2447,11 @@ export interface components {
              * @description Share of the disc that comes back.
              */
             trimPercent: number;
+            /**
+             * Format: int32
+             * @description How many of it are cut from the trim of the other pieces.
+             */
+            fromTrim: number;
             sheet: null | components["schemas"]["SheetAnswer"];
         };
         /** @description A weight of one as stated. */
@@ -2312,6 +2494,7 @@ export interface components {
             note: string;
             /** @description What does not work out. */
             troubles: components["schemas"]["TroubleAnswer"][];
+            late: null | components["schemas"]["LateAnswer"];
             /**
              * Format: int32
              * @description Pies in all.
@@ -2360,78 +2543,76 @@ export interface components {
         /** @description A product as a person writes it; anything may be missing or wrong until ProductReader has read it. */
         ProductDraft: {
             /** @description Its name. */
-            name: null | string;
+            name?: null | string;
             /** @description Other words for it, separated by commas. */
-            aliases: null | string;
+            aliases?: null | string;
             /** @description Id of its dough. */
-            dough: null | string;
+            dough?: null | string;
             /** @description One of the names of Top. */
-            top: null | string;
+            top?: null | string;
             /**
              * Format: double
              * @description To which the dough is rolled.
              */
-            thicknessMm: null | number;
+            thicknessMm?: null | number;
             /**
              * Format: double
              * @description Overhang of the base beyond the rim, on one side.
              */
-            baseOverhangCm: null | number;
+            baseOverhangCm?: null | number;
             /**
              * Format: double
              * @description Overhang of lid or strips, on one side.
              */
-            topOverhangCm: null | number;
+            topOverhangCm?: null | number;
             /**
              * Format: double
              * @description Share of a disc that is trimmed off.
              */
-            trimPercent: null | number;
+            trimPercent?: null | number;
             /**
              * Format: double
              * @description Width of a lattice strip.
              */
-            stripWidthCm: null | number;
+            stripWidthCm?: null | number;
             /**
              * Format: double
              * @description Gap between strips.
              */
-            stripGapCm: null | number;
+            stripGapCm?: null | number;
             /**
              * Format: double
              * @description Grams per millilitre of the filling as packed.
              */
-            packedDensity: null | number;
+            packedDensity?: null | number;
             /**
              * Format: double
              * @description How far its middle moves in the bake; below 0 sinks.
              */
-            bakeChangeCm: null | number;
+            bakeChangeCm?: null | number;
             /** @description Id of the pan for which it is written. */
-            referencePan: null | string;
+            referencePan?: null | string;
             /**
              * Format: int32
              * @description Minutes from the last bake to the pick-up, at most.
              */
-            oldestMin: null | number;
+            oldestMin?: null | number;
             /** @description One ingredient a line, for one pie in the reference pan. */
-            filling: null | string;
+            filling?: null | string;
             /** @description One ingredient a line, for one pie in the reference pan. */
-            finish: null | string;
+            finish?: null | string;
             /** @description What is counted by the pie, one thing a line: box, label. */
-            packaging: null | string;
+            packaging?: null | string;
             /** @description The pans it is made in, and its price in each. */
-            sizes: null | components["schemas"]["SizeDraft"][];
+            sizes?: null | components["schemas"]["SizeDraft"][];
             /** @description How it is made. */
-            steps: null | components["schemas"]["StepDraft"][];
+            steps?: null | components["schemas"]["StepDraft"][];
             /** @description Which step follows which. */
-            links: null | components["schemas"]["LinkDraft"][];
+            links?: null | components["schemas"]["LinkDraft"][];
             /** @description One of the names of FillingKind; null for raw fruit. */
             fillingKind?: null | string;
             /** @description One of the names of BaseTreatment; null for plain. */
             baseTreatment?: null | string;
-            /** @description One of the names of CoolingClass; null for what is usual for the filling. */
-            cooling?: null | string;
             /**
              * Format: double
              * @description What of the weighed filling goes into the pan, after boiling down and what stays in the pot; null for all of it.
@@ -2451,6 +2632,8 @@ export interface components {
              * @description Cut-outs on a pie in the reference pan.
              */
             cutOuts?: null | number;
+            /** @description Whether cut-outs are made from the base's trim as far as it goes; null for yes. */
+            cutOutsFromTrim?: null | boolean;
             /**
              * Format: int32
              * @description How often the scraps of small rounds are rolled again.
@@ -2458,6 +2641,13 @@ export interface components {
             rerolls?: null | number;
             /** @description What a person should still look at, one thing a line: doubtful lines of a recipe that was taken in from elsewhere. */
             review?: null | string;
+            /**
+             * @description What the manager states where the steps leave the cold longer than the rule for time and temperature allows: who
+             *     assessed it, how, and when; null where nothing was assessed.
+             */
+            assessment?: null | string;
+            /** @description Whether the manager accepts glass or earthenware going from the freezer into a hot oven. */
+            glassFromFreezer?: null | boolean;
         };
         /** @description What a typed line was understood as; all null for an empty line. */
         ReadLineAnswer: {
@@ -2509,10 +2699,14 @@ export interface components {
             base: string;
             /** @description How the base is laid in. */
             lining: string;
-            /** @description How it cools. */
+            /** @description How it cools, as its steps say. */
             cooling: string;
-            /** @description What it may carry in traces. */
+            /** @description How it is kept until its pick-up. */
+            keeping: string;
+            /** @description What it may carry in traces, as the suppliers of its ingredients say. */
             mayContain: string[];
+            /** @description What this kitchen handles, as the bakery states; null while it has stated nothing. */
+            handles: null | string[];
             /** @description Ingredients with alcohol. */
             alcohol: string[];
             /** @description What can hurt. */
@@ -2523,6 +2717,8 @@ export interface components {
             pan: string;
             /** @description What a person should still look at. */
             review: string[];
+            /** @description Whether it is offered no more. */
+            isRetired: boolean;
         };
         /** @description A product in the list. */
         RecipeListed: {
@@ -2555,6 +2751,8 @@ export interface components {
             alcohol: boolean;
             /** @description Ingredients of which nobody has said yet what they carry. */
             notStated: string[];
+            /** @description Whether it is offered no more. */
+            isRetired: boolean;
             /**
              * Format: int32
              * @description How many things a person should still look at.
@@ -2577,6 +2775,11 @@ export interface components {
             recipes: components["schemas"]["RecipeListed"][];
             /** @description Kinds of filling that occur, for the choice. */
             kinds: components["schemas"]["WordChoice"][];
+        };
+        /** @description Whether something is retired. */
+        RetireRequest: {
+            /** @description True retires it, false takes it back. */
+            retired: boolean;
         };
         /** @description A stretch of the ribbon. */
         RibbonAnswer: {
@@ -2634,21 +2837,16 @@ export interface components {
             lines: components["schemas"]["LineAnswer"][];
             /** @description The dough. */
             dough: components["schemas"]["DoughScaleAnswer"];
-            /** @description The finish, line by line. */
-            finish: components["schemas"]["LineAnswer"][];
-            /**
-             * Format: double
-             * @description By which the finish was multiplied.
-             */
-            finishFactor: number;
+            /** @description Every other part that has lines, in order. */
+            parts: components["schemas"]["PartAnswer"][];
+            /** @description What is counted by the pie in this pan. */
+            packaging: string[];
             /** @description What one pie costs. */
             cost: components["schemas"]["CostAnswer"];
             /** @description How it is made. */
             steps: components["schemas"]["StepAnswer"][];
             /** @description What it is. */
             facts: components["schemas"]["RecipeFacts"];
-            /** @description The topping, line by line. */
-            topping: components["schemas"]["LineAnswer"][];
             /** @description What to look at. */
             warnings: string[];
             /** @description What comes whole. */
@@ -2789,6 +2987,8 @@ export interface components {
              * @description Selling price; null where none is set.
              */
             price: null | number;
+            /** @description What is counted by the pie in this size only, one thing a line; null for nothing beside what every size has. */
+            packaging?: null | string;
         };
         /** @description The middle of a pan on a tray of 66 x 46 cm. */
         SpotAnswer: {
@@ -2802,12 +3002,6 @@ export interface components {
              * @description Centimetres from the top.
              */
             y: number;
-        };
-        SseItemOfChange: {
-            data?: components["schemas"]["Change"];
-            eventType?: null | string;
-            eventId?: null | string;
-            reconnectionInterval?: null | string;
         };
         /** @description A stage in an oven. */
         StageAnswer: {
@@ -2865,49 +3059,67 @@ export interface components {
         /** @description A step as written: hands, stages or a wait. */
         StepDraft: {
             /** @description Short name, unique in the product. */
-            id: null | string;
+            id?: null | string;
             /** @description What is done. */
-            name: null | string;
+            name?: null | string;
             /** @description "dough", "pot", "bench", "cold", "oven", "rack", "finish" or "box". */
-            station: null | string;
+            station?: null | string;
             /**
              * Format: int32
              * @description Minutes of hands whatever the count.
              */
-            perBatch: null | number;
+            perBatch?: null | number;
             /**
              * Format: double
              * @description Minutes of hands a pie.
              */
-            perPie: null | number;
+            perPie?: null | number;
             /**
              * Format: int32
              * @description Least minutes of a wait.
              */
-            waitLeast: null | number;
+            waitLeast?: null | number;
             /**
              * Format: int32
              * @description Minutes of a wait that are aimed for.
              */
-            waitAim: null | number;
+            waitAim?: null | number;
             /**
              * Format: int32
              * @description Most minutes of a wait.
              */
-            waitMost: null | number;
+            waitMost?: null | number;
             /**
              * Format: int32
              * @description Temperature of the place; null for a bake.
              */
-            celsius: null | number;
+            celsius?: null | number;
             /** @description Stages of a bake. */
-            stages: null | components["schemas"]["StageDraft"][];
+            stages?: null | components["schemas"]["StageDraft"][];
             /** @description Whether it takes the rested discs. */
-            usesDough: boolean;
+            usesDough?: boolean;
             /** @description The sensory test. */
-            readyWhen: null | string;
+            readyWhen?: null | string;
             /** @description What can hurt. */
-            caution: null | string;
+            caution?: null | string;
+            /** @description What a bake bakes, one of the names of BakeOf; null where its place among the steps tells. */
+            bakes?: null | string;
+            /** @description Where a bake stands, one of the names of OvenPlace; null for any shelf. */
+            place?: null | string;
+            /**
+             * Format: int32
+             * @description Minutes for which the empty trays are heated before a bake; null or 0 for cold trays.
+             */
+            heatedTrayMin?: null | number;
+            /**
+             * Format: int32
+             * @description Minutes into a bake at which the weights come out; null where there are none.
+             */
+            weightsOutMin?: null | number;
+            /** @description Whether the trays of a bake are turned half-way. */
+            turned?: boolean;
+            /** @description Whether this step brushes the raw base so that no juice gets in. */
+            seals?: boolean;
         };
         /** @description What the steps are asked for. */
         StepsRequest: {
@@ -3043,8 +3255,6 @@ export interface components {
             steps: components["schemas"]["StepDraft"][];
             /** @description How they follow one another. */
             links: components["schemas"]["LinkDraft"][];
-            /** @description The usual cooling class. */
-            cooling: string;
         };
         /** @description A new name for a variation. */
         VariationRequest: {
@@ -3087,6 +3297,10 @@ export interface components {
             pies: number;
             /** @description Who for. */
             for: string;
+            /** @description Whether all of it is boxed in time. */
+            isMet: boolean;
+            /** @description How it fares, in words: "boxed with 32 min to spare", "12 of 20 cannot be made". */
+            says: string;
             boxed: null | components["schemas"]["Moment"];
             /**
              * Format: int32
@@ -3098,6 +3312,11 @@ export interface components {
         WhatIfRequest: {
             /** @description Pick-ups as they might be. */
             moves: null | components["schemas"]["PickUpMove"][];
+            /**
+             * @description Whether work begins now, as if nothing were done yet.
+             * @default false
+             */
+            fromNow: boolean;
         };
         /** @description Something that comes whole, and the three ways to deal with it. */
         WholeAnswer: {
@@ -3125,11 +3344,25 @@ export interface components {
              * @description By how much that moves this ingredient.
              */
             movedPercent: number;
+            wholeAt: null | components["schemas"]["WholeAtAnswer"];
+        };
+        /** @description A count of pies at which something comes out whole, within a twentieth of one piece. */
+        WholeAtAnswer: {
             /**
              * Format: int32
-             * @description The nearest count of pies at which it comes out whole: the third way; null where none is near.
+             * @description Pies.
              */
-            wholeAt: null | number;
+            pies: number;
+            /**
+             * Format: int32
+             * @description Whole pieces for them.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description By how much taking so many still moves the ingredient.
+             */
+            movedPercent: number;
         };
         /** @description A value and its words. */
         WordChoice: {
@@ -3137,6 +3370,31 @@ export interface components {
             value: string;
             /** @description As it is shown. */
             words: string;
+        };
+        /** @description The kinds that can be chosen. */
+        WordsAnswer: {
+            /** @description Kinds of filling. */
+            fillings: components["schemas"]["WordChoice"][];
+            /** @description What lies on the filling. */
+            tops: components["schemas"]["WordChoice"][];
+            /** @description The schools of a crisp bottom. */
+            schools: components["schemas"]["WordChoice"][];
+            /** @description How a base is laid in. */
+            linings: components["schemas"]["WordChoice"][];
+            /** @description Families of dough. */
+            doughFamilies: components["schemas"]["WordChoice"][];
+            /** @description Families of pans. */
+            panFamilies: components["schemas"]["WordChoice"][];
+            /** @description What pans are made of. */
+            panMaterials: components["schemas"]["WordChoice"][];
+            /** @description Which cups a recipe means. */
+            cups: components["schemas"]["WordChoice"][];
+            /** @description What an ingredient does in a formula. */
+            roles: components["schemas"]["WordChoice"][];
+            /** @description Where a bake stands. */
+            places: components["schemas"]["WordChoice"][];
+            /** @description What an ingredient may carry. */
+            allergens: string[];
         };
         /** @description A dough as written. */
         WrittenDough: {
@@ -3151,6 +3409,8 @@ export interface components {
             draft: components["schemas"]["DoughDraft"];
             /** @description Its proportions, judged by its family. */
             judged: components["schemas"]["DoughJudged"];
+            /** @description Whether it is offered no more. */
+            isRetired: boolean;
         };
         /** @description A product as written. */
         WrittenRecipe: {
@@ -3219,6 +3479,339 @@ export interface operations {
             };
         };
     };
+    GetWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordsAnswer"];
+                };
+            };
+        };
+    };
+    RetireProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RetireRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ChangeRecipe: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    RemoveProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    RetireDough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RetireRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ChangeDough: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoughDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenDough"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    RemoveDough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    RetireIngredient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RetireRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ChangeIngredient: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IngredientDraft"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    RemoveIngredient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    LookRoundADemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     GetChanges: {
         parameters: {
             query?: never;
@@ -3234,7 +3827,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": components["schemas"]["SseItemOfChange"];
+                    "text/event-stream": components["schemas"]["Change"];
                 };
             };
         };
@@ -3342,7 +3935,9 @@ export interface operations {
     };
     GetDough: {
         parameters: {
-            query?: never;
+            query?: {
+                from?: string;
+            };
             header?: never;
             path: {
                 day: string;
@@ -3373,7 +3968,9 @@ export interface operations {
     };
     GetFillings: {
         parameters: {
-            query?: never;
+            query?: {
+                from?: string;
+            };
             header?: never;
             path: {
                 day: string;
@@ -3576,43 +4173,6 @@ export interface operations {
             };
         };
     };
-    ChangeRecipe: {
-        parameters: {
-            query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProductDraft"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WrittenRecipe"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
-                };
-            };
-        };
-    };
     GetDoughs: {
         parameters: {
             query?: never;
@@ -3648,43 +4208,6 @@ export interface operations {
         responses: {
             /** @description Created */
             201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WrittenDough"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
-                };
-            };
-        };
-    };
-    ChangeDough: {
-        parameters: {
-            query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DoughDraft"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3941,41 +4464,6 @@ export interface operations {
         responses: {
             /** @description Created */
             201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
-                };
-            };
-        };
-    };
-    ChangeIngredient: {
-        parameters: {
-            query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["IngredientDraft"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4260,7 +4748,9 @@ export interface operations {
     };
     GetPlan: {
         parameters: {
-            query?: never;
+            query?: {
+                from?: string;
+            };
             header?: never;
             path: {
                 day: string;
@@ -4328,6 +4818,7 @@ export interface operations {
         parameters: {
             query?: {
                 task?: string;
+                from?: string;
             };
             header?: never;
             path: {
@@ -4359,7 +4850,9 @@ export interface operations {
     };
     GetOvenSteps: {
         parameters: {
-            query?: never;
+            query?: {
+                from?: string;
+            };
             header?: never;
             path: {
                 day: string;

@@ -1,0 +1,58 @@
+using Lumpet.Core;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures.Amounts;
+using Lumpet.Core.Pans;
+using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Judging;
+using Lumpet.Core.Steps;
+
+namespace Lumpet.Server.Recipes;
+
+/// <summary>Every kind that can be chosen, with its words: said here and nowhere else.</summary>
+internal static class WordEndpoints
+{
+    /// <summary>Adds the endpoint.</summary>
+    public static void Map(IEndpointRouteBuilder routes) =>
+        routes.MapGet("/api/words", () => TypedResults.Ok(All)).WithName("GetWords").WithSummary("Every kind that can be chosen, with its words.");
+
+    private static WordsAnswer All { get; } = new(
+        Choices<FillingKind>(KindWords.Of),
+        Choices<Top>(KindWords.Of),
+        Choices<BaseTreatment>(KindWords.Of),
+        Choices<Lining>(KindWords.Of),
+        Choices<DoughFamily>(DoughJudgement.Name),
+        Choices<PanFamily>(KindWords.Of),
+        Choices<PanMaterial>(KindWords.Of),
+        Choices<CupCustom>(KindWords.Of),
+        Choices<IngredientRole>(KindWords.Of),
+        Choices<OvenPlace>(place => place == OvenPlace.Floor ? "on the floor of the oven" : "on any shelf"),
+        MajorAllergens.All);
+
+    private static WordChoice[] Choices<T>(Func<T, string> words)
+        where T : struct, Enum => [.. Enum.GetValues<T>().Select(value => new WordChoice(Naming.Of(value), words(value)))];
+}
+
+/// <summary>The kinds that can be chosen.</summary>
+/// <param name="Fillings">Kinds of filling.</param>
+/// <param name="Tops">What lies on the filling.</param>
+/// <param name="Schools">The schools of a crisp bottom.</param>
+/// <param name="Linings">How a base is laid in.</param>
+/// <param name="DoughFamilies">Families of dough.</param>
+/// <param name="PanFamilies">Families of pans.</param>
+/// <param name="PanMaterials">What pans are made of.</param>
+/// <param name="Cups">Which cups a recipe means.</param>
+/// <param name="Roles">What an ingredient does in a formula.</param>
+/// <param name="Places">Where a bake stands.</param>
+/// <param name="Allergens">What an ingredient may carry.</param>
+public sealed record WordsAnswer(
+    IReadOnlyList<WordChoice> Fillings,
+    IReadOnlyList<WordChoice> Tops,
+    IReadOnlyList<WordChoice> Schools,
+    IReadOnlyList<WordChoice> Linings,
+    IReadOnlyList<WordChoice> DoughFamilies,
+    IReadOnlyList<WordChoice> PanFamilies,
+    IReadOnlyList<WordChoice> PanMaterials,
+    IReadOnlyList<WordChoice> Cups,
+    IReadOnlyList<WordChoice> Roles,
+    IReadOnlyList<WordChoice> Places,
+    IReadOnlyList<string> Allergens);
