@@ -92,12 +92,12 @@ internal sealed class BakePlanCheck
             if (change.TempC is not { } celsius) continue;
 
             if (celsius < oven.MinC || celsius > oven.MaxC)
-                Fault("window", oven.Id, $"{celsius} C at {change.AtMin} lies outside {oven.MinC} to {oven.MaxC} C");
+                Fault("window", oven.Id, $"{celsius} °C at {change.AtMin} lies outside {oven.MinC} to {oven.MaxC} °C");
             var until = index + 1 < changes.Length ? changes[index + 1].AtMin : int.MaxValue;
             if (change.AtMin < oven.OpenMin) Fault("window", oven.Id, $"on at {change.AtMin}, before it opens at {oven.OpenMin}");
             if (until != int.MaxValue && until > oven.CloseMin) Fault("window", oven.Id, $"on until {until}, after it closes at {oven.CloseMin}");
             if (!BakedAt(oven.Id, celsius, change.AtMin, until))
-                Fault("stage", oven.Id, $"{celsius} C set at {change.AtMin} is the temperature of no stage baked while it is in force");
+                Fault("stage", oven.Id, $"{celsius} °C set at {change.AtMin} is the temperature of no stage baked while it is in force");
         }
 
         if (before is not null) Fault("settings", oven.Id, "the last setting is not off");
@@ -138,8 +138,8 @@ internal sealed class BakePlanCheck
         {
             var setting = simulation.Setting(minute);
             if (setting is { } celsius && Math.Abs(celsius - wanted.TempC) <= problem.ToleranceC) continue;
-            var found = setting is null ? "is off" : $"is set to {setting} C";
-            Fault("stage", Name(tray), $"stage {index + 1} needs {wanted.TempC} C, but at {minute} {stage.OvenId} {found}");
+            var found = setting is null ? "is off" : $"is set to {setting} °C";
+            Fault("stage", Name(tray), $"stage {index + 1} needs {wanted.TempC} °C, but at {minute} {stage.OvenId} {found}");
             return;
         }
     }
@@ -149,7 +149,7 @@ internal sealed class BakePlanCheck
         var simulation = simulations[stage.OvenId];
         var chamber = simulation.Chamber(stage.StartMin);
         if (simulation.Setting(stage.StartMin) is { } setting && setting != chamber)
-            Fault("entering", Name(tray), $"enters {stage.OvenId} at {stage.StartMin}, where the chamber is at {chamber} C and set to {setting} C");
+            Fault("entering", Name(tray), $"enters {stage.OvenId} at {stage.StartMin}, where the chamber is at {chamber} °C and set to {setting} °C");
     }
 
     private void Following(BakedTray tray, BakedStage before, BakedStage stage)

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { centimetres, duration, grams, kilograms, money } from '../../web/src/parts/amounts'
-import { colourOf } from '../../web/src/parts/temperature'
+import { colourOn } from '../../web/src/parts/temperature'
 import {
   fitting,
   ovenTops,
@@ -12,6 +12,7 @@ import {
 } from '../../web/src/screens/ovens/layout'
 import { clockTime, decimal, stepsOf, wholeNumber } from '../../web/src/parts/word.svelte'
 
+const colourOf = (celsius: number) => colourOn(false, celsius)
 const moment = (min: number) => ({ min, clock: '00:00', day: 'Sat' })
 const block = (from: number, to: number) => ({ from: moment(from), to: moment(to), hours: [] })
 const oven = (shelves: number) => ({
@@ -64,6 +65,13 @@ test.describe('temperature colours', () => {
   test('go no further than their ends', () => {
     expect(colourOf(-40)).toBe(colourOf(-18))
     expect(colourOf(300)).toBe('#8C2A1C')
+  })
+
+  test('are dim at room temperature on a dark page, and as they were in the heat', () => {
+    const brightest = (colour: string) => Math.max(...(colour.match(/\d+/g) ?? []).map(Number))
+    expect(brightest(colourOn(true, 19.9))).toBeLessThan(80)
+    expect(brightest(colourOf(19.9))).toBeGreaterThan(200)
+    expect(colourOn(true, 190)).toBe(colourOf(190))
   })
 })
 

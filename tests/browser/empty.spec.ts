@@ -45,7 +45,7 @@ const heading = (page: Page) => page.getByRole('heading', { level: 1 })
 
 test('the bakery is described, and what is wrong is said at its field', async ({ page }) => {
   await page.goto(`${base}/`)
-  await expect(heading(page)).toContainText('No bakery is set up')
+  await expect(heading(page)).toContainText('Nothing is set up here yet')
   await page.getByRole('link', { name: 'Describe your bakery' }).click()
   await page.getByRole('button', { name: 'Save the bakery' }).click()
   await expect(page.getByText('A bakery needs a name.')).toBeVisible()
@@ -85,7 +85,7 @@ test('a dough and a recipe are written, and their allergens stated', async ({ pa
   await expect(page).toHaveURL(/#\/recipes\/medlar-and-honey/)
   await expect(page.getByText(/Not stated yet: what .*Medlars/)).toBeVisible()
 
-  await page.getByRole('link', { name: 'State it' }).click()
+  await page.getByRole('link', { name: 'State it', exact: true }).click()
   await expect(heading(page)).toContainText('nobody has said')
   await page.getByRole('button', { name: 'Change Medlars' }).click()
   await page.getByRole('checkbox', { name: 'none of these' }).check()

@@ -10,6 +10,8 @@
   import { live } from './parts/live.svelte'
   import { placeOf, places } from './parts/places'
   import { theme } from './parts/theme.svelte'
+  import { words } from './parts/words.svelte'
+  import FirstStart from './screens/bakery/FirstStart.svelte'
   import BakeryScreen from './screens/bakery/BakeryScreen.svelte'
   import DoughScreen from './screens/dough/DoughScreen.svelte'
   import FillingsScreen from './screens/fillings/FillingsScreen.svelte'
@@ -17,14 +19,14 @@
   import OvensScreen from './screens/ovens/OvensScreen.svelte'
   import PlanScreen from './screens/plan/PlanScreen.svelte'
   import PansScreen from './screens/pans/PansScreen.svelte'
-  import CompareScreen from './screens/recipes/CompareScreen.svelte'
-  import IngredientsScreen from './screens/recipes/IngredientsScreen.svelte'
-  import LibraryScreen from './screens/recipes/LibraryScreen.svelte'
+  import CompareScreen from './screens/writing/CompareScreen.svelte'
+  import IngredientsScreen from './screens/ingredients/IngredientsScreen.svelte'
+  import LibraryScreen from './screens/library/LibraryScreen.svelte'
   import RecipeScreen from './screens/recipes/RecipeScreen.svelte'
   import RecipesScreen from './screens/recipes/RecipesScreen.svelte'
-  import VersionsScreen from './screens/recipes/VersionsScreen.svelte'
-  import WriteDoughScreen from './screens/recipes/WriteDoughScreen.svelte'
-  import WriteRecipeScreen from './screens/recipes/WriteRecipeScreen.svelte'
+  import VersionsScreen from './screens/writing/VersionsScreen.svelte'
+  import WriteDoughScreen from './screens/doughs/WriteDoughScreen.svelte'
+  import WriteRecipeScreen from './screens/writing/WriteRecipeScreen.svelte'
 
   const routes = {
     '/': OrdersScreen,
@@ -51,6 +53,7 @@
 
   onMount(() => {
     void bakery.load()
+    void words.load()
     const close = live.open()
     const forget = live.on(() => void bakery.load())
     return () => {
@@ -91,14 +94,7 @@
   <main class="mt-4" id="main" tabindex="-1">
     <FailureNote failure={bakery.failure} />
     {#if bakery.current && !isSetUp && here.id !== 'bakery'}
-      <h1 class="sentence">No bakery is set up in this database yet.</h1>
-      <p class="mt-2">
-        <a class="press press-main inline-block" href="#/bakery">Describe your bakery</a>
-      </p>
-      <p class="mt-4">
-        Its shifts, ovens, mixer and pans are all that a plan needs; then a dough, a recipe and the first orders. To see
-        one at work instead, start <code>./lumpet demo</code>: Tern Quay Bakehouse, the night before its fair.
-      </p>
+      <FirstStart />
     {:else if bakery.current}
       <Router {routes} />
     {/if}

@@ -13,11 +13,11 @@ public static class ProductCautions
     {
         var said = new List<string>();
         if (Raw(product.AllLines) is { } raw) said.Add(raw);
-        if (HasEgg(product)) said.Add("Egg fillings and toppings reach 71 C in the middle (USDA FSIS).");
-        if (product.Alcohol.Count > 0) said.Add($"Contains alcohol: {string.Join(", ", product.Alcohol)}. Spirits are added off the flame; what of it bakes out is not all of it.");
+        if (HasEgg(product)) said.Add("Egg fillings and toppings reach 71 °C in the middle (USDA FSIS).");
+        if (product.Alcohol.Count > 0) said.Add($"Contains alcohol: {string.Join("; ", product.Alcohol)}. Spirits are added off the flame; what of it bakes out is not all of it.");
         if (TimeAndTemperature.Needs(product) is { Count: > 0 } needs)
-            said.Add($"Needs time and temperature control for its {string.Join(", ", needs)}. {(TimeAndTemperature.Left(product).Count == 0 ? TimeAndTemperature.Rule : Assessed(product))}");
-        if (ThermalShock.Pans(product) is { Count: > 0 } pans) said.Add($"{string.Join(", ", pans.Select(pan => pan.Name))}: glass or earthenware may crack when it goes from the freezer into a hot oven; this bakery has accepted that.");
+            said.Add($"Needs time and temperature control for its {string.Join("; ", needs)}. {(TimeAndTemperature.Left(product).Count == 0 ? TimeAndTemperature.Rule : Assessed(product))}");
+        if (ThermalShock.Pans(product) is { Count: > 0 } pans) said.Add($"{string.Join("; ", pans.Select(pan => pan.Name))}: glass or earthenware may crack when it goes from the freezer into a hot oven; this bakery has accepted that.");
         if (said.Count > 0) said.Add(Decide);
         return said;
     }
@@ -33,7 +33,7 @@ public static class ProductCautions
     internal static string? Raw(IEnumerable<RecipeLine> lines)
     {
         string[] raw = [.. lines.Where(line => line.Ingredient.Facts.UnsafeRaw).Select(line => line.Ingredient.Name).Distinct()];
-        return raw.Length == 0 ? null : $"Do not taste raw: {string.Join(", ", raw)} can carry pathogens.";
+        return raw.Length == 0 ? null : $"Do not taste raw: {string.Join("; ", raw)} can carry pathogens.";
     }
 
     private static string Assessed(Product product) => product.Assessment.Length > 0

@@ -6,9 +6,9 @@ namespace Lumpet.Core.Safety;
 /// <summary>What can hurt at a step: what a person wrote there, and what follows from what is in the product.</summary>
 public static class StepCautions
 {
-    private const string Egg = "71 C in the middle (USDA FSIS).";
-    private const string Clock = "From 57 C to 21 C within 2 h, to 5 C within 6 h in all (FDA Food Code 3-501.14). Record temperatures.";
-    private const string Hold = "At 5 C or below (FDA Food Code 3-501.16).";
+    private const string Egg = "71 °C in the middle (USDA FSIS).";
+    private const string Clock = "From 57 °C to 21 °C within 2 h, to 5 °C within 6 h in all (FDA Food Code 3-501.14). Record temperatures.";
+    private const string Hold = "At 5 °C or below (FDA Food Code 3-501.16).";
 
     /// <summary>The cautions of every step of a product, by the step's id; empty texts where there is none.</summary>
     public static IReadOnlyDictionary<string, string> Of(Product product)
@@ -43,8 +43,10 @@ public static class StepCautions
         }
 
         if (graph.BakeAhead(node) < 0 && !graph.IsAside(node)) yield break;
+        // What is not to be tasted of a dough is said where it is mixed.
+        if (step.UsesDough) yield break;
         var lines = product.Parts
-            .Where(part => step.UsesDough ? part.Kind == PartKind.Dough : step.Seals ? part.Kind == PartKind.Finish : !graph.HoldsDough(node) && part.Kind is PartKind.Filling or PartKind.Topping)
+            .Where(part => step.Seals ? part.Kind == PartKind.Finish : !graph.HoldsDough(node) && part.Kind is PartKind.Filling or PartKind.Topping)
             .SelectMany(part => part.Lines);
         if (ProductCautions.Raw(lines) is { } raw) yield return raw;
     }

@@ -17,9 +17,9 @@ public sealed record LeftTheCold(string StepId, string Words);
 public static class TimeAndTemperature
 {
     /// <summary>The rule, as screens and sheets say it.</summary>
-    public const string Rule = "Cooled from 57 C to 21 C within 2 h and to 5 C within 6 h in all, then kept at 5 C or below (FDA Food Code 3-501.14 and 3-501.16).";
+    public const string Rule = "Cooled from 57 °C to 21 °C within 2 h and to 5 °C within 6 h in all, then kept at 5 °C or below (FDA Food Code 3-501.14 and 3-501.16).";
 
-    // 3-501.14: from 57 C to 21 C within two hours. A pie comes out hotter than 57 C, so two hours from the door are on the safe side.
+    // 3-501.14: from 57 °C to 21 °C within two hours. A pie comes out hotter than 57 °C, so two hours from the door are on the safe side.
     private const int MostAfterHeatMin = 120;
 
     // 3-501.19: time alone as the control, four hours at most, before the filling is heated.
@@ -60,7 +60,7 @@ public static class TimeAndTemperature
             .Where(edge => edge.To <= end && !graph.HoldsDough(edge.From) && edge.Wait is { Celsius: > ColdC and < HotC, Wait.Most: > MostBeforeHeatMin })
             .Select(edge => new LeftTheCold(
                 edge.Wait!.Id,
-                $"\"{edge.Wait.Name}\" keeps its filling at {edge.Wait.Celsius} C for up to {Long(edge.Wait.Wait!.Most)}; time alone may be the control for 4 h at most (FDA Food Code 3-501.19)"));
+                $"\"{edge.Wait.Name}\" keeps its filling at {edge.Wait.Celsius} °C for up to {Long(edge.Wait.Wait!.Most)}; time alone may be the control for 4 h at most (FDA Food Code 3-501.19)"));
     }
 
     private static List<LeftTheCold> After(Product product)
@@ -81,18 +81,18 @@ public static class TimeAndTemperature
             if (said.Any(one => one.StepId == step.Id)) continue;
             if (!isCold && warm > MostAfterHeatMin)
             {
-                said.Add(new LeftTheCold(step.Id, $"\"{step.Name}\" leaves it out of the cold for up to {Long(warm)} after \"{since.Name}\"; from 57 C to 21 C it may take 2 h at most (FDA Food Code 3-501.14)"));
+                said.Add(new LeftTheCold(step.Id, $"\"{step.Name}\" leaves it out of the cold for up to {Long(warm)} after \"{since.Name}\"; from 57 °C to 21 °C it may take 2 h at most (FDA Food Code 3-501.14)"));
                 break;
             }
 
             if (!isCold || warm <= MostAfterColdMin) continue;
-            said.Add(new LeftTheCold(step.Id, $"\"{step.Name}\" keeps it at {step.Celsius} C for up to {Long(warm)}; it is held at 5 C or below (FDA Food Code 3-501.16)"));
+            said.Add(new LeftTheCold(step.Id, $"\"{step.Name}\" keeps it at {step.Celsius} °C for up to {Long(warm)}; it is held at 5 °C or below (FDA Food Code 3-501.16)"));
             break;
         }
 
         var last = graph.Nodes[^1];
         if (said.Count == 0 && (!isCold || last.Celsius is > ColdC and < HotC))
-            said.Add(new LeftTheCold(last.Id, $"after \"{last.Name}\" it waits for its pick-up out of the cold; it is held at 5 C or below (FDA Food Code 3-501.16)"));
+            said.Add(new LeftTheCold(last.Id, $"after \"{last.Name}\" it waits for its pick-up out of the cold; it is held at 5 °C or below (FDA Food Code 3-501.16)"));
         return said;
     }
 

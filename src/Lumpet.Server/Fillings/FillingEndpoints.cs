@@ -45,7 +45,7 @@ internal static class FillingEndpoints
                 one.Lot.Count,
                 one.Lot.Pan.Name,
                 book.Clock.At(one.Lot.PickUpMin),
-                Math.Round(one.Scaled.FillingPerPie.Grams),
+                Math.Round(one.Scaled.FillingPerPie.Grams, MidpointRounding.AwayFromZero),
                 Math.Round(one.Scaled.FillingScale.Factor, 4),
                 [.. RoomWords.Of(one.Scaled)]))],
             product.Allergens,

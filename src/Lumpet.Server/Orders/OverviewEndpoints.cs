@@ -1,3 +1,4 @@
+using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
@@ -23,6 +24,7 @@ internal static class OverviewEndpoints
         var today = clock.Today(bakery.Zone);
         var days = OrderStore.Days(connection, today);
         var products = recipes.Products(connection);
+        var marks = VentMarks.Of(products.Select(product => product.Name).Take(VentMarks.Most));
         return TypedResults.Ok(new BakeryAnswer(
             true,
             bakery.Name,
@@ -30,7 +32,7 @@ internal static class OverviewEndpoints
             Days.Iso(days.Count > 0 ? days[0].Day : today.PlusDays(1)),
             [.. days.Select(day => new DayAnswer(Days.Iso(day.Day), Days.Name(day.Day), day.Pies))],
             [.. products.Where(product => !product.IsRetired).Select(product => new ProductChoice(
-                product.Id, product.Name, product.ReferencePan.Id, [.. product.Sizes.Select(size => new PanChoice(size.Pan.Id, size.Pan.Name))]))]));
+                product.Id, product.Name, product.ReferencePan.Id, [.. product.Sizes.Select(size => new PanChoice(size.Pan.Id, size.Pan.Name))], marks.GetValueOrDefault(product.Name) ?? []))]));
     }
 }
 
@@ -55,7 +57,8 @@ public sealed record DayAnswer(string Day, string Name, int Pies);
 /// <param name="Name">Its name.</param>
 /// <param name="ReferencePan">The pan for which it is written.</param>
 /// <param name="Pans">Its pans.</param>
-public sealed record ProductChoice(string Id, string Name, string ReferencePan, IReadOnlyList<PanChoice> Pans);
+/// <param name="Mark">Its vent mark: strokes in a circle of radius 1.</param>
+public sealed record ProductChoice(string Id, string Name, string ReferencePan, IReadOnlyList<PanChoice> Pans, IReadOnlyList<VentStroke> Mark);
 
 /// <summary>A pan that can be chosen.</summary>
 /// <param name="Id">Its id.</param>

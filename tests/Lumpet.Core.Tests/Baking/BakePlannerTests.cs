@@ -144,7 +144,7 @@ public sealed class BakePlannerTests
     }
 
     [Theory]
-    [InlineData("cold", "no oven it may use can be set to 300 C")]
+    [InlineData("cold", "no oven it may use can be set to 300 °C")]
     [InlineData("cycle", "it follows itself, directly or through others")]
     [InlineData("window", "the window is too short")]
     [InlineData("none", "no oven may be used for it")]

@@ -19,10 +19,10 @@ public sealed class ProductCautionTests
             Filling = Custard.Filling with { Lines = [Of("egg"), Of("milk"), Of("brandy")] },
         };
         var said = ProductCautions.Of(product);
-        Assert.Contains(said, one => one.Contains("Flour, plain, Egg, whole can carry pathogens", StringComparison.Ordinal));
-        Assert.Contains(said, one => one.Contains("71 C", StringComparison.Ordinal));
+        Assert.Contains(said, one => one.Contains("Flour, plain; Egg, whole can carry pathogens", StringComparison.Ordinal));
+        Assert.Contains(said, one => one.Contains("71 °C", StringComparison.Ordinal));
         Assert.Contains(said, one => one.Contains("alcohol: Brandy", StringComparison.Ordinal));
-        Assert.Contains(said, one => one.Contains("21 C within 2 h and to 5 C within 6 h", StringComparison.Ordinal));
+        Assert.Contains(said, one => one.Contains("21 °C within 2 h and to 5 °C within 6 h", StringComparison.Ordinal));
         Assert.Equal("Local codes and licensed practice decide.", said[^1]);
     }
 

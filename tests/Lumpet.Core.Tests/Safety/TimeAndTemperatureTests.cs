@@ -100,7 +100,7 @@ public sealed class TimeAndTemperatureTests
         var curd = new IngredientFormula([LineOf("200 g Egg, whole"), LineOf("100 g Sugar, white")], 1).Make(new Ingredient("curd", "Curd", []));
         var product = Pear with { Filling = Pear.Filling with { Lines = [new RecipeLine(curd, "", Yield.Whole, Mass.FromGrams(500))] } };
         Assert.Equal(["Curd"], TimeAndTemperature.Needs(product));
-        Assert.Contains(ProductCautions.Of(product), said => said.Contains("71 C", StringComparison.Ordinal));
+        Assert.Contains(ProductCautions.Of(product), said => said.Contains("71 °C", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -118,10 +118,10 @@ public sealed class TimeAndTemperatureTests
         Assert.All(StepCautions.Of(eggless!).Values, said => Assert.DoesNotContain("egg", said, StringComparison.OrdinalIgnoreCase));
         var (egg, _) = Read(Custard);
         Assert.Contains("Egg, whole can carry pathogens", StepCautions.Of(egg!)["whisk"], StringComparison.Ordinal);
-        Assert.Contains("71 C", StepCautions.Of(egg!)["bake"], StringComparison.Ordinal);
-        Assert.DoesNotContain("71 C", StepCautions.Of(egg!)["blind"], StringComparison.Ordinal);
+        Assert.Contains("71 °C", StepCautions.Of(egg!)["bake"], StringComparison.Ordinal);
+        Assert.DoesNotContain("71 °C", StepCautions.Of(egg!)["blind"], StringComparison.Ordinal);
         Assert.Contains("3-501.14", StepCautions.Of(egg!)["rack"], StringComparison.Ordinal);
-        Assert.Contains("5 C or below", StepCautions.Of(egg!)["box"], StringComparison.Ordinal);
+        Assert.Contains("5 °C or below", StepCautions.Of(egg!)["box"], StringComparison.Ordinal);
     }
 
     [Fact]

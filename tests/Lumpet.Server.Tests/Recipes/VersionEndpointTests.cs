@@ -94,8 +94,10 @@ public sealed class VersionEndpointTests : IDisposable
 
         await server.Send(HttpMethod.Post, "/api/orders/typed", new { line = "6 gooseberry @ 23 11:30 trial", day = TestServer.Fair });
         var filling = (await server.Get($"/api/fillings/{TestServer.Fair}")).GetProperty("fillings").EnumerateArray().Single(one => one.GetProperty("product").GetString() == "gooseberry");
-        Assert.Equal(6 * 120, filling.GetProperty("topping")[0].GetProperty("grams").GetDouble());
-        Assert.Equal("Egg white", filling.GetProperty("finish")[0].GetProperty("name").GetString());
+        JsonElement First(string part) =>
+            filling.GetProperty("parts").EnumerateArray().Single(one => one.GetProperty("part").GetString() == part).GetProperty("lines")[0];
+        Assert.Equal(6 * 120, First("topping").GetProperty("grams").GetDouble());
+        Assert.Equal("Egg white", First("finish").GetProperty("name").GetString());
     }
 
     [Fact]

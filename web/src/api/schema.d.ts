@@ -2539,6 +2539,8 @@ export interface components {
             referencePan: string;
             /** @description Its pans. */
             pans: components["schemas"]["PanChoice"][];
+            /** @description Its vent mark: strokes in a circle of radius 1. */
+            mark: components["schemas"]["VentStroke"][];
         };
         /** @description A product as a person writes it; anything may be missing or wrong until ProductReader has read it. */
         ProductDraft: {
@@ -3260,6 +3262,29 @@ export interface components {
         VariationRequest: {
             /** @description The name. */
             name: null | string;
+        };
+        /** @description A stroke of a vent mark, in a circle of radius 1 round the origin; y grows downwards. */
+        VentStroke: {
+            /**
+             * Format: double
+             * @description Where it begins.
+             */
+            x1: number;
+            /**
+             * Format: double
+             * @description Where it begins.
+             */
+            y1: number;
+            /**
+             * Format: double
+             * @description Where it ends.
+             */
+            x2: number;
+            /**
+             * Format: double
+             * @description Where it ends.
+             */
+            y2: number;
         };
         /** @description A version. */
         VersionAnswer: {

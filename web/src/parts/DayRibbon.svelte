@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../api/client'
   import { today } from './day.svelte'
-  import { colourOf } from './temperature'
+  import { colourOf } from './heat'
 
   type Moment = Schemas['Moment']
 

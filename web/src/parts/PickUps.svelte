@@ -35,9 +35,8 @@
           >{:else}<strong>{wave.pickUp.clock}</strong>{/if}
         {wave.pies}
         {wave.pies === 1 ? 'pie' : 'pies'}{wave.for && !areMany ? ` for ${wave.for}` : ''};
-        {#if wave.boxed === null}<b>not all made</b>
-        {:else if (wave.spareMin ?? 0) < 0}<b>boxed {wave.boxed.clock}, {duration(-(wave.spareMin ?? 0))} late</b>
-        {:else}boxed {wave.boxed.clock}, {duration(wave.spareMin ?? 0)} to spare{/if}
+        {#if wave.isMet && wave.boxed}boxed {wave.boxed.clock}, {duration(wave.spareMin ?? 0)} to spare
+        {:else}<b>{wave.says}</b>{/if}
       </span>
     </li>
   {/each}

@@ -2,6 +2,7 @@
   import type { Schemas } from '../api/client'
   import { today } from './day.svelte'
   import DayWord from './DayWord.svelte'
+  import LateNote from './LateNote.svelte'
   import Sentence from './Sentence.svelte'
   import StepWord from './StepWord.svelte'
   import WhatIf from './WhatIf.svelte'
@@ -13,6 +14,7 @@
   const { plan }: Props = $props()
 </script>
 
+<LateNote />
 <Sentence spoken={plan.sentence.map((part) => part.text).join('')}>
   {#each plan.sentence as part, index (index)}{#if part.control === 'day'}<DayWord
         day={today.day}

@@ -21,6 +21,8 @@ class DayState {
   isPlanning = $state(false)
   /** Pick-ups that are asked about; empty while the plan is that of the orders. */
   moves = $state<Move[]>([])
+  /** Whether the plan begins now, as if nothing were done yet, instead of when it should have. */
+  isFromNow = $state(false)
   private pickUps: string[] = []
   /** The moves that the plan on screen answers; those asked about may be ahead of it. */
   private answered: Move[] = []
@@ -36,7 +38,10 @@ class DayState {
   async show(day: string | undefined) {
     if (!bakery.current) await bakery.load()
     const wanted = day || bakery.current?.nextDay || ''
-    if (wanted !== this.day) this.moves = []
+    if (wanted !== this.day) {
+      this.moves = []
+      this.isFromNow = false
+    }
     this.day = wanted
     if (this.plan && this.plan.day !== this.day) this.plan = undefined
     await this.refresh()
@@ -51,8 +56,8 @@ class DayState {
     const moves = [...this.moves]
     const { data, failure } = await ask(
       moves.length > 0
-        ? api.POST('/api/plan/{day}/what-if', { params: { path }, body: { moves } })
-        : api.GET('/api/plan/{day}', { params: { path } }),
+        ? api.POST('/api/plan/{day}/what-if', { params: { path }, body: { moves, fromNow: this.isFromNow } })
+        : api.GET('/api/plan/{day}', { params: { path, query: { from: this.from } } }),
     )
     // An answer that was overtaken by a later question is not shown.
     if (asked !== this.asked) return
@@ -67,6 +72,17 @@ class DayState {
     this.plan = data
     this.answered = moves
     if (moves.length === 0) this.pickUps = data.waves.map((wave) => wave.pickUp.clock)
+  }
+
+  /** What a question about the day says of when its plan begins. */
+  get from(): string | undefined {
+    return this.isFromNow ? 'now' : undefined
+  }
+
+  /** Shows the plan as it should have begun, or as it would be begun now. */
+  async begin(now: boolean) {
+    this.isFromNow = now
+    await this.refresh()
   }
 
   /** What if the pick-up that now stands at a time were at another? */
@@ -87,7 +103,10 @@ class DayState {
   /** Moves the orders as asked about. Answers whether all went well. */
   async keep(): Promise<boolean> {
     const { failure } = await ask(
-      api.POST('/api/orders/{day}/move', { params: { path: { day: this.day } }, body: { moves: this.moves } }),
+      api.POST('/api/orders/{day}/move', {
+        params: { path: { day: this.day } },
+        body: { moves: this.moves, fromNow: false },
+      }),
     )
     this.failure = failure
     if (failure) return false

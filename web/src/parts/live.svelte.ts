@@ -1,10 +1,11 @@
 import { SvelteSet } from 'svelte/reactivity'
+import type { paths } from '../api/schema'
+
+/** A change as the contract types the events of the line. */
+type Told = paths['/api/changes']['get']['responses'][200]['content']['text/event-stream']
 
 /** A change that the server tells of. */
-export interface Change {
-  what: string
-  day: string | null
-}
+export type Change = Pick<Told, 'what' | 'day'>
 
 type Listener = (change: Change) => void
 
@@ -50,7 +51,7 @@ class Live {
       this.wasAway = true
     }
     source.onmessage = (event: MessageEvent<string>) => {
-      const change = JSON.parse(event.data) as Change
+      const change = JSON.parse(event.data) as Told
       if (change.what !== 'hello') this.tell(change)
     }
     return source

@@ -1,5 +1,5 @@
 // Colour means temperature, everywhere and only that.
-const stops: [number, string][] = [
+const light: [number, string][] = [
   [-18, '#3C5A8A'],
   [4, '#6F97B8'],
   [20, '#E9DEC6'],
@@ -12,12 +12,19 @@ const stops: [number, string][] = [
   [235, '#8C2A1C'],
 ]
 
+// With the lights down no large surface is bright: what stands at room temperature is dim, with its outline.
+const dark: [number, string][] = light.map(([at, colour]) => [
+  at,
+  ({ 4: '#4F7390', 20: '#3A2D25', 60: '#6E5535' } as Record<number, string>)[at] ?? colour,
+])
+
 function channels(hex: string): [number, number, number] {
   return [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)) as [number, number, number]
 }
 
-/** The colour of a temperature in degrees Celsius; in between the stops by interpolation. */
-export function colourOf(celsius: number): string {
+/** The colour of a temperature in degrees Celsius, on a light or a dark page; in between the stops by interpolation. */
+export function colourOn(isDark: boolean, celsius: number): string {
+  const stops = isDark ? dark : light
   const first = stops[0] as [number, string]
   const last = stops[stops.length - 1] as [number, string]
   if (celsius <= first[0]) return first[1]

@@ -18,7 +18,7 @@ internal static class UnplacedReasons
             var reachable = problem.Bakes.SelectMany(other => other.Stages).Select(other => other.TempC)
                 .Where(celsius => Math.Abs(celsius - stage.TempC) <= problem.ToleranceC).ToArray();
             if (!allowed.Any(oven => reachable.Any(celsius => celsius >= oven.MinC && celsius <= oven.MaxC)))
-                return $"no oven it may use can be set to {stage.TempC} C";
+                return $"no oven it may use can be set to {stage.TempC} °C";
         }
 
         var shortest = bake.Stages.Sum(stage => stage.MinMin);

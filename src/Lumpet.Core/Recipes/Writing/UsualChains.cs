@@ -114,7 +114,7 @@ public static class UsualChains
                 chain.Add(Hands("cook", "Cook the cream; boil 1 to 2 min, whisking", Station.Pot, 20, 1, 95, "a bubble bursts slowly; no taste of starch", "Boiling cream spits: long whisk."));
                 return ("cook", 15);
             case FillingKind.Curd:
-                chain.Add(Hands("cook", "Cook the curd, stirring; strain", Station.Pot, 20, 1.2, 82, "coats a spoon; 71 C and above, below the boil"));
+                chain.Add(Hands("cook", "Cook the curd, stirring; strain", Station.Pot, 20, 1.2, 82, "coats a spoon; 71 °C and above, below the boil"));
                 return ("cook", 20);
             case FillingKind.NutSyrup:
                 chain.Add(Hands("syrup", "Warm the syrup, whisk in egg, stir in nuts", Station.Pot, 15, 1, 60, "it just coats a spoon", "Syrup is far hotter than boiling water: long handle, nobody else near."));
@@ -124,7 +124,7 @@ public static class UsualChains
                 return ("beat", 120);
             default:
                 chain.Add(Hands("cook", "Cook the filling", Station.Pot, 25, 1.5, 95, "soft, and nothing runs"));
-                return Cooled(chain, "cook", "5 C in the middle");
+                return Cooled(chain, "cook", "5 °C in the middle");
         }
     }
 
@@ -194,11 +194,11 @@ public static class UsualChains
 
     private static string Done(FillingKind kind, Top top) => kind switch
     {
-        FillingKind.BakedCustard => "moves as one with a gentle wobble; 71 C in the middle",
-        FillingKind.Puree => "puffed edge, just set in the middle; 71 C there",
-        FillingKind.NutSyrup => "domed and set; 71 C in the middle",
-        FillingKind.NutPaste => "risen, golden, springs back; 71 C in the middle",
-        FillingKind.Savoury => "deep golden; 74 C in the middle",
+        FillingKind.BakedCustard => "moves as one with a gentle wobble; 71 °C in the middle",
+        FillingKind.Puree => "puffed edge, just set in the middle; 71 °C there",
+        FillingKind.NutSyrup => "domed and set; 71 °C in the middle",
+        FillingKind.NutPaste => "risen, golden, springs back; 71 °C in the middle",
+        FillingKind.Savoury => "deep golden; 74 °C in the middle",
         _ => top switch
         {
             Top.Lid => "thick juice bubbles through the vents; top deep golden, brown underneath",
@@ -213,7 +213,7 @@ public static class UsualChains
         var before = isBaked ? "bake" : "fill";
         chain.Add(Hands("whip", "Whip the meringue: clean metal bowl, sugar by the spoon", Station.Bench, 12, 0.5, 20, "glossy; stands in a peak"));
         chain.Then(Hands("top", "Spread it to the rim while the filling is warm", Station.Finish, 3, 1.2, 20, "sealed all round"), (before, isBaked ? 20 : 15), ("whip", 10));
-        chain.Then(Oven("brown", "Brown the meringue", [Stage(180, 10, 15)], "tips lightly golden; 71 C within", HotTrays) with { Bakes = Naming.Of(BakeOf.Top) }, ("top", 10));
+        chain.Then(Oven("brown", "Brown the meringue", [Stage(180, 10, 15)], "tips lightly golden; 71 °C within", HotTrays) with { Bakes = Naming.Of(BakeOf.Top) }, ("top", 10));
     }
 
     private static void Cool(Chain chain, FillingKind kind, CoolingClass cooling, Top top)
@@ -240,7 +240,7 @@ public static class UsualChains
                 : Wait("rack", "Cool on the rack, timed", Station.Rack, 30, 45, 90, 20, "no more steam"),
             (last, 0));
         chain.Then(Hands("to-fridge", "Into the fridge", Station.Cold, 2, 0.3, 4, "spaced so that air moves"), ("rack", 0));
-        chain.Then(Wait("set", "Set cold", Station.Cold, setLeast, setAim, 1440, 4, cooling == CoolingClass.ColdSet ? "a knife comes out clean" : "5 C in the middle"), ("to-fridge", 0));
+        chain.Then(Wait("set", "Set cold", Station.Cold, setLeast, setAim, 1440, 4, cooling == CoolingClass.ColdSet ? "a knife comes out clean" : "5 °C in the middle"), ("to-fridge", 0));
         chain.Then(Hands("box", "Box and label, keep cold", Station.Box, 2, 1, 4, string.Empty), ("set", 0));
     }
 

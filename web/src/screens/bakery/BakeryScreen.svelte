@@ -6,7 +6,9 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
-  import KindField from '../recipes/KindField.svelte'
+  import { words } from '../../parts/words.svelte'
+  import AllergenChoice from '../ingredients/AllergenChoice.svelte'
+  import KindField from '../../parts/KindField.svelte'
   import OvenFields from './OvenFields.svelte'
   import PanFields from './PanFields.svelte'
   import ShiftFields from './ShiftFields.svelte'
@@ -38,6 +40,14 @@
   }
 
   $effect(() => void load())
+
+  /** What a pan may be bought as, where it goes with the pie. */
+  let packaging = $state.raw<{ id: string; name: string }[]>([])
+  $effect(() => {
+    void ask(api.GET('/api/ingredients')).then(({ data }) => {
+      packaging = (data?.ingredients ?? []).filter((one) => one.role === 'packaging' && !one.isRetired)
+    })
+  })
 
   async function save(event?: SubmitEvent) {
     event?.preventDefault()
@@ -89,11 +99,7 @@
         label="A cup and a spoon mean"
         field="cups"
         {failure}
-        options={[
-          { value: 'unitedStates', words: 'US: 237, 14.8 and 4.9 ml' },
-          { value: 'metric', words: 'metric: 250, 15 and 5 ml' },
-          { value: 'australian', words: 'Australian: 250, 20 and 5 ml' },
-        ]}
+        options={words.current.cups}
         bind:value={draft.cups}
       />
       <NumberField
@@ -140,7 +146,21 @@
 
     <ShiftFields bind:draft={description.draft} {failure} />
     <OvenFields bind:draft={description.draft} {failure} />
-    <PanFields bind:draft={description.draft} {failure} />
+    <fieldset class="fields">
+      <legend><h2>What this kitchen handles</h2></legend>
+      <p class="small w-full">
+        Your own statement of what may be left in traces anywhere. It stands on every recipe and sheet; local codes
+        decide what a label must say.
+      </p>
+      <AllergenChoice
+        label="Handled here"
+        allergens={words.current.allergens}
+        bind:value={() => draft.handles ?? null, (value) => (draft.handles = value)}
+        canBeUnknown
+      />
+    </fieldset>
+
+    <PanFields bind:draft={description.draft} {failure} {packaging} />
 
     <div class="mt-6 flex flex-wrap items-center gap-3">
       <button class="press press-main" type="submit">Save the bakery</button>

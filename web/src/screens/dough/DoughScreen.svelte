@@ -5,13 +5,14 @@
   import { DayAnswer } from '../../parts/dayAnswer.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
+  import LateNote from '../../parts/LateNote.svelte'
 
   interface Props {
     params?: { day?: string }
   }
   const { params }: Props = $props()
-  const asked = new DayAnswer<Schemas['DoughAnswer']>((day) =>
-    api.GET('/api/dough/{day}', { params: { path: { day } } }),
+  const asked = new DayAnswer<Schemas['DoughAnswer']>((day, from) =>
+    api.GET('/api/dough/{day}', { params: { path: { day }, query: { from } } }),
   )
   const answer = $derived(asked.current)
 
@@ -21,6 +22,7 @@
 <svelte:head><title>Dough · Lumpet</title></svelte:head>
 <FailureNote failure={asked.failure} />
 {#if answer}
+  <LateNote />
   <h1 class="sentence">
     {#if answer.count === 0}
       No dough is needed for <DayWord day={today.day} name={answer.dayName} />.
@@ -42,13 +44,23 @@
       <div>
         <h2>{batch.name}{batch.of > 1 ? `, batch ${batch.number} of ${batch.of}` : ''}</h2>
         <p><span class="weight">{batch.mixStart.clock}</span> mix ({batch.mixStart.day})</p>
-        <p><span class="weight">{batch.mixEnd.clock}</span> into the cold</p>
+        {#if batch.turns.length === 0}
+          <p><span class="weight">{batch.mixEnd.clock}</span> into the cold</p>
+        {:else}
+          <p><span class="weight">{batch.mixEnd.clock}</span> the bowl is free</p>
+          {#each batch.turns as turn, index (index)}
+            <p><span class="weight">{turn.clock}</span> turn {index + 1} of {batch.turns.length}, then into the cold</p>
+          {/each}
+        {/if}
         <p><span class="weight">{batch.needed.clock}</span> first disc rolled ({batch.needed.day})</p>
-        <p class="small">Rests {duration(batch.restMin)}; {duration(batch.restLeast)} at least.</p>
+        <p class="small">It rests {duration(batch.restMin)} in this plan.</p>
+        <ul class="mt-1">
+          {#each batch.making as said (said)}<li>{said}</li>{/each}
+        </ul>
         <p class="small">Ready when: {batch.readyWhen}.</p>
         {#if batch.caution}<p class="small"><b>Caution:</b> {batch.caution}</p>{/if}
       </div>
-      <table>
+      <table class="self-start">
         <caption class="small text-left">Weigh</caption>
         <tbody>
           {#each batch.lines as line (line.name)}
@@ -67,14 +79,22 @@
           </tr>
         </tbody>
       </table>
-      <table>
+      <table class="self-start">
         <caption class="small text-left">Divide into discs</caption>
         <tbody>
           {#each batch.discs as disc, index (index)}
             <tr class="border-line border-t">
               <td class="weight pr-3 text-right">{disc.count} ×</td>
               <td class="weight text-right">{grams(disc.grams)}</td>
-              <th scope="row" class="py-1 pl-4 text-left font-normal">{disc.label}</th>
+              <th scope="row" class="py-1 pl-4 text-left font-normal"
+                >{disc.label}
+                {#if disc.rolled}<span class="small block">{disc.rolled}</span>{/if}
+                <span class="small block"
+                  >{disc.orders
+                    .map((order) => `${order.count} for ${order.pickUp.clock}${order.for ? ` (${order.for})` : ''}`)
+                    .join(', ')}</span
+                >
+              </th>
             </tr>
           {/each}
           <tr class="border-soft border-t">

@@ -5,13 +5,15 @@
   import { DayAnswer } from '../../parts/dayAnswer.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
+  import LateNote from '../../parts/LateNote.svelte'
+  import Mark from '../../parts/Mark.svelte'
 
   interface Props {
     params?: { day?: string }
   }
   const { params }: Props = $props()
-  const asked = new DayAnswer<Schemas['FillingsAnswer']>((day) =>
-    api.GET('/api/fillings/{day}', { params: { path: { day } } }),
+  const asked = new DayAnswer<Schemas['FillingsAnswer']>((day, from) =>
+    api.GET('/api/fillings/{day}', { params: { path: { day }, query: { from } } }),
   )
   const answer = $derived(asked.current)
 
@@ -35,6 +37,7 @@
 <svelte:head><title>Fillings · Lumpet</title></svelte:head>
 <FailureNote failure={asked.failure} />
 {#if answer}
+  <LateNote />
   <h1 class="sentence">
     {#if answer.fillings.length === 0}
       No filling is needed for <DayWord day={today.day} name={answer.dayName} />.
@@ -49,7 +52,7 @@
   {#each answer.fillings as filling (filling.product)}
     <section class="border-line together mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[1fr_24rem]">
       <div>
-        <h2>{filling.name}</h2>
+        <h2><Mark product={filling.name} size={22} /> {filling.name}</h2>
         <table class="w-full">
           <tbody>
             {@render weighed(filling.lines)}
@@ -65,17 +68,23 @@
             {filling.keptPercent} % of it goes into the pans: the rest boils away or stays in the pot.
           </p>
         {/if}
-        {#each [{ title: 'Topping', lines: filling.topping }, { title: 'Finish', lines: filling.finish }] as part (part.title)}
-          {#if part.lines.length > 0}
-            <h3 class="mt-2 font-bold">{part.title}</h3>
-            <table class="w-full"><tbody>{@render weighed(part.lines)}</tbody></table>
-          {/if}
+        {#each filling.parts as part (part.part)}
+          <h3 class="mt-2 font-bold">{part.part === 'topping' ? 'Topping' : 'Finish'}</h3>
+          <table class="w-full"><tbody>{@render weighed(part.lines)}</tbody></table>
         {/each}
+        {#if filling.packaging.length > 0}
+          <p class="mt-2">
+            <strong>Packed with</strong>
+            {filling.packaging.map((item) => `${item.count} ${item.name.toLowerCase()}`).join(', ')}.
+          </p>
+        {/if}
         <p class="small mt-1">
           {filling.allergens.length > 0 ? `Contains ${filling.allergens.join(', ')}.` : 'No allergen is stated.'}
-          {#if filling.notStated.length > 0}<b>Not stated yet: {filling.notStated.join(', ')}.</b>{/if} Made where nuts, egg,
-          milk, wheat, soy and sesame are handled.
+          {#if filling.notStated.length > 0}<b>Not stated yet: {filling.notStated.join(', ')}.</b>{/if}
+          {#if filling.mayContain.length > 0}May contain {filling.mayContain.join(', ')}.{/if}
+          {#if filling.handles !== null && filling.handles.length > 0}Made where {filling.handles.join(', ')} are handled.{/if}
         </p>
+        {#if filling.cautions.length > 0}<p class="small">{filling.cautions.join(' ')}</p>{/if}
       </div>
       <div>
         <h2>Goes into</h2>
@@ -85,6 +94,7 @@
               <span class="weight">{lot.count} × {grams(lot.gramsPerPie)}</span>
               <span>{lot.pan}, for {lot.pickUp.clock}</span>
               <span class="small block">{lot.factor.toFixed(4)} times the recipe as written</span>
+              {#each lot.room as said (said)}<b class="block">{said}</b>{/each}
             </li>
           {/each}
         </ul>

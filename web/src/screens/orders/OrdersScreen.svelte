@@ -5,6 +5,7 @@
   import { bakery } from '../../parts/bakery.svelte'
   import { today } from '../../parts/day.svelte'
   import DayWord from '../../parts/DayWord.svelte'
+  import Mark from '../../parts/Mark.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import { live } from '../../parts/live.svelte'
   import Sentence from '../../parts/Sentence.svelte'
@@ -117,6 +118,7 @@
   </Sentence>
   <WhatIf />
   <p class="small">
+    {#if today.plan?.late}<b>{today.plan.late.words}</b>{/if}
     {#if today.isPlanning}Planning…
     {:else if today.plan && today.plan.troubles.length > 0}
       The plan does not hold: {today.plan.troubles[0]?.text}
@@ -179,7 +181,7 @@
               <div class="flex items-baseline gap-3">
                 <span class="weight w-12 text-right">{order.count}</span>
                 <span class="grow">
-                  <strong>{order.productName}</strong>, {order.panName}
+                  <Mark product={order.productName} /> <strong>{order.productName}</strong>, {order.panName}
                   {#if order.for}<span class="small">for {order.for}</span>{/if}
                 </span>
                 <button class="link px-1" onclick={() => (changing = order)} aria-label="Change {inWords(order)}"

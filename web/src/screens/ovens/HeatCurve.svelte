@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
-  import { colourOf } from '../../parts/temperature'
+  import { colourOf } from '../../parts/heat'
   import { sizes } from './layout'
 
   interface Props {

@@ -2,7 +2,7 @@
   import type { Schemas } from '../../api/client'
   import { duration } from '../../parts/amounts'
   import PanSpots from '../../parts/PanSpots.svelte'
-  import { colourOf } from '../../parts/temperature'
+  import { colourOf } from '../../parts/heat'
 
   interface Props {
     layer: Schemas['LayerAnswer']

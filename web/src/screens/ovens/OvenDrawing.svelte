@@ -1,7 +1,8 @@
 <script lang="ts">
   import { tick } from 'svelte'
   import type { Schemas } from '../../api/client'
-  import { colourOf } from '../../parts/temperature'
+  import Mark from '../../parts/Mark.svelte'
+  import { colourOf } from '../../parts/heat'
   import HeatCurve from './HeatCurve.svelte'
   import OvenMoves from './OvenMoves.svelte'
   import OvenSettings from './OvenSettings.svelte'
@@ -34,7 +35,7 @@
   const tagOf = (layer: Layer, width: number) =>
     fitting([`${layer.pies} ${nameOf(layer)}`, `${layer.pies} ${shortName(layer)}`, `${layer.pies}`], width)
   const wordsOf = (layer: Layer) =>
-    `Load ${layer.load}: ${layer.pies} ${nameOf(layer)}, ${layer.pan}, ${layer.stages
+    `Load ${layer.load}: ${layer.pies} ${nameOf(layer)}, ${layer.pan}${layer.isOnFloor ? ', on the floor' : ''}, ${layer.stages
       .map((stage) => `${stage.tempC} °C ${stage.start.clock} to ${stage.end.clock}`)
       .join(', then ')}${layer.fromOven ? `, from ${layer.fromOven}` : ''}`
 
@@ -156,7 +157,9 @@
                 style:background={colourOf(stage.tempC)}
               ></span>
             {/each}
-            {#if tag}<span class="tag">{tag}</span>{/if}
+            {#if tag && tag !== `${layer.pies}`}<span class="tag">{tag}</span>
+            {:else if tag && end - start >= 46}<span class="tag"><Mark product={layer.product} size={15} /> {tag}</span
+              >{:else if end - start >= 18}<span class="tag bare"><Mark product={layer.product} size={15} /></span>{/if}
           </button>
         {/each}
       {/each}
@@ -302,6 +305,12 @@
     font-size: 12.5px;
     font-weight: 600;
     z-index: 2;
+  }
+
+  .layer .bare {
+    left: 1px;
+    padding: 0;
+    background: none;
   }
 
   .now {

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
+  import Mark from '../../parts/Mark.svelte'
   import StepNotes from '../../parts/StepNotes.svelte'
-  import { colourOf } from '../../parts/temperature'
+  import { colourOf } from '../../parts/heat'
 
   interface Props {
     steps: Schemas['OvenStepAnswer'][]
@@ -21,6 +22,7 @@
         <span class="oven">{step.oven}</span>
         <span class="heat" style:background={step.tempC === null ? 'transparent' : colourOf(step.tempC)}></span>
         <span>
+          {#each step.products as product (product)}<Mark {product} />{/each}
           <strong>{step.words}</strong>
           {#if step.shelves.length > 0}<span class="small"
               >{step.shelves.length === 1 ? 'shelf' : 'shelves'} {step.shelves.join(', ')}</span

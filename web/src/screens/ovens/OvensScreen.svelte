@@ -30,9 +30,11 @@
     const fingerprint = plan?.fingerprint
     const day = plan?.day
     if (!fingerprint || !day || today.moves.length > 0) return
-    ask(api.GET('/api/plan/{day}/oven-steps', { params: { path: { day } } })).then((outcome) => {
-      if (outcome.data) steps = outcome.data
-    })
+    ask(api.GET('/api/plan/{day}/oven-steps', { params: { path: { day }, query: { from: today.from } } })).then(
+      (outcome) => {
+        if (outcome.data) steps = outcome.data
+      },
+    )
   })
 
   // Zoom and the opened load are kept in the address: "?zoom=2.25&load=hearth-3-0".

@@ -4,7 +4,7 @@
   import type { Schemas } from '../../api/client'
   import { duration } from '../../parts/amounts'
   import StepNotes from '../../parts/StepNotes.svelte'
-  import { colourOf } from '../../parts/temperature'
+  import { colourOf } from '../../parts/heat'
   import TaskReason from './TaskReason.svelte'
 
   interface Props {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { duration } from '../../parts/amounts'
+  import { today } from '../../parts/day.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
 
   interface Props {
@@ -16,7 +17,9 @@
 
   $effect(() => {
     const wanted = task
-    ask(api.GET('/api/plan/{day}/reason', { params: { path: { day }, query: { task: wanted } } })).then((outcome) => {
+    ask(
+      api.GET('/api/plan/{day}/reason', { params: { path: { day }, query: { task: wanted, from: today.from } } }),
+    ).then((outcome) => {
       if (wanted !== task) return
       failure = outcome.failure
       reason = outcome.data

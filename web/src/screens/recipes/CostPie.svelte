@@ -28,6 +28,30 @@
       }
     })
   })
+  const inRows = (name: string) =>
+    name.split(' ').reduce<string[]>((rows, word) => {
+      const last = rows.at(-1)
+      return last !== undefined && last.length + word.length < 11
+        ? [...rows.slice(0, -1), `${last} ${word}`]
+        : [...rows, word]
+    }, [])
+  /** The larger slices by name, written beside the pie, in rows that find room there. */
+  const named = $derived(
+    slices
+      .filter((slice) => slice.share > 0.07)
+      .map((slice) => {
+        const turn = slice.middle * 2 * Math.PI
+        const words = inRows(slice.line.name.split(',')[0] ?? '')
+        const side = Math.sin(turn)
+        return {
+          name: `${slice.line.part} ${slice.line.name}`,
+          words,
+          x: 50 + 50 * side,
+          y: 53 - 52 * Math.cos(turn) - (words.length - 1) * 5.5,
+          anchor: side > 0.25 ? 'start' : side < -0.25 ? 'end' : 'middle',
+        }
+      }),
+  )
 </script>
 
 <section class="border-line mt-8 border-t pt-4" aria-label="Cost">
@@ -35,17 +59,17 @@
   {#if !cost.isComplete}
     <p class="note mt-2" role="status">Incomplete: there is no price for {cost.missing.join(', ')}.</p>
   {/if}
-  <div class="mt-2 grid gap-8 md:grid-cols-[13rem_1fr]">
+  <div class="mt-2 grid gap-8 md:grid-cols-[17rem_1fr]">
     <div>
       <svg
-        viewBox="0 0 100 100"
+        viewBox="-60 -6 220 112"
         role="img"
         aria-label="A pie cut by share of cost; the largest slice is {dearest[0]?.name ?? 'none'}"
       >
         {#each slices as slice, index (index)}<path d={slice.path} />{/each}
-        {#each slices.filter((one) => one.share > 0.09) as slice, index (index)}
-          <text x={50 + 30 * Math.sin(slice.middle * 2 * Math.PI)} y={51 - 30 * Math.cos(slice.middle * 2 * Math.PI)}>
-            {slice.line.name.split(',')[0]}
+        {#each named as { name, words, x, y, anchor } (name)}
+          <text text-anchor={anchor} {y}>
+            {#each words as row, at (at)}<tspan {x} dy={at === 0 ? 0 : 11}>{row}</tspan>{/each}
           </text>
         {/each}
       </svg>
@@ -53,12 +77,12 @@
         {#each cost.parts as part (part.part)}
           <div class="flex justify-between">
             <dt>{part.part}</dt>
-            <dd>{part.cost === null ? 'incomplete' : money(part.cost, cost.currency, 3)}</dd>
+            <dd>{part.cost === null ? 'incomplete' : money(part.cost, cost.currency)}</dd>
           </div>
         {/each}
         <div class="border-soft flex justify-between border-t font-bold">
           <dt>in all</dt>
-          <dd>{cost.total === null ? 'incomplete' : money(cost.total, cost.currency, 3)}</dd>
+          <dd>{cost.total === null ? 'incomplete' : money(cost.total, cost.currency)}</dd>
         </div>
         {#if cost.sellingPrice !== null}
           <div class="flex justify-between">
@@ -98,9 +122,7 @@
                 >{line.yieldPercent === null ? '' : `${line.yieldPercent} %`}</td
               >
               <td class="small px-3">{line.price ?? 'no price known'}</td>
-              <td class="text-right whitespace-nowrap"
-                >{line.cost === null ? '–' : money(line.cost, cost.currency, 3)}</td
-              >
+              <td class="text-right whitespace-nowrap">{line.cost === null ? '–' : money(line.cost, cost.currency)}</td>
             </tr>
           {/each}
         </tbody>
@@ -115,19 +137,19 @@
 <style>
   svg {
     width: 100%;
-    max-width: 13rem;
+    max-width: 17rem;
   }
 
   path {
-    fill: #e9dec6;
+    fill: var(--color-dough);
     stroke: var(--color-base-content);
     stroke-width: 0.7;
     stroke-linejoin: round;
   }
 
   text {
-    text-anchor: middle;
-    font-size: 7px;
+    fill: var(--color-base-content);
+    font-size: 10.5px;
     font-weight: 600;
   }
 </style>

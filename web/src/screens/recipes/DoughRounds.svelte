@@ -42,7 +42,9 @@
       return `${piece.count} × ${centimetres(piece.acrossCm[0] ?? 0)} long, ${centimetres(piece.stripWidthCm)} high`
     if (piece.name === 'cut-outs') return `${piece.count} of ${centimetres(piece.diameterCm)}`
     return piece.isRound
-      ? `${centimetres(piece.diameterCm)} round`
+      ? piece.discDiameterCm > piece.diameterCm + 0.05
+        ? `rolled to ${centimetres(piece.discDiameterCm)}, trimmed to ${centimetres(piece.diameterCm)} round`
+        : `${centimetres(piece.diameterCm)} round`
       : `${Number(piece.lengthCm.toFixed(1))} × ${centimetres(piece.diameterCm)}`
   }
 </script>

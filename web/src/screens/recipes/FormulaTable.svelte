@@ -59,7 +59,10 @@
             <td class="px-3 text-right whitespace-nowrap">{line.perPieGrams.toFixed(1)} g</td>
             <td class="weight text-right">{grams(line.totalGrams)}</td>
             <td class="small pl-3">
-              {#if line.toBuyGrams !== null}buy {grams(line.toBuyGrams)}: {line.yieldPercent} % is left{/if}
+              {#if line.toBuyGrams !== null}buy {grams(line.toBuyGrams)}: {line.yieldPercent} % is left{/if}{#if line.pieces}{line.toBuyGrams !==
+                null
+                  ? ', '
+                  : ''}{line.pieces}{/if}
             </td>
           </tr>
         {/each}

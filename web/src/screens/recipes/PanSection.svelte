@@ -123,12 +123,12 @@
   }
 
   .filling {
-    fill: #efe3b8;
+    fill: var(--color-filling);
     stroke: none;
   }
 
   .dough {
-    fill: #e9dec6;
+    fill: var(--color-dough);
     stroke: var(--color-base-content);
     stroke-width: 1px;
     stroke-linejoin: round;

@@ -64,14 +64,14 @@
   }
 
   .piece {
-    fill: #e9dec6;
-    stroke: #2a1d17;
+    fill: var(--color-dough);
+    stroke: var(--color-base-content);
     stroke-width: 0.15;
     stroke-dasharray: 0.7 0.4;
   }
 
   .strip {
-    fill: #e9dec6;
+    fill: var(--color-dough);
     stroke: #8b7763;
     stroke-width: 0.12;
   }

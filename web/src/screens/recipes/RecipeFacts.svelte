@@ -18,7 +18,12 @@
       <b>Not stated yet: what {answer.notStated.join(', ')} {answer.notStated.length === 1 ? 'carries' : 'carry'}.</b>
       <a class="link screen-only" href="#/ingredients">State it</a>
     {/if}
-    <span class="small">Made where nuts, egg, milk, wheat, soy and sesame are handled.</span>
+    <span class="small"
+      >{#if answer.facts.handles === null}What this kitchen handles is not stated yet: <a class="link" href="#/bakery"
+          >state it under Bakery</a
+        >.{:else if answer.facts.handles.length > 0}Made where {answer.facts.handles.join(', ')} are handled, as this bakery
+        states.{:else}This bakery states that it handles no other allergen.{/if}</span
+    >
   </p>
   {#if answer.facts.cautions.length > 0}<p class="small">{answer.facts.cautions.join(' ')}</p>{/if}
   {#if answer.facts.review.length > 0}

@@ -5,7 +5,9 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import ChoiceWord from '../../parts/ChoiceWord.svelte'
   import { live } from '../../parts/live.svelte'
+  import Mark from '../../parts/Mark.svelte'
   import Sentence from '../../parts/Sentence.svelte'
+  import Shelving from '../../parts/Shelving.svelte'
   import StepWord from '../../parts/StepWord.svelte'
   import { wholeNumber } from '../../parts/word.svelte'
   import CostPie from './CostPie.svelte'
@@ -16,7 +18,7 @@
   import PanSection from './PanSection.svelte'
   import RecipeFacts from './RecipeFacts.svelte'
   import StepList from './StepList.svelte'
-  import VariationField from './VariationField.svelte'
+  import VariationField from '../writing/VariationField.svelte'
   import WholePieces from './WholePieces.svelte'
 
   interface Props {
@@ -61,8 +63,12 @@
 <FailureNote {failure} />
 {#if answer}
   <p class="small">
-    <a class="link screen-only" href="#/recipes">All recipes</a> <strong>{answer.name}</strong>, version {answer.version}:
-    {answer.facts.filling}, {answer.facts.top}, {answer.facts.base}; cools {answer.facts.cooling}.
+    <a class="link screen-only" href="#/recipes">All recipes</a><span class="screen-only">&nbsp;· </span><Mark
+      product={answer.name}
+    /> <strong>{answer.name}</strong>, version {answer.version}:
+    {answer.facts.filling}, {answer.facts.top}, {answer.facts.base}; cools {answer.facts.cooling}; {answer.facts
+      .keeping}.
+    {#if answer.facts.isRetired}<b>Retired: it is offered no more.</b>{/if}
   </p>
   <Sentence {spoken}>
     <StepWord
@@ -93,6 +99,13 @@
     <VariationField id={answer.id} name={answer.name} onadded={(id) => push(`/write/${id}`)} />
     <a class="link" href="/api/recipes/{answer.id}/recipe.jsonld" download="{answer.id}.jsonld">Give it out</a>
     <button class="link" onclick={() => window.print()}>Print the formula sheet</button>
+    <Shelving
+      kind="recipes"
+      id={answer.id}
+      name={answer.name}
+      isRetired={answer.facts.isRetired}
+      ongone={() => push('/recipes')}
+    />
   </div>
 
   <div class="together mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_27rem]">
@@ -110,16 +123,6 @@
           : undefined}
       />
       {#if answer.facts.thickening}<p class="small mt-1">{answer.facts.thickening}</p>{/if}
-      {#if answer.topping.length > 0}
-        <FormulaTable
-          of={{ id: answer.id, part: 'topping' }}
-          title="Topping, {answer.facts.top}"
-          note="as written, {answer.referencePan.name}"
-          lines={answer.topping}
-          factor={answer.finishFactor}
-          count={answer.count}
-        />
-      {/if}
       <FormulaTable
         title="Dough, {answer.dough.name}"
         note="formula as written"
@@ -140,15 +143,18 @@
             .join(' ') || 'Usual for its family.'}
         </p>
       {/if}
-      {#if answer.finish.length > 0}
+      {#each answer.parts as part (part.part)}
         <FormulaTable
-          of={{ id: answer.id, part: 'finish' }}
-          title="Finish"
+          of={{ id: answer.id, part: part.part === 'topping' ? 'topping' : 'finish' }}
+          title={part.part === 'topping' ? `Topping, ${answer.facts.top}` : 'Finish'}
           note="as written, {answer.referencePan.name}"
-          lines={answer.finish}
-          factor={answer.finishFactor}
+          lines={part.lines}
+          factor={part.factor}
           count={answer.count}
         />
+      {/each}
+      {#if answer.packaging.length > 0}
+        <p class="mt-3"><strong>Packed with</strong> {answer.packaging.join(', ')}: {answer.count} of each.</p>
       {/if}
       {#each answer.made as made (made.name)}
         <section class="mt-6">

@@ -5,8 +5,9 @@
   import ChoiceWord from '../../parts/ChoiceWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import { live } from '../../parts/live.svelte'
+  import Mark from '../../parts/Mark.svelte'
   import Sentence from '../../parts/Sentence.svelte'
-  import { allergens } from './allergens'
+  import { words } from '../../parts/words.svelte'
 
   let found = $state.raw<Schemas['RecipesFound']>()
   let failure = $state<Failure>()
@@ -75,7 +76,7 @@
         value={without}
         options={[
           { value: '', words: 'nothing' },
-          ...allergens.map((one) => ({ value: one, words: `what contains ${one}` })),
+          ...words.current.allergens.map((one) => ({ value: one, words: `what contains ${one}` })),
         ]}
         onchange={(value) => go({ without: value })}
       />.
@@ -103,7 +104,7 @@
   {#if without}
     <p class="small mt-2">
       Left out is what carries it, and what has an ingredient whose allergens nobody has stated. Cross-contact stays
-      possible: nuts, egg, milk, wheat, soy and sesame are handled here.
+      possible: what this kitchen handles stands on each recipe.
     </p>
   {/if}
   {#if pair.length > 0}
@@ -128,14 +129,16 @@
         />
         <div class="flex flex-wrap items-baseline justify-between gap-x-6">
           <span>
+            <Mark product={recipe.name} />
             <a class="link text-lg font-bold" href="#/recipes/{recipe.id}">{recipe.name}</a>
             <span>{recipe.filling}, {recipe.top}</span>
           </span>
           <span class="small"
             >{recipe.allergens.length > 0
               ? `contains ${recipe.allergens.join(', ')}`
-              : 'no major allergen stated'}{#if recipe.alcohol}, <b>alcohol</b>{/if}{#if recipe.toReview > 0}; <b
-                >{recipe.toReview} to look at</b
+              : 'no major allergen stated'}{#if recipe.alcohol}, <b>alcohol</b>{/if}{#if recipe.isRetired}; <b
+                >retired</b
+              >{/if}{#if recipe.toReview > 0}; <b>{recipe.toReview} to look at</b
               >{/if}{#if recipe.notStated.length > 0}; <b>not stated: {recipe.notStated.join(', ')}</b>{/if}</span
           >
           <span class="small w-full">

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
   import StepNotes from '../../parts/StepNotes.svelte'
-  import { colourOf } from '../../parts/temperature'
+  import { colourOf } from '../../parts/heat'
 
   interface Props {
     steps: Schemas['StepAnswer'][]

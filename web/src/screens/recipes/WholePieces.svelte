@@ -13,7 +13,10 @@
 
 <section class="mt-6">
   <h2>What comes whole</h2>
-  <p class="small">Weigh it beaten or open; or take the nearest whole; or make as many pies as need whole ones.</p>
+  <p class="small">
+    Weigh it beaten or open; or take the nearest whole; or make as many pies as need whole ones, within a twentieth of
+    one.
+  </p>
   <table class="w-full">
     <thead class="small">
       <tr>
@@ -37,9 +40,13 @@
           >
           <td class="text-right whitespace-nowrap">
             {#if one.wholeAt === null}<span class="small">none near</span>
-            {:else if one.wholeAt === count}this count
-            {:else}<button class="link" onclick={() => one.wholeAt && onchoose(one.wholeAt)}>{one.wholeAt} pies</button
-              >{/if}
+            {:else}
+              {#if one.wholeAt.pies === count}this count{:else}<button
+                  class="link"
+                  onclick={() => one.wholeAt && onchoose(one.wholeAt.pies)}>{one.wholeAt.pies} pies</button
+                >{/if}: {one.wholeAt.pieces}
+              <span class="small">{signed(one.wholeAt.movedPercent)}</span>
+            {/if}
           </td>
         </tr>
       {/each}

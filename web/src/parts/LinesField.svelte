@@ -1,13 +1,13 @@
 <script lang="ts">
-  import { api, ask, type Failure, type Schemas } from '../../api/client'
-  import { grams } from '../../parts/amounts'
-  import Field from '../../parts/Field.svelte'
+  import { api, ask, type Failure, type Schemas } from '../api/client'
+  import { grams } from './amounts'
+  import Field from './Field.svelte'
 
   interface Props {
     label: string
     field: string
     failure: Failure | undefined
-    value: string | null
+    value: string | null | undefined
     rows: number
     placeholder: string
   }

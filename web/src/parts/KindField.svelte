@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Failure } from '../../api/client'
-  import Field from '../../parts/Field.svelte'
+  import type { Failure } from '../api/client'
+  import Field from './Field.svelte'
 
   interface Props {
     label: string

@@ -8,9 +8,9 @@
   import Field from '../../parts/Field.svelte'
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
-  import LinesField from './LinesField.svelte'
-  import KindField from './KindField.svelte'
-  import { coolings, fillings, linings, schools, tops } from './kinds'
+  import LinesField from '../../parts/LinesField.svelte'
+  import KindField from '../../parts/KindField.svelte'
+  import { words } from '../../parts/words.svelte'
   import StepsField from './StepsField.svelte'
 
   interface Props {
@@ -21,6 +21,7 @@
 
   let usual = $state<Schemas['UsualProduct'][]>([])
   let doughs = $state<Schemas['WrittenDough'][]>([])
+  const offered = $derived(doughs.filter((one) => !one.isRetired || one.id === draft?.dough))
   let pans = $state<Schemas['PanDraft'][]>([])
   let draft = $state<Draft>()
   let version = $state(0)
@@ -56,9 +57,9 @@
     draft = {
       ...structuredClone($state.snapshot(kind.draft)),
       name: '',
-      dough: doughs[0]?.id ?? null,
+      dough: offered[0]?.id ?? null,
       referencePan: pan,
-      sizes: [{ pan, price: null }],
+      sizes: [{ pan, price: null, packaging: null }],
     }
   }
 
@@ -92,19 +93,18 @@
     if (!draft) return
     draft.sizes = ofPan(id)
       ? (draft.sizes ?? []).filter((size) => size?.pan !== id)
-      : [...(draft.sizes ?? []), { pan: id, price: null }]
+      : [...(draft.sizes ?? []), { pan: id, price: null, packaging: null }]
   }
 
   /** Steps that go with what is chosen; what was changed in them by hand is lost, so it is asked for. */
   async function takeUsualSteps() {
     if (!draft) return
-    const { fillingKind = null, baseTreatment = null, top, lining = null } = draft
+    const { fillingKind = null, baseTreatment = null, top = null, lining = null } = draft
     const outcome = await ask(api.POST('/api/writing/steps', { body: { fillingKind, baseTreatment, top, lining } }))
     failure = outcome.failure
     if (!outcome.data) return
     draft.steps = outcome.data.steps
     draft.links = outcome.data.links
-    draft.cooling = outcome.data.cooling.charAt(0).toLowerCase() + outcome.data.cooling.slice(1)
   }
   const counted = $derived(Object.keys(failure?.fields ?? {}).length)
 </script>
@@ -113,7 +113,7 @@
 <p class="small"><a class="link" href="#/recipes">All recipes</a> · <a class="link" href="#/doughs">Doughs</a></p>
 {#if !draft}
   <h1 class="sentence">A new recipe: how is it made?</h1>
-  {#if doughs.length === 0}
+  {#if offered.length === 0}
     <p class="note mt-3">A recipe needs a dough first. <a class="link" href="#/doughs">Write a dough</a></p>
   {:else}
     <p class="small">Each brings its usual steps, times and temperatures; everything can be changed.</p>
@@ -155,24 +155,35 @@
       />
       <Field label="Dough" field="dough" {failure}>
         {#snippet children(ties)}<select class="field" bind:value={written.dough} {...ties}
-            >{#each doughs as dough (dough.id)}<option value={dough.id}>{dough.draft.name}</option>{/each}</select
+            >{#each offered as dough (dough.id)}<option value={dough.id}>{dough.draft.name}</option>{/each}</select
           >{/snippet}
       </Field>
     </div>
     <div class="row">
-      <KindField label="Filling" field="fillingKind" {failure} options={fillings} bind:value={written.fillingKind} />
-      <KindField label="Top" field="top" {failure} options={tops} bind:value={written.top} />
-      <KindField label="Base" field="baseTreatment" {failure} options={schools} bind:value={written.baseTreatment} />
-      <KindField label="Lined" field="lining" {failure} options={linings} bind:value={written.lining} />
-      <KindField label="Cools" field="cooling" {failure} options={coolings} bind:value={written.cooling} />
+      <KindField
+        label="Filling"
+        field="fillingKind"
+        {failure}
+        options={words.current.fillings}
+        bind:value={written.fillingKind}
+      />
+      <KindField label="Top" field="top" {failure} options={words.current.tops} bind:value={written.top} />
+      <KindField
+        label="Base"
+        field="baseTreatment"
+        {failure}
+        options={words.current.schools}
+        bind:value={written.baseTreatment}
+      />
+      <KindField label="Lined" field="lining" {failure} options={words.current.linings} bind:value={written.lining} />
       <button class="press self-end" type="button" onclick={takeUsualSteps}>Take the usual steps for these</button>
     </div>
 
     <fieldset class="row">
       <legend><h2>Pans and prices</h2></legend>
-      {#each pans as pan (pan.id)}
+      {#each pans.filter((pan) => !pan.retired || ofPan(pan.id ?? undefined)) as pan (pan.id)}
         {@const size = ofPan(pan.id ?? undefined)}
-        <div class="flex flex-wrap items-center gap-2 pr-5">
+        <div class="flex flex-wrap items-center gap-2 pr-5" class:w-full={size}>
           <label class="flex min-h-9 items-center gap-2"
             ><input type="checkbox" class="size-5" checked={!!size} onchange={() => toggle(pan.id ?? '')} />
             {pan.name}</label
@@ -192,6 +203,18 @@
             <label class="flex items-center gap-1"
               ><input type="radio" name="reference" class="size-5" value={pan.id} bind:group={draft.referencePan} />
               <span class="small">written for this one</span></label
+            >
+            <label class="flex items-center gap-1"
+              ><span class="small">packed with, beside the rest</span>
+              <input
+                class="field w-44"
+                bind:value={
+                  () => (size.packaging ?? '').replaceAll('\n', ', '),
+                  (value) => (size.packaging = value.trim() === '' ? null : value.replaceAll(/\s*,\s*/g, '\n'))
+                }
+                placeholder="Pie box, large"
+                aria-label="Packed with in {pan.name}, beside what every size has"
+              /></label
             >
           {/if}
         </div>
@@ -284,6 +307,16 @@
           size={6}
         />
       {/if}
+      {#if draft.top === 'cutOuts'}
+        <label class="flex min-h-11 items-center gap-2 self-end"
+          ><input
+            type="checkbox"
+            class="size-5"
+            checked={written.cutOutsFromTrim ?? true}
+            onchange={(event) => (written.cutOutsFromTrim = event.currentTarget.checked)}
+          /> cut-outs from the base's trim</label
+        >
+      {/if}
       <NumberField label="Trimmed off, %" field="trimPercent" {failure} bind:value={written.trimPercent} size={6} />
       <NumberField
         label="Goes into the pan, %"
@@ -308,6 +341,36 @@
       />
       <NumberField label="Oldest at pick-up, min" field="oldestMin" {failure} bind:value={written.oldestMin} size={8} />
     </div>
+
+    <fieldset class="row">
+      <legend><h2>Safety</h2></legend>
+      <label class="flex grow flex-col"
+        ><span class="small"
+          >Where its steps leave the rule for time and temperature: who assessed it, how, and when. It then stands
+          wherever the product is.</span
+        >
+        <textarea
+          class="field w-full"
+          rows="2"
+          bind:value={
+            () => written.assessment ?? '', (value) => (written.assessment = value.trim() === '' ? null : value)
+          }
+          aria-invalid={!!failure?.fields.assessment}></textarea></label
+      >
+      {#if pans.some((pan) => ofPan(pan.id ?? undefined) && (pan.material === 'glass' || pan.material === 'ceramic'))}
+        <label class="flex min-h-11 items-center gap-2"
+          ><input
+            type="checkbox"
+            class="size-5"
+            checked={written.glassFromFreezer ?? false}
+            onchange={(event) => (written.glassFromFreezer = event.currentTarget.checked)}
+          /> glass or earthenware may go from the freezer into a hot oven</label
+        >
+      {/if}
+      {#each ['assessment', 'glassFromFreezer'] as field (field)}
+        {#each failure?.fields[field] ?? [] as fault (fault)}<p class="w-full font-bold" role="alert">{fault}</p>{/each}
+      {/each}
+    </fieldset>
 
     {#if draft.steps}<StepsField steps={draft.steps} {failure} />{/if}
 

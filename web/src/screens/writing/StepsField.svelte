@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Failure, Schemas } from '../../api/client'
-  import { colourOf } from '../../parts/temperature'
+  import { colourOf } from '../../parts/heat'
+  import { words } from '../../parts/words.svelte'
 
   interface Props {
     steps: (Schemas['StepDraft'] | null)[]
@@ -30,7 +31,7 @@
           <span class="heat" style:background={heat(step)}></span>
           <input class="field name" bind:value={step.name} aria-label="Step {at + 1}" />
           <span class="times">
-            {#if step.perBatch !== null || step.perPie !== null}
+            {#if (step.perBatch ?? null) !== null || (step.perPie ?? null) !== null}
               <input
                 class="field n"
                 type="number"
@@ -82,6 +83,41 @@
                   </span>
                 {/if}
               {/each}
+              <span class="meanwhile">
+                <label
+                  ><span class="small">stands</span>
+                  <select
+                    class="field"
+                    bind:value={() => step.place ?? 'shelf', (value) => (step.place = value)}
+                    aria-label="{step.name}: where it stands"
+                    >{#each words.current.places as place (place.value)}<option value={place.value}
+                        >{place.words}</option
+                      >{/each}</select
+                  ></label
+                >
+                <label
+                  ><span class="small">tray heated, min</span>
+                  <input
+                    class="field n"
+                    type="number"
+                    bind:value={step.heatedTrayMin}
+                    aria-label="{step.name}: minutes for which the tray is heated before"
+                  /></label
+                >
+                <label
+                  ><span class="small">weights out after, min</span>
+                  <input
+                    class="field n"
+                    type="number"
+                    bind:value={step.weightsOutMin}
+                    aria-label="{step.name}: minutes after which weights come out"
+                  /></label
+                >
+                <label class="check"
+                  ><input type="checkbox" class="size-5" bind:checked={step.turned} />
+                  <span class="small">turned half-way</span></label
+                >
+              </span>
               {#if (step.stages?.length ?? 0) < 4}
                 <button
                   class="link small"
@@ -145,6 +181,19 @@
 
   .n {
     width: 4.6rem;
+  }
+
+  .meanwhile {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.2rem 0.8rem;
+  }
+
+  .meanwhile label {
+    display: flex;
+    align-items: center;
+    gap: 0.3rem;
   }
 
   .fault,

@@ -6,9 +6,11 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import Field from '../../parts/Field.svelte'
   import NumberField from '../../parts/NumberField.svelte'
+  import Shelving from '../../parts/Shelving.svelte'
   import TextField from '../../parts/TextField.svelte'
+  import { words } from '../../parts/words.svelte'
   import AllergenChoice from './AllergenChoice.svelte'
-  import LinesField from './LinesField.svelte'
+  import LinesField from '../../parts/LinesField.svelte'
   import OwnFigures from './OwnFigures.svelte'
 
   interface Props {
@@ -22,7 +24,7 @@
   const empty: Schemas['IngredientDraft'] = {
     name: '',
     allergens: null,
-    mayContain: [],
+    mayContain: null,
     otherNames: '',
     role: null,
     gramsPerMl: null,
@@ -43,6 +45,7 @@
 
   const isPriced = $derived((price.supplier ?? '').trim() !== '' || price.packAmount !== null || price.paid !== null)
   const body = $derived({ ...draft, price: isPriced ? price : null })
+  const roleWords = (role: string) => words.current.roles.find((one) => one.value === role)?.words ?? role
   const carriedWords = (list: string[] | null | undefined) =>
     list ? list.toSorted().join(', ') || 'none' : 'not stated'
 
@@ -77,8 +80,8 @@
     />
     <Field label="What it does" field="role" {failure}>
       {#snippet children(ties)}<select class="field" bind:value={draft.role} {...ties}>
-          <option value={null}>{first ? first.role : 'nothing special'}</option>
-          {#each answer.roles as role (role)}<option value={role}>{role}</option>{/each}
+          <option value={null}>{first ? `as it ships: ${roleWords(first.role)}` : 'as its name tells'}</option>
+          {#each words.current.roles as role (role.value)}<option value={role.value}>{role.words}</option>{/each}
         </select>{/snippet}
     </Field>
   </div>
@@ -86,7 +89,7 @@
   {#if failure?.fields.allergens}<p class="font-bold" role="alert">{failure.fields.allergens.join(' ')}</p>{/if}
   <details class="mt-1">
     <summary class="link inline-block py-1">May contain in traces</summary>
-    <AllergenChoice label="May contain" allergens={answer.allergens} bind:value={draft.mayContain} />
+    <AllergenChoice label="May contain" allergens={answer.allergens} bind:value={draft.mayContain} canBeUnknown />
   </details>
   <OwnFigures bind:draft {first} {failure} />
   <details class="mt-1" open={!!first?.isMadeHere}>
@@ -121,7 +124,19 @@
     </Field>
     <NumberField label="and costs" field="price.paid" {failure} bind:value={price.paid} size={8} />
   </div>
-  <button class="press press-main mt-2" type="submit">Save</button>
+  <div class="mt-2 flex flex-wrap items-center gap-4">
+    <button class="press press-main" type="submit">Save</button>
+    {#if first}
+      <Shelving
+        kind="ingredients"
+        id={first.id}
+        name={first.name}
+        isRetired={first.isRetired}
+        ongone={() => ondone(`${first.name} is removed.`)}
+        onretired={() => ondone(first.isRetired ? `${first.name} is offered again.` : `${first.name} is retired.`)}
+      />
+    {/if}
+  </div>
   {#if theirs}
     <DraftConflict
       what="this ingredient"

@@ -41,20 +41,31 @@
     />
     <NumberField label="Weighed to, g" field="weighedTo" {failure} bind:value={draft.weighedTo} size={6} />
     <NumberField
-      label="Alcohol, % by volume"
+      label="Alcohol, % by volume (0 for none)"
       field="alcoholPercent"
       {failure}
       bind:value={draft.alcoholPercent}
       size={6}
     />
-    <label class="flex min-h-11 items-center gap-2 self-end"
-      ><input
-        type="checkbox"
-        class="size-5"
-        checked={draft.unsafeRaw ?? first?.unsafeRaw ?? false}
-        onchange={(event) => (draft.unsafeRaw = event.currentTarget.checked)}
-      /> not to be tasted raw</label
-    >
+    {#each [{ label: 'Not to be tasted raw', field: 'unsafeRaw' as const, now: first?.unsafeRaw }, { label: 'Needs time and temperature control', field: 'needsControl' as const, now: first?.needsControl }] as one (one.field)}
+      <label class="flex flex-col"
+        ><span class="small">{one.label}</span>
+        <select
+          class="field"
+          value={draft[one.field] === true ? 'yes' : draft[one.field] === false ? 'no' : ''}
+          onchange={(event) =>
+            (draft[one.field] = event.currentTarget.value === '' ? null : event.currentTarget.value === 'yes')}
+        >
+          <option value=""
+            >as it ships{draft[one.field] === null && one.now !== undefined
+              ? `: ${one.now ? 'yes' : 'no'}`
+              : ''}</option
+          >
+          <option value="yes">yes</option>
+          <option value="no">no</option>
+        </select></label
+      >
+    {/each}
   </div>
   {#each draft.pieces ?? [] as piece, at (at)}
     {#if piece}

@@ -1,17 +1,18 @@
 <script lang="ts">
-  import { replace } from 'svelte-spa-router'
+  import { push, replace } from 'svelte-spa-router'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { differences } from '../../parts/differences'
   import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
+  import Shelving from '../../parts/Shelving.svelte'
   import { live } from '../../parts/live.svelte'
   import DoughJudged from './DoughJudged.svelte'
   import DoughVersions from './DoughVersions.svelte'
-  import KindField from './KindField.svelte'
-  import { families } from './kinds'
-  import LinesField from './LinesField.svelte'
+  import KindField from '../../parts/KindField.svelte'
+  import { words } from '../../parts/words.svelte'
+  import LinesField from '../../parts/LinesField.svelte'
 
   interface Props {
     params?: { id?: string }
@@ -23,6 +24,7 @@
   let usual = $state<Draft[]>([])
   let draft = $state<Draft>()
   let version = $state(0)
+  let isRetired = $state(false)
   let failure = $state<Failure>()
   let said = $state('')
   let theirs = $state.raw<Schemas['WrittenDough']>()
@@ -35,6 +37,7 @@
     const one = doughs.find((dough) => dough.id === id)
     draft = one ? { ...one.draft } : undefined
     version = one?.version ?? 0
+    isRetired = one?.isRetired ?? false
   }
 
   $effect(() => {
@@ -72,7 +75,7 @@
 <svelte:head><title>Doughs · Lumpet</title></svelte:head>
 {#if doughs}
   <h1 class="sentence">
-    {#if draft && version > 0}{draft.name}, version {version}.
+    {#if draft && version > 0}{draft.name}, version {version}{isRetired ? ', retired' : ''}.
     {:else if draft}A new dough.
     {:else if doughs.length === 0}No dough is written yet. Begin with a usual one.
     {:else}{doughs.length} {doughs.length === 1 ? 'dough' : 'doughs'}.{/if}
@@ -83,6 +86,7 @@
       {#each doughs as dough (dough.id)}
         <li class="border-line border-t py-2">
           <a class="link text-lg font-bold" href="#/doughs/{dough.id}">{dough.draft.name}</a>
+          {#if dough.isRetired}<b>retired</b>{/if}
           <span class="small"
             >{dough.judged.family}{dough.judged.ratio ? `, flour : fat : water ${dough.judged.ratio}` : ''}</span
           >
@@ -102,7 +106,13 @@
     <form class="mt-3" onsubmit={save} novalidate>
       <div class="flex flex-wrap gap-x-4">
         <TextField label="Name" field="name" {failure} bind:value={written.name} size={34} />
-        <KindField label="Family" field="family" {failure} options={families} bind:value={written.family} />
+        <KindField
+          label="Family"
+          field="family"
+          {failure}
+          options={words.current.doughFamilies}
+          bind:value={written.family}
+        />
       </div>
       <div class="mt-3">
         <LinesField
@@ -127,6 +137,7 @@
         <NumberField label="Rest wanted, min" field="restAim" {failure} bind:value={written.restAim} size={8} />
         <NumberField label="Rest at most, min" field="restMost" {failure} bind:value={written.restMost} size={8} />
         <NumberField label="Turns" field="turns" {failure} bind:value={written.turns} size={5} />
+        <NumberField label="A turn takes, min" field="turnMin" {failure} bind:value={draft.turnMin} size={6} />
         <NumberField
           label="Rest after a turn, min"
           field="turnRestMin"
@@ -180,6 +191,16 @@
       <div class="mt-4 flex flex-wrap items-center gap-3">
         <button class="press press-main" type="submit">Save the dough</button>
         <a class="press" href="#/write">Write a recipe with it</a>
+        {#if version > 0 && params?.id}
+          <Shelving
+            kind="doughs"
+            id={params.id}
+            name={written.name ?? ''}
+            {isRetired}
+            ongone={() => push('/doughs')}
+            onretired={() => (isRetired = !isRetired)}
+          />
+        {/if}
         <span role="status">{said}</span>
       </div>
       {#if theirs}
