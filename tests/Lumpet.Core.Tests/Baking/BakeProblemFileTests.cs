@@ -43,6 +43,25 @@ public sealed class BakeProblemFileTests
         Assert.NotEmpty(Assert.Throws<BakeFileException>(() => BakeProblemFile.Read(text)).Faults);
 
     [Fact]
+    public void Everything_that_does_not_fit_is_said_at_once()
+    {
+        var text = ExampleProblem.ProblemText
+            .Replace("\"toleranceC\": 5", "\"toleranceC\": -1", StringComparison.Ordinal)
+            .Replace("\"shelves\": 4", "\"shelves\": null", StringComparison.Ordinal)
+            .Replace("\"minMin\": 45", "\"minMin\": 60", StringComparison.Ordinal);
+        var faults = Assert.Throws<BakeFileException>(() => BakeProblemFile.Read(text)).Faults;
+        Assert.Equal(["bakes[1] (custard).stages[0].maxMin", "ovens[0] (deck).shelves", "toleranceC"], faults.Select(fault => fault.Field).Order(StringComparer.Ordinal));
+    }
+
+    [Theory]
+    [InlineData("{\"format\": \"lumpet.bake-plan/1\", \"settings\": [{\"oven\": \"deck\", \"atMin\": \"soon\"}]}", "settings[0] (deck).atMin")]
+    [InlineData("{\"format\": \"lumpet.bake-plan/1\", \"settings\": [], \"trays\": [null], \"unplaced\": []}", "trays[0]")]
+    [InlineData("{\"format\": \"lumpet.bake-plan/1\", \"settings\": [], \"trays\": [{\"bake\": \"pear\", \"tray\": 0}], \"unplaced\": []}", "trays[0] (pear).stages")]
+    [InlineData("{\"format\": \"lumpet.bake-plan/1\", \"settings\": [], \"trays\": []}", "unplaced")]
+    public void A_fault_of_a_plan_names_its_field_and_id(string text, string field) =>
+        Assert.Equal([field], Assert.Throws<BakeFileException>(() => BakePlanFile.Read(text)).Faults.Select(fault => fault.Field));
+
+    [Fact]
     public void What_is_optional_and_says_nothing_is_left_out()
     {
         var written = BakePlanFile.Write(ExampleProblem.Problem with { Bakes = [ExampleProblem.Problem.Bakes[0]] });

@@ -21,14 +21,9 @@ public sealed class BakeFileException : Exception
     }
 
     /// <summary>An exception that lists faults, each naming its field.</summary>
-    public BakeFileException(IReadOnlyList<BakeFileFault> faults)
+    public BakeFileException(IReadOnlyList<FieldFault> faults)
         : base(string.Join("\n", faults.Select(fault => $"{fault.Field}: {fault.Message}"))) => Faults = faults;
 
-    /// <summary>What is wrong, in the order of the file.</summary>
-    public IReadOnlyList<BakeFileFault> Faults { get; } = [];
+    /// <summary>What is wrong; a field is named by its path, with the id where there is one: "bakes[1] (custard).stages[0].minMin".</summary>
+    public IReadOnlyList<FieldFault> Faults { get; } = [];
 }
-
-/// <summary>One thing wrong with a bake file.</summary>
-/// <param name="Field">Path to the field, with the id where there is one: "bakes[1] (custard).stages[0].minMin".</param>
-/// <param name="Message">What is wrong and what would be right.</param>
-public sealed record BakeFileFault(string Field, string Message);

@@ -19,17 +19,17 @@ public static class BakePlanFile
     /// <exception cref="BakeFileException">Something is wrong; every fault names its field.</exception>
     public static StatedBakePlan Read(string text)
     {
-        var faults = new List<BakeFileFault>();
-        var root = JsonNode.Open(text, faults);
-        if (root.Text("format") is not Format and var format) root.Fault("format", $"\"{Format}\" is required, not \"{format}\"");
-
-        OvenSetting[] settings =
-            [.. root.List("settings").Select(node => new OvenSetting(node.Text("oven"), node.Whole("atMin"), node.WholeOrNull("tempC")))];
-        BakedTray[] trays = [.. root.List("trays").Select(Tray)];
-        UnplacedTray[] unplaced =
-            [.. root.List("unplaced").Select(node => new UnplacedTray(node.Text("bake"), node.Whole("tray"), node.Text("reason")))];
-        var stated = new StatedBakePlan(settings, trays, unplaced, ReadFigures(text, "cost"), ReadFigures(text, "lowerBound"));
-        return faults.Count == 0 ? stated : throw new BakeFileException(faults);
+        var written = BakeFileText.Open<WrittenPlan>(text);
+        var checks = new BakeFileChecks();
+        checks.Format(Format, written.Format);
+        return checks.Passed(new StatedBakePlan(
+            checks.Each("settings", written.Settings, setting => setting.Oven, (at, setting) =>
+                new OvenSetting(checks.Text($"{at}.oven", setting.Oven), checks.Whole($"{at}.atMin", setting.AtMin), checks.WholeOrNull($"{at}.tempC", setting.TempC))),
+            checks.Each("trays", written.Trays, tray => tray.Bake, (at, tray) => Tray(checks, at, tray)),
+            checks.Each("unplaced", written.Unplaced, tray => tray.Bake, (at, tray) =>
+                new UnplacedTray(checks.Text($"{at}.bake", tray.Bake), checks.Whole($"{at}.tray", tray.Tray), checks.Text($"{at}.reason", tray.Reason))),
+            Figures(written.Cost),
+            Figures(written.LowerBound)));
     }
 
     /// <summary>The JSON text of a plan.</summary>
@@ -80,19 +80,18 @@ public static class BakePlanFile
         },
         WithoutNulls);
 
-    private static BakedTray Tray(JsonNode node) => new(
-        node.Text("bake"),
-        node.Whole("tray"),
-        [.. node.List("stages").Select(stage => new BakedStage(stage.Text("oven"), stage.Whole("startMin"), stage.Whole("endMin")))]);
+    private static BakedTray Tray(BakeFileChecks checks, string at, WrittenTray written) => new(
+        checks.Text($"{at}.bake", written.Bake),
+        checks.Whole($"{at}.tray", written.Tray),
+        checks.Each($"{at}.stages", written.Stages, stage => stage.Oven, (place, stage) => new BakedStage(
+            checks.Text($"{place}.oven", stage.Oven), checks.Whole($"{place}.startMin", stage.StartMin), checks.Whole($"{place}.endMin", stage.EndMin))));
 
     // A plan without figures is read all the same; the checker says which are missing.
-    private static Dictionary<string, decimal> ReadFigures(string text, string field)
+    private static Dictionary<string, decimal> Figures(IReadOnlyDictionary<string, JsonElement>? stated)
     {
-        using var document = JsonDocument.Parse(text);
         var figures = new Dictionary<string, decimal>(StringComparer.Ordinal);
-        if (!document.RootElement.TryGetProperty(field, out var group) || group.ValueKind != JsonValueKind.Object) return figures;
-        foreach (var figure in group.EnumerateObject())
-            if (figure.Value.ValueKind == JsonValueKind.Number && figure.Value.TryGetDecimal(out var value)) figures[figure.Name] = value;
+        foreach (var (name, figure) in stated ?? new Dictionary<string, JsonElement>())
+            if (figure.ValueKind == JsonValueKind.Number && figure.TryGetDecimal(out var value)) figures[name] = value;
         return figures;
     }
 }

@@ -10,93 +10,96 @@ public static class BakeProblemFile
     /// <exception cref="BakeFileException">Something is wrong; every fault names its field and id.</exception>
     public static BakeProblem Read(string text)
     {
-        var faults = new List<BakeFileFault>();
-        var root = JsonNode.Open(text, faults);
-        if (root.Text("format") is not Format and var format) root.Fault("format", $"\"{Format}\" is required, not \"{format}\"");
+        var written = BakeFileText.Open<WrittenProblem>(text);
+        var checks = new BakeFileChecks();
+        checks.Format(Format, written.Format);
+        var ovens = checks.Each("ovens", written.Ovens, oven => oven.Id, (at, oven) => (At: at, Oven: Oven(checks, at, oven)));
+        var bakes = checks.Each("bakes", written.Bakes, bake => bake.Id, (at, bake) => (At: at, Bake: ReadBake(checks, at, bake)));
+        var problem = new BakeProblem(
+            checks.Whole("toleranceC", written.ToleranceC, 0),
+            checks.Whole("transferMin", written.TransferMin, 0),
+            [.. ovens.Select(one => one.Oven)],
+            [.. bakes.Select(one => one.Bake)]);
 
-        var ovenNodes = root.List("ovens");
-        var bakeNodes = root.List("bakes");
-        var ovens = ovenNodes.Select(Oven).ToArray();
-        var bakes = bakeNodes.Select(ReadBake).ToArray();
-        var problem = new BakeProblem(root.Whole("toleranceC", 0), root.Whole("transferMin", 0), ovens, bakes);
-
-        Unique(ovenNodes, [.. ovens.Select(oven => oven.Id)]);
-        Unique(bakeNodes, [.. bakes.Select(bake => bake.Id)]);
-        foreach (var (bake, node) in bakes.Zip(bakeNodes)) CheckNames(problem, bake, node);
-        return faults.Count == 0 ? problem : throw new BakeFileException(faults);
+        Unique(checks, ovens.Select(one => (one.At, one.Oven.Id)));
+        Unique(checks, bakes.Select(one => (one.At, one.Bake.Id)));
+        foreach (var (at, bake) in bakes) CheckNames(checks, problem, at, bake);
+        return checks.Passed(problem);
     }
 
-    private static BakeOven Oven(JsonNode node)
+    private static BakeOven Oven(BakeFileChecks checks, string at, WrittenOven written)
     {
         var oven = new BakeOven(
-            Id(node),
-            node.Whole("shelves", 0),
-            node.Whole("minC"),
-            node.Whole("maxC"),
-            node.Whole("heatCPerMin", 1),
-            node.Whole("coolCPerMin", 1),
-            node.Whole("startC"),
-            node.Whole("openMin"),
-            node.Whole("closeMin"));
-        if (oven.MinC > oven.MaxC) node.Fault("maxC", $"at least minC ({oven.MinC}) is required, not {oven.MaxC}");
-        if (oven.OpenMin > oven.CloseMin) node.Fault("closeMin", $"at least openMin ({oven.OpenMin}) is required, not {oven.CloseMin}");
+            checks.Text($"{at}.id", written.Id),
+            checks.Whole($"{at}.shelves", written.Shelves, 0),
+            checks.Whole($"{at}.minC", written.MinC),
+            checks.Whole($"{at}.maxC", written.MaxC),
+            checks.Whole($"{at}.heatCPerMin", written.HeatCPerMin, 1),
+            checks.Whole($"{at}.coolCPerMin", written.CoolCPerMin, 1),
+            checks.Whole($"{at}.startC", written.StartC),
+            checks.Whole($"{at}.openMin", written.OpenMin),
+            checks.Whole($"{at}.closeMin", written.CloseMin));
+        AtLeast(checks, $"{at}.maxC", oven.MaxC, "minC", oven.MinC);
+        AtLeast(checks, $"{at}.closeMin", oven.CloseMin, "openMin", oven.OpenMin);
         return oven;
     }
 
-    private static Bake ReadBake(JsonNode node)
+    private static Bake ReadBake(BakeFileChecks checks, string at, WrittenBake written)
     {
-        var stages = node.List("stages").Select(Stage).ToArray();
-        if (stages.Length == 0) node.Fault("stages", "at least one stage is required");
+        var stages = checks.Each($"{at}.stages", written.Stages, _ => null, (place, stage) => Stage(checks, place, stage));
+        if (stages.Length == 0) checks.Add($"{at}.stages", "at least one stage is required");
+        if (written.Trays is null) checks.Add($"{at}.trays", "a list is required");
         return new Bake(
-            Id(node),
-            [.. node.List("trays").Select(tray => tray.AsWhole(0))],
+            checks.Text($"{at}.id", written.Id),
+            [.. (written.Trays ?? []).Select((pies, index) => checks.Whole(BakeFileText.Place($"{at}.trays", index, null), pies, 0))],
             stages,
-            node.Whole("releaseMin"),
-            node.Whole("dueMin"),
-            node.WholeOrNull("earliestOutMin"),
-            node.ListOrNull("ovens")?.Select(oven => oven.AsText()).ToArray(),
-            [.. (node.ListOrNull("after") ?? []).Select(After)]);
+            checks.Whole($"{at}.releaseMin", written.ReleaseMin),
+            checks.Whole($"{at}.dueMin", written.DueMin),
+            checks.WholeOrNull($"{at}.earliestOutMin", written.EarliestOutMin),
+            written.Ovens is { } names ? checks.Each($"{at}.ovens", names, _ => null, checks.Text) : null,
+            checks.Each($"{at}.after", written.After ?? [], after => after.Bake, (place, after) => After(checks, place, after)));
     }
 
-    private static BakeStage Stage(JsonNode node)
+    private static BakeStage Stage(BakeFileChecks checks, string at, WrittenStage written)
     {
-        var stage = new BakeStage(node.Whole("tempC"), node.Whole("minMin", 1), node.Whole("maxMin", 1));
-        if (stage.MaxMin < stage.MinMin) node.Fault("maxMin", $"at least minMin ({stage.MinMin}) is required, not {stage.MaxMin}");
+        var stage = new BakeStage(checks.Whole($"{at}.tempC", written.TempC), checks.Whole($"{at}.minMin", written.MinMin, 1), checks.Whole($"{at}.maxMin", written.MaxMin, 1));
+        AtLeast(checks, $"{at}.maxMin", stage.MaxMin, "minMin", stage.MinMin);
         return stage;
     }
 
-    private static BakeAfter After(JsonNode node)
+    private static BakeAfter After(BakeFileChecks checks, string at, WrittenAfter written)
     {
-        var after = new BakeAfter(node.Text("bake"), node.Whole("minLagMin", 0), node.Whole("maxLagMin", 0), node.Flag("byTray"));
-        if (after.MaxLagMin < after.MinLagMin)
-            node.Fault("maxLagMin", $"at least minLagMin ({after.MinLagMin}) is required, not {after.MaxLagMin}");
+        var after = new BakeAfter(
+            checks.Text($"{at}.bake", written.Bake),
+            checks.Whole($"{at}.minLagMin", written.MinLagMin, 0),
+            checks.Whole($"{at}.maxLagMin", written.MaxLagMin, 0),
+            written.ByTray ?? false);
+        AtLeast(checks, $"{at}.maxLagMin", after.MaxLagMin, "minLagMin", after.MinLagMin);
         return after;
     }
 
-    private static string Id(JsonNode node)
+    private static void AtLeast(BakeFileChecks checks, string field, int value, string other, int least)
     {
-        var id = node.Text("id");
-        if (id.Length == 0) node.Fault("id", "an id is required");
-        return id;
+        if (value < least) checks.Add(field, $"at least {other} ({least}) is required, not {value}");
     }
 
-    private static void Unique(IReadOnlyList<JsonNode> nodes, IReadOnlyList<string> ids)
+    private static void Unique(BakeFileChecks checks, IEnumerable<(string At, string Id)> named)
     {
         var seen = new HashSet<string>(StringComparer.Ordinal);
-        foreach (var (id, node) in ids.Zip(nodes))
-            if (id.Length > 0 && !seen.Add(id)) node.Fault("id", $"\"{id}\" is used twice");
+        foreach (var (at, id) in named)
+            if (id.Length > 0 && !seen.Add(id)) checks.Add($"{at}.id", $"\"{id}\" is used twice");
     }
 
-    private static void CheckNames(BakeProblem problem, Bake bake, JsonNode node)
+    private static void CheckNames(BakeFileChecks checks, BakeProblem problem, string at, Bake bake)
     {
         foreach (var name in bake.Ovens ?? [])
-            if (problem.Ovens.All(oven => oven.Id != name)) node.Fault("ovens", $"there is no oven \"{name}\"");
+            if (problem.Ovens.All(oven => oven.Id != name)) checks.Add($"{at}.ovens", $"there is no oven \"{name}\"");
         foreach (var after in bake.After)
         {
             var before = problem.Bakes.FirstOrDefault(other => other.Id == after.BakeId);
-            if (before is null) node.Fault("after", $"there is no bake \"{after.BakeId}\"");
+            if (before is null) checks.Add($"{at}.after", $"there is no bake \"{after.BakeId}\"");
             else if (after.ByTray && before.Trays.Count != bake.Trays.Count)
-                node.Fault("after", $"by tray needs as many trays as \"{before.Id}\" has: {before.Trays.Count}, not {bake.Trays.Count}");
+                checks.Add($"{at}.after", $"by tray needs as many trays as \"{before.Id}\" has: {before.Trays.Count}, not {bake.Trays.Count}");
         }
     }
 }

@@ -1,0 +1,39 @@
+using System.Text.Json;
+
+namespace Lumpet.Core.Baking.Files;
+
+// Bake files as they are written, before anything is checked: every member may be missing, and a number may be any.
+internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decimal? TransferMin, IReadOnlyList<WrittenOven?>? Ovens, IReadOnlyList<WrittenBake?>? Bakes);
+
+internal sealed record WrittenOven(
+    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin);
+
+internal sealed record WrittenBake(
+    string? Id,
+    IReadOnlyList<decimal?>? Trays,
+    IReadOnlyList<WrittenStage?>? Stages,
+    decimal? ReleaseMin,
+    decimal? DueMin,
+    decimal? EarliestOutMin,
+    IReadOnlyList<string?>? Ovens,
+    IReadOnlyList<WrittenAfter?>? After);
+
+internal sealed record WrittenStage(decimal? TempC, decimal? MinMin, decimal? MaxMin);
+
+internal sealed record WrittenAfter(string? Bake, decimal? MinLagMin, decimal? MaxLagMin, bool? ByTray);
+
+internal sealed record WrittenPlan(
+    string? Format,
+    IReadOnlyList<WrittenSetting?>? Settings,
+    IReadOnlyList<WrittenTray?>? Trays,
+    IReadOnlyList<WrittenUnplaced?>? Unplaced,
+    IReadOnlyDictionary<string, JsonElement>? Cost,
+    IReadOnlyDictionary<string, JsonElement>? LowerBound);
+
+internal sealed record WrittenSetting(string? Oven, decimal? AtMin, decimal? TempC);
+
+internal sealed record WrittenTray(string? Bake, decimal? Tray, IReadOnlyList<WrittenBaked?>? Stages);
+
+internal sealed record WrittenBaked(string? Oven, decimal? StartMin, decimal? EndMin);
+
+internal sealed record WrittenUnplaced(string? Bake, decimal? Tray, string? Reason);
