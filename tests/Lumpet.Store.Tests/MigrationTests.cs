@@ -1,4 +1,5 @@
 using Dapper;
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Store.Ingredients;
@@ -20,7 +21,23 @@ public sealed class MigrationTests : IDisposable
         Directory.Delete(folder, recursive: true);
     }
 
-    private Database OfVersionFive()
+    private const string AfterFive =
+        """
+        INSERT INTO bakery (id, name, zone, currency, tolerance_c, transfer_min, spare_min, mixer_name, mixer_smallest_g, mixer_largest_g) VALUES (1, 'Old', 'Europe/Lisbon', 'EUR', 5, 2, 30, 'Mixer', 0, 9000);
+        INSERT INTO pan (id, position, name, top_cm, bottom_cm, depth_cm, rim_cm, per_tray) VALUES ('23', 0, '23 cm', 23, 19.5, 3.5, 1, 4);
+        INSERT INTO ingredient (id, name) VALUES ('flour', 'Our flour'), ('sloe', 'Sloes'), ('own-butter', 'Butter, unsalted');
+        INSERT INTO ingredient_allergen VALUES ('flour', 'wheat');
+        INSERT INTO ingredient_yield VALUES ('sloe', 'pitted', 0.7, 'weighed once');
+        INSERT INTO dough (id, name, version, density, bowl_loss_share, mix_min, rest_least, rest_aim, rest_most, ready_when, caution) VALUES ('d', 'Dough', 3, 1.2, 0, 30, 0, 0, 60, '', '');
+        INSERT INTO dough_line (dough_id, position, ingredient_id, preparation, grams) VALUES ('d', 0, 'flour', '', 450);
+        INSERT INTO product (id, position, name, version, dough_id, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share, strip_width_cm, strip_gap_cm, packed_density, bake_change_cm, reference_pan_id, oldest_min)
+          VALUES ('sloe', 0, 'Sloe lattice', 2, 'd', 'lattice', 3, 1, 1, 0.1, 2, 1, 0.8, 0, '23', 1440);
+        INSERT INTO product_line (product_id, part, position, ingredient_id, preparation, grams) VALUES ('sloe', 'filling', 0, 'sloe', 'pitted', 900), ('sloe', 'finish', 0, 'flour', '', 5);
+        INSERT INTO product_size (product_id, pan_id, position, price) VALUES ('sloe', '23', 0, '20');
+        INSERT INTO product_step (product_id, id, position, name, station, hands_per_batch, hands_per_pie, celsius, uses_dough, ready_when, caution) VALUES ('sloe', 'line', 0, 'Line', 'bench', 5, 1, 20, 1, '', '');
+        """;
+
+    private Database OfVersion(int scripts, string more)
     {
         var path = Path.Combine(folder, "old.db");
         using var connection = new SqliteConnection($"Data Source={path}");
@@ -28,35 +45,22 @@ public sealed class MigrationTests : IDisposable
         // The journal as the migrator keeps it.
         connection.Execute("CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, ScriptName TEXT NOT NULL, Applied DATETIME NOT NULL)");
         var store = typeof(Database).Assembly;
-        foreach (var name in store.GetManifestResourceNames().Where(name => name.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal).Take(5))
+        foreach (var name in store.GetManifestResourceNames().Where(name => name.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal).Take(scripts))
         {
             using var script = new StreamReader(store.GetManifestResourceStream(name)!);
             connection.Execute(script.ReadToEnd());
             connection.Execute("INSERT INTO SchemaVersions (ScriptName, Applied) VALUES (@name, '2026-01-01')", new { name });
+            if (name.Contains("0005", StringComparison.Ordinal)) connection.Execute(AfterFive);
         }
 
-        connection.Execute(
-            """
-            INSERT INTO bakery (id, name, zone, currency, tolerance_c, transfer_min, spare_min, mixer_name, mixer_smallest_g, mixer_largest_g) VALUES (1, 'Old', 'Europe/Lisbon', 'EUR', 5, 2, 30, 'Mixer', 0, 9000);
-            INSERT INTO pan (id, position, name, top_cm, bottom_cm, depth_cm, rim_cm, per_tray) VALUES ('23', 0, '23 cm', 23, 19.5, 3.5, 1, 4);
-            INSERT INTO ingredient (id, name) VALUES ('flour', 'Our flour'), ('sloe', 'Sloes'), ('own-butter', 'Butter, unsalted');
-            INSERT INTO ingredient_allergen VALUES ('flour', 'wheat');
-            INSERT INTO ingredient_yield VALUES ('sloe', 'pitted', 0.7, 'weighed once');
-            INSERT INTO dough (id, name, version, density, bowl_loss_share, mix_min, rest_least, rest_aim, rest_most, ready_when, caution) VALUES ('d', 'Dough', 3, 1.2, 0, 30, 0, 0, 60, '', '');
-            INSERT INTO dough_line (dough_id, position, ingredient_id, preparation, grams) VALUES ('d', 0, 'flour', '', 450);
-            INSERT INTO product (id, position, name, version, dough_id, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share, strip_width_cm, strip_gap_cm, packed_density, bake_change_cm, reference_pan_id, oldest_min)
-              VALUES ('sloe', 0, 'Sloe lattice', 2, 'd', 'lattice', 3, 1, 1, 0.1, 2, 1, 0.8, 0, '23', 1440);
-            INSERT INTO product_line (product_id, part, position, ingredient_id, preparation, grams) VALUES ('sloe', 'filling', 0, 'sloe', 'pitted', 900), ('sloe', 'finish', 0, 'flour', '', 5);
-            INSERT INTO product_size (product_id, pan_id, position, price) VALUES ('sloe', '23', 0, '20');
-            INSERT INTO product_step (product_id, id, position, name, station, hands_per_batch, hands_per_pie, celsius, uses_dough, ready_when, caution) VALUES ('sloe', 'line', 0, 'Line', 'bench', 5, 1, 20, 1, '', '');
-            """);
+        if (more.Length > 0) connection.Execute(more);
         return new Database(path);
     }
 
     [Fact]
     public void What_was_there_is_there_afterwards()
     {
-        var database = OfVersionFive();
+        var database = OfVersion(5, string.Empty);
         Assert.False(database.Migrate());
         IngredientWriter.AddShipped(database);
         RecipeVersions.KeepThoseInUse(database, NodaConstants.UnixEpoch);
@@ -79,5 +83,35 @@ public sealed class MigrationTests : IDisposable
         Assert.Equal([3], RecipeVersions.OfDough(connection, "d").Select(version => version.Number));
         Assert.Empty(connection.Query("PRAGMA foreign_key_check"));
         Assert.Equal("ok", connection.ExecuteScalar<string>("PRAGMA integrity_check"));
+    }
+
+    [Fact]
+    public void What_the_names_of_steps_and_figures_meant_is_written_down()
+    {
+        var database = OfVersion(
+            8,
+            """
+            INSERT INTO pan (id, position, name, top_cm, bottom_cm, depth_cm, rim_cm, per_tray, family, material) VALUES ('foil', 1, 'Foil', 22, 18, 3, 0.5, 4, 'Foil', 'Foil');
+            INSERT INTO ingredient (id, name, role, alcohol_percent, unsafe_raw) VALUES ('foil-pan', 'Foil pan', 'Packaging', 0, 0), ('wine', 'Plum wine', 'Spirit', 14, 0), ('egg', 'Egg, whole', 'Egg', 0, 1);
+            UPDATE product SET base_treatment = 'PartBlind', filling_kind = 'BakedCustard' WHERE id = 'sloe';
+            INSERT INTO product_size (product_id, pan_id, position, price) VALUES ('sloe', 'foil', 1, '20');
+            INSERT INTO product_packaging (product_id, ingredient_id) VALUES ('sloe', 'foil-pan');
+            INSERT INTO product_step (product_id, id, position, name, station, wait_least, wait_aim, wait_most, celsius, uses_dough, ready_when, caution) VALUES ('sloe', 'chill', 1, 'Chill', 'cold', 20, 30, 60, 4, 0, '', '');
+            INSERT INTO product_step (product_id, id, position, name, station, hands_per_batch, hands_per_pie, celsius, uses_dough, ready_when, caution) VALUES ('sloe', 'weight', 2, 'Weight', 'bench', 5, 1, 20, 0, '', '');
+            INSERT INTO product_step (product_id, id, position, name, station, celsius, uses_dough, ready_when, caution) VALUES ('sloe', 'blind', 3, 'Blind bake', 'oven', 190, 0, '', ''), ('sloe', 'bake', 4, 'Bake', 'oven', 170, 0, '', '');
+            INSERT INTO product_stage (product_id, step_id, number, temp_c, min_min, max_min) VALUES ('sloe', 'blind', 1, 190, 23, 28), ('sloe', 'bake', 1, 170, 40, 50);
+            """);
+        database.Migrate();
+        using var connection = database.Open();
+        Assert.Equal(
+            ["bake pie ", "blind shell 15"],
+            connection.Query<string>("SELECT id || ' ' || bakes || ' ' || ifnull(weights_out_min, '') FROM product_step WHERE bakes IS NOT NULL ORDER BY id"));
+        Assert.Equal("foil-pan", connection.ExecuteScalar<string>("SELECT bought_as FROM pan WHERE id = 'foil'"));
+        Assert.Equal(0, connection.ExecuteScalar<int>("SELECT count(*) FROM product_packaging WHERE ingredient_id = 'foil-pan'"));
+        Assert.Equal("partBlind bakedCustard", connection.ExecuteScalar<string>("SELECT base_treatment || ' ' || filling_kind FROM product"));
+        var ingredients = IngredientStore.All(connection);
+        Assert.Equal((IngredientRole.Spirit, 14.0), (ingredients["wine"].Facts.Role, ingredients["wine"].Facts.AlcoholPercent));
+        Assert.True(ingredients["egg"].Facts.UnsafeRaw);
+        Assert.Empty(connection.Query("PRAGMA foreign_key_check"));
     }
 }

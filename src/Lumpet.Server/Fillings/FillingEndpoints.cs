@@ -23,7 +23,8 @@ internal static class FillingEndpoints
         if (view is null) return refused!;
         var (book, plan) = (view.Book, view.Plan);
         FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, [.. lots]))];
-        return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), fillings));
+        var made = ScaleAnswers.Made(plan.Lots.Select(lot => Scaling.Scale(lot.Product, lot.Pan, lot.Count)));
+        return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), made, fillings));
     }
 
     private static FillingAnswer Filling(DayBook book, Lumpet.Core.DayPlan.Lot[] lots)
@@ -73,8 +74,9 @@ internal static class FillingEndpoints
 /// <summary>The fillings of a day.</summary>
 /// <param name="DayName">The day.</param>
 /// <param name="Kilograms">Filling in all.</param>
+/// <param name="Made">What is made here first, for all parts of all pies of the day.</param>
 /// <param name="Fillings">One for each product.</param>
-public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyList<FillingAnswer> Fillings);
+public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyList<MadeAnswer> Made, IReadOnlyList<FillingAnswer> Fillings);
 
 /// <summary>The filling of a product.</summary>
 /// <param name="Product">Id of the product.</param>

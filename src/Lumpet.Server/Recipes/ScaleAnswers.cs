@@ -90,12 +90,18 @@ internal static class ScaleAnswers
             Estimate(BakeEstimate.For(product, scaled.Pan), scaled.Pan),
             onHand is null ? null
                 : new OnHandAnswer(onHand.What, Math.Round(onHand.Have.Grams, 1), Math.Round(onHand.PerPie.Grams, 1), onHand.Pies, Math.Round(onHand.Left.Grams, 1)),
-            [.. MadeHere.In(scaled).Select(made => new MadeAnswer(
-                made.Ingredient.Name,
-                ScaleReading.GramsOf(made.Wanted),
-                Math.Round(made.Ingredient.Formula!.KeptShare * 100, 1),
-                [.. made.Ingredient.Formula.For(made.Wanted).Select(line => new MadeLine(line.Ingredient.Name, line.Preparation, ScaleReading.GramsOf(line.Amount, line.Ingredient.Facts.WeighedTo)))]))]);
+            Made(scaled));
     }
+
+    /// <summary>What is made here first for some products.</summary>
+    internal static MadeAnswer[] Made(params IEnumerable<ScaledProduct> scaled) =>
+    [
+        .. MadeHere.In(scaled).Select(made => new MadeAnswer(
+            made.Ingredient.Name,
+            ScaleReading.GramsOf(made.Wanted),
+            Math.Round(made.Ingredient.Formula!.KeptShare * 100, 1),
+            [.. made.Ingredient.Formula.For(made.Wanted).Select(line => new MadeLine(line.Ingredient.Name, line.Preparation, ScaleReading.GramsOf(line.Amount, line.Ingredient.Facts.WeighedTo)))])),
+    ];
 
     private static WholeAnswer Whole(WholePieces whole) => new(
         whole.Line.Line.Ingredient.Name,

@@ -39,7 +39,7 @@ public sealed class OneAccountTests
         }
 
         Assert.All(plan.Troubles, trouble => Assert.NotEmpty(trouble.Mend.Parts));
-    }, iter: 120);
+    }, iter: 60);
 
     [Fact]
     public void A_reason_never_says_that_a_bake_could_be_at_the_door_only_after_it_began() => AnyDay.Sample(snapshot =>
@@ -52,7 +52,7 @@ public sealed class OneAccountTests
             Assert.Equal(plan.Problem.Bakes.Single(one => one.Id == $"{bake.LotId}/{bake.StepId}").ReleaseMin, said[0]);
             Assert.True(said[0] <= bake.StartMin, $"{bake.Id}: {said[0]} after {bake.StartMin}");
         }
-    }, iter: 120);
+    }, iter: 60);
 
     [Fact]
     public void A_way_out_is_named_only_where_taking_it_helps()

@@ -27,6 +27,28 @@ public sealed class IngredientEndpointTests : IDisposable
         Assert.Equal("101.25 for 12.5 kg, Gannet Farm, since 25 Nov 2026", (await Find("butter")).GetProperty("price").GetString());
     }
 
+    [Fact]
+    public async Task A_figure_that_ships_can_be_cleared_and_comes_back_when_nothing_is_said()
+    {
+        async Task<JsonElement> Put(object ingredient, string version)
+        {
+            Assert.Equal(204, (await server.Send(HttpMethod.Put, "/api/ingredients/vanilla-extract", ingredient, ("If-Match", version))).Status);
+            return (await server.Send(HttpMethod.Post, "/api/recipes/chocolate/scale", new { count = 1 })).Body;
+        }
+
+        static bool HasAlcohol(JsonElement recipe) => recipe.GetProperty("facts").GetProperty("cautions").EnumerateArray().Any(said => said.GetString()!.Contains("alcohol", StringComparison.Ordinal));
+
+        Assert.Equal(35, (await Find("vanilla-extract")).GetProperty("alcoholPercent").GetDouble());
+        var cleared = await Put(new { name = "Vanilla extract", allergens = Array.Empty<string>(), alcoholPercent = 0, unsafeRaw = true }, "\"1\"");
+        Assert.False(HasAlcohol(cleared));
+        Assert.True((await Find("vanilla-extract")).GetProperty("unsafeRaw").GetBoolean());
+        Assert.Equal(0, (await Find("vanilla-extract")).GetProperty("alcoholPercent").GetDouble());
+
+        var again = await Put(new { name = "Vanilla extract", allergens = Array.Empty<string>() }, "\"2\"");
+        Assert.True(HasAlcohol(again));
+        Assert.False((await Find("vanilla-extract")).GetProperty("unsafeRaw").GetBoolean());
+    }
+
     public static TheoryData<string, string, object> Wrong => new()
     {
         { "no name", "name", new { allergens = Array.Empty<string>() } },

@@ -1588,6 +1588,8 @@ export interface components {
              * @description Filling in all.
              */
             kilograms: number;
+            /** @description What is made here first, for all parts of all pies of the day. */
+            made: components["schemas"]["MadeAnswer"][];
             /** @description One for each product. */
             fillings: components["schemas"]["FillingAnswer"][];
         };

@@ -6,6 +6,7 @@
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import LateNote from '../../parts/LateNote.svelte'
+  import MadeFirst from '../../parts/MadeFirst.svelte'
   import Mark from '../../parts/Mark.svelte'
 
   interface Props {
@@ -48,6 +49,11 @@
   </h1>
   {#if answer.fillings.length > 0}
     <button class="link small" onclick={() => window.print()}>Print the filling sheets</button>
+  {/if}
+  {#if answer.made.length > 0}
+    <div class="grid gap-x-12 lg:grid-cols-[1fr_24rem]">
+      <div><MadeFirst made={answer.made} takenBy="the day takes" /></div>
+    </div>
   {/if}
   {#each answer.fillings as filling (filling.product)}
     <section class="border-line together mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[1fr_24rem]">

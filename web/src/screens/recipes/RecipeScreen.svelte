@@ -5,6 +5,7 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import ChoiceWord from '../../parts/ChoiceWord.svelte'
   import { live } from '../../parts/live.svelte'
+  import MadeFirst from '../../parts/MadeFirst.svelte'
   import Mark from '../../parts/Mark.svelte'
   import Sentence from '../../parts/Sentence.svelte'
   import Shelving from '../../parts/Shelving.svelte'
@@ -156,29 +157,7 @@
       {#if answer.packaging.length > 0}
         <p class="mt-3"><strong>Packed with</strong> {answer.packaging.join(', ')}: {answer.count} of each.</p>
       {/if}
-      {#each answer.made as made (made.name)}
-        <section class="mt-6">
-          <h2>{made.name}, made here first</h2>
-          <table class="w-full">
-            <thead class="sr-only"><tr><th scope="col">Ingredient</th><th scope="col">Weigh</th></tr></thead>
-            <tbody>
-              {#each made.lines as line, index (index)}
-                <tr class="border-line border-t">
-                  <th scope="row" class="py-1 text-left font-normal"
-                    >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
-                  >
-                  <td class="weight text-right">{grams(line.grams)}</td>
-                </tr>
-              {/each}
-            </tbody>
-          </table>
-          <p class="small">
-            Makes the {grams(made.grams)} that {answer.count === 1
-              ? 'the pie takes'
-              : `${answer.count} pies take`}{made.keptPercent < 100 ? `; ${made.keptPercent} % of it is left` : ''}.
-          </p>
-        </section>
-      {/each}
+      <MadeFirst made={answer.made} takenBy={answer.count === 1 ? 'the pie takes' : `${answer.count} pies take`} />
       {#if answer.whole.length > 0}
         <WholePieces whole={answer.whole} count={answer.count} onchoose={(pies) => answer && go(answer.pan.id, pies)} />
       {/if}

@@ -1,0 +1,64 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Xunit;
+
+namespace Lumpet.Server.Tests.DayPlan;
+
+/// <summary>The clock stands at nine on Wednesday 25 November: what should have begun by then, and what the days want from each other.</summary>
+public sealed class LatePlanTests(TestServer server) : IClassFixture<TestServer>
+{
+    private const string Today = "2026-11-25";
+
+    private static string Sentence(JsonElement plan) =>
+        string.Concat(plan.GetProperty("sentence").EnumerateArray().Select(part => part.GetProperty("text").GetString()));
+
+    [Fact]
+    public async Task A_plan_that_should_have_begun_says_so_first_and_what_can_still_be_done()
+    {
+        Assert.Equal(201, (await server.Send(HttpMethod.Post, "/api/orders/typed", new { line = "6 pear @ 23 13:00 quay", day = Today })).Status);
+        var plan = await server.Get($"/api/plan/{Today}");
+        var late = plan.GetProperty("late");
+        Assert.StartsWith("Late: work was to begin at ", late.GetProperty("words").GetString(), StringComparison.Ordinal);
+        Assert.False(late.GetProperty("isFromNow").GetBoolean());
+        Assert.Contains("Had it begun in time: ", Sentence(plan), StringComparison.Ordinal);
+
+        var fromNow = await server.Get($"/api/plan/{Today}?from=now");
+        Assert.True(fromNow.GetProperty("late").GetProperty("isFromNow").GetBoolean());
+        Assert.DoesNotContain("Had it begun in time", Sentence(fromNow), StringComparison.Ordinal);
+        // Four hours on the rack, one in the oven and one at rest do not fit between nine and one.
+        var wave = Assert.Single(fromNow.GetProperty("waves").EnumerateArray());
+        Assert.False(wave.GetProperty("isMet").GetBoolean());
+        Assert.NotEmpty(fromNow.GetProperty("troubles").EnumerateArray());
+        Assert.Equal(late.GetProperty("still").GetString(), fromNow.GetProperty("late").GetProperty("still").GetString());
+        // The sheets follow the plan that is shown: what cannot be made is not mixed.
+        Assert.Equal(1, (await server.Get($"/api/dough/{Today}")).GetProperty("batches").GetArrayLength());
+        Assert.Equal(0, (await server.Get($"/api/dough/{Today}?from=now")).GetProperty("batches").GetArrayLength());
+    }
+
+    [Fact]
+    public async Task A_plan_begins_when_it_should_or_now_and_never_otherwise()
+    {
+        Assert.Equal(JsonValueKind.Null, (await server.Get($"/api/plan/{TestServer.Fair}")).GetProperty("late").ValueKind);
+        var (status, refused) = await server.Send(HttpMethod.Get, $"/api/plan/{TestServer.Fair}?from=yesterday", null);
+        Assert.Equal(400, status);
+        Assert.True(refused.GetProperty("errors").TryGetProperty("from", out _));
+    }
+
+    [Fact]
+    public async Task Two_days_that_want_one_oven_at_one_time_name_each_other()
+    {
+        using var own = new TestServer();
+        // The fair is baked from five on Wednesday afternoon; with a long shift on Wednesday so is this, four hours on the rack before it goes.
+        var described = JsonNode.Parse((await own.Get("/api/bakery/description")).GetRawText())!;
+        var draft = described["draft"]!;
+        draft["shifts"]![1]!["lengthMin"] = 1410;
+        Assert.Equal(200, (await own.Send(HttpMethod.Put, "/api/bakery/description", draft, ("If-Match", $"\"{described["version"]}\""))).Status);
+        Assert.Equal(201, (await own.Send(HttpMethod.Post, "/api/orders/typed", new { line = "30 pear @ 26 23:30 quay", day = Today })).Status);
+        var (wednesday, thursday) = (await Troubles(own, Today), await Troubles(own, TestServer.Fair));
+        Assert.Contains(wednesday, said => said.Contains("is wanted by Thursday 26 November too", StringComparison.Ordinal));
+        Assert.Contains(thursday, said => said.Contains("is wanted by Wednesday 25 November too", StringComparison.Ordinal));
+    }
+
+    private static async Task<string[]> Troubles(TestServer server, string day) =>
+        [.. (await server.Get($"/api/plan/{day}")).GetProperty("troubles").EnumerateArray().Select(trouble => trouble.GetProperty("text").GetString()!)];
+}

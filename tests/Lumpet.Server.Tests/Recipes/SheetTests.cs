@@ -1,0 +1,72 @@
+using System.Text.Json;
+using Xunit;
+
+namespace Lumpet.Server.Tests.Recipes;
+
+/// <summary>What is shown of a recipe, and what stands on the sheets of a day, are the same lines.</summary>
+public sealed class SheetTests(TestServer server) : IClassFixture<TestServer>
+{
+    private const string Day = "2026-12-10";
+
+    private static JsonElement.ArrayEnumerator Each(JsonElement of, string list) => of.GetProperty(list).EnumerateArray();
+
+    private static string Text(JsonElement of, string name) => of.GetProperty(name).GetString()!;
+
+    private static double Grams(JsonElement of, string name) => of.GetProperty(name).GetDouble();
+
+    [Fact]
+    public async Task Every_line_of_every_part_of_every_product_is_on_the_sheets_of_its_day()
+    {
+        var products = Each(await server.Get("/api/bakery"), "products").Select(product => Text(product, "id")).ToArray();
+        Assert.Equal(14, products.Length);
+        foreach (var product in products)
+            Assert.Equal(201, (await server.Send(HttpMethod.Post, "/api/orders/typed", new { line = $"12 {product} @ {await Pan(product)} 18:00", day = Day })).Status);
+
+        var sheet = await server.Get($"/api/fillings/{Day}");
+        var batches = Each(await server.Get($"/api/dough/{Day}"), "batches").ToArray();
+        foreach (var product in products)
+        {
+            var scaled = await Scale(product);
+            var filling = Each(sheet, "fillings").Single(one => Text(one, "product") == product);
+            Same(Each(scaled, "lines"), Each(filling, "lines"));
+            Assert.Equal(Each(scaled, "parts").Select(part => Text(part, "part")), Each(filling, "parts").Select(part => Text(part, "part")));
+            foreach (var (part, weighed) in Each(scaled, "parts").Zip(Each(filling, "parts"))) Same(Each(part, "lines"), Each(weighed, "lines"));
+            Assert.Equal(Each(scaled, "packaging").Select(item => item.GetString()), Each(filling, "packaging").Select(item => Text(item, "name")));
+            Assert.All(Each(filling, "packaging"), item => Assert.Equal(12, item.GetProperty("count").GetInt32()));
+            foreach (var part in new[] { "allergens", "notStated" })
+                Assert.Equal(Each(scaled, part).Select(one => one.GetString()), Each(filling, part).Select(one => one.GetString()));
+
+            var dough = scaled.GetProperty("dough");
+            var mixed = batches.Where(batch => Text(batch, "name") == Text(dough, "name")).ToArray();
+            Assert.NotEmpty(mixed);
+            Assert.All(mixed, batch => Assert.Equal(Each(dough, "lines").Select(line => Text(line, "name")), Each(batch, "lines").Select(line => Text(line, "name"))));
+            foreach (var made in Each(scaled, "made")) Assert.Contains(Each(sheet, "made"), one => Text(one, "name") == Text(made, "name") && Grams(one, "grams") >= Grams(made, "grams"));
+        }
+
+        // Twelve chocolate pies take 12 x 25 g of praline, and nothing else of the day takes any.
+        Assert.Equal(300, Grams(Each(sheet, "made").Single(one => Text(one, "name") == "Hazelnut praline"), "grams"));
+    }
+
+    [Fact]
+    public async Task A_foil_pan_is_packed_and_paid_for_where_it_is_used_and_nowhere_else()
+    {
+        var inFoil = (await server.Send(HttpMethod.Post, "/api/recipes/gooseberry/scale", new { pan = "22-foil", count = 4 })).Body;
+        Assert.Contains("Foil pan", Each(inFoil, "packaging").Select(item => item.GetString()));
+        Assert.Contains(Each(inFoil.GetProperty("cost"), "lines"), line => Text(line, "name") == "Foil pan");
+        var inSteel = (await server.Send(HttpMethod.Post, "/api/recipes/gooseberry/scale", new { pan = "23", count = 4 })).Body;
+        Assert.DoesNotContain("Foil pan", Each(inSteel, "packaging").Select(item => item.GetString()));
+        Assert.DoesNotContain(Each(inSteel.GetProperty("cost"), "lines"), line => Text(line, "name") == "Foil pan");
+    }
+
+    private static void Same(IEnumerable<JsonElement> shown, IEnumerable<JsonElement> weighed)
+    {
+        Assert.Equal(shown.Select(line => (Text(line, "name"), Text(line, "preparation"))), weighed.Select(line => (Text(line, "name"), Text(line, "preparation"))));
+        Assert.All(shown.Zip(weighed), pair => Assert.Equal(Grams(pair.First, "totalGrams"), Grams(pair.Second, "grams"), 1.0));
+    }
+
+    private async Task<JsonElement> Scale(string product) =>
+        (await server.Send(HttpMethod.Post, $"/api/recipes/{product}/scale", new { pan = await Pan(product), count = 12 })).Body;
+
+    private async Task<string> Pan(string product) =>
+        Text((await server.Send(HttpMethod.Post, $"/api/recipes/{product}/scale", new { count = 1 })).Body.GetProperty("pan"), "id");
+}
