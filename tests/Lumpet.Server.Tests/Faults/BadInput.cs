@@ -63,6 +63,7 @@ public sealed record BadInput(
     {
         BadInput Row(string what, string path, object? body, int status, string said) => new("Plan", what, body is null ? "GET" : "POST", path, body, status, said);
         yield return Row("a day that is none", "/api/plan/2026-13-45", null, 400, "day: A day is written 2026-05-02.");
+        yield return Row("a plan from yesterday on", $"/api/plan/{Day}?from=yesterday", null, 400, "from: ");
         yield return Row("a day before any bakery", "/api/plan/0001-01-01", null, 400, "day: A day is written 2026-05-02.");
         yield return Row("a way out of the folder for a day", "/api/plan/..%2f..%2fetc", null, 400, "day: A day is written 2026-05-02.");
         yield return Row("what if a pick-up that is none", $"/api/plan/{Day}/what-if", new { moves = new[] { new { from = "03:00", to = "04:00" } } }, 400, "moves[0].from: There is no pick-up at that time on this day.");
@@ -151,6 +152,9 @@ public sealed record BadInput(
         yield return Row("a kind of filling that is none", new { fillingKind = "soup" }, "fillingKind: This is one of rawFruit");
         yield return Row("a filling of ten thousand lines", new { filling = string.Join('\n', Enumerable.Repeat("1 g milk", 10_000)) }, "filling: At most 60 lines are taken.");
         yield return Row("steps that go in a circle", Circle(), "steps: \"a\" must stand after \"b\".");
+        yield return new BadInput("Recipe", "retiring what is ordered", "POST", "/api/recipes/pear/retired", new { retired = true }, 400, "id: It cannot be retired: ");
+        yield return new BadInput("Recipe", "removing what is not there", "DELETE", "/api/recipes/mango", null, 404, "This is not there any more.");
+        yield return new BadInput("Dough", "retiring what a recipe needs", "POST", "/api/doughs/short/retired", new { retired = true }, 400, "id: It cannot be retired: ");
         yield return new BadInput("Dough", "nothing in it", "POST", "/api/doughs", new { name = "Air" }, 400, "lines: At least one ingredient is needed");
         yield return new BadInput("Dough", "a rest that ends before it begins", "POST", "/api/doughs", new { name = "x", lines = "1 g flour", restLeast = 90, restAim = 60, restMost = 30 }, 400, "restAim: The aim of a rest lies between its least and its most.");
         yield return new BadInput("Dough", "a dough that someone changed meanwhile", "PUT", "/api/doughs/flaky", Dough(), 412, "Someone else has changed this dough since you opened it.", ("If-Match", "\"7\""));
@@ -195,6 +199,8 @@ public sealed record BadInput(
         yield return Row("a pack of nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 0, packUnit = "kg", paid = 1 } }, 400, "price.packAmount: A pack holds more than 0");
         yield return Row("a price below nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 1, packUnit = "kg", paid = -1 } }, 400, "price.paid: A price lies between 0 and 1000000.");
         yield return new BadInput("Ingredient", "an ingredient that someone changed meanwhile", "PUT", "/api/ingredients/butter", new { name = "Butter" }, 412, "Someone else has changed this ingredient since you opened it.", ("If-Match", "\"9\""));
+        yield return new BadInput("Ingredient", "retiring what a dough needs", "POST", "/api/ingredients/flour/retired", new { retired = true }, 400, "id: It cannot be retired: ");
+        yield return new BadInput("Ingredient", "removing what a dough needs", "DELETE", "/api/ingredients/flour", null, 400, "id: It cannot be removed: ");
         yield return Row("an ingredient that is not there", new { name = "Gold" }, 404, "There is no such ingredient.", "gold");
     }
 
