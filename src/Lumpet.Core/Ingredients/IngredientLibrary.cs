@@ -168,7 +168,7 @@ public static class IngredientLibrary
 
     private static Ingredient Of(
         string id, string name, IngredientRole role, IReadOnlyList<string> allergens, DensityFigure? density, IReadOnlyList<string>? otherNames = null, IReadOnlyList<string>? mayContain = null) =>
-        new(id, name, allergens) 
+        new(id, name, allergens)
         {
             Facts = new IngredientFacts { StatedRole = role, Density = density, OtherNames = otherNames ?? [], StatedMayContain = mayContain ?? [], StatedNeedsControl = role is Egg or Vegetable },
         };

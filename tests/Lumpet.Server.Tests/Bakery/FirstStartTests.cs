@@ -29,7 +29,7 @@ public sealed class FirstStartTests
         }
 
         // FDA's nine (21 USC 321(qq)) and the EU's fourteen (Regulation 1169/2011, annex II) share one list; gluten is told apart by its cereal.
-        string[] major = [ "wheat", "egg", "milk", "nuts", "peanut", "soy", "fish", "crustaceans", "sesame", "celery", "mustard", "sulphites", "lupin", "molluscs"];
+        string[] major = ["wheat", "egg", "milk", "nuts", "peanut", "soy", "fish", "crustaceans", "sesame", "celery", "mustard", "sulphites", "lupin", "molluscs"];
         Assert.Empty(major.Except(words.GetProperty("allergens").EnumerateArray().Select(one => one.GetString()!)));
     }
 }
