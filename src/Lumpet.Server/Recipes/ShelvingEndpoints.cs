@@ -26,9 +26,10 @@ internal static class ShelvingEndpoints
 
     private static Results<NoContent, ValidationProblem, ProblemHttpResult> Retire(string id, RetireRequest request, Shelved kind, string feed, Database database, BakeryClock clock, ChangeFeed changes)
     {
+        if (request.Retired is not { } retired) return FieldProblems.Of(("retired", "Say true to retire it, false to take it back."));
         using var connection = database.Open();
         var today = clock.Today(BakeryStore.Find(connection)?.Zone ?? DateTimeZone.Utc);
-        return Told(Shelving.Retire(database, kind, id, request.Retired, Days.Iso(today)), "cannot be retired", feed, changes);
+        return Told(Shelving.Retire(database, kind, id, retired, Days.Iso(today)), "cannot be retired", feed, changes);
     }
 
     private static Results<NoContent, ValidationProblem, ProblemHttpResult> Remove(string id, Shelved kind, string feed, Database database, ChangeFeed changes) =>
@@ -44,5 +45,5 @@ internal static class ShelvingEndpoints
 }
 
 /// <summary>Whether something is retired.</summary>
-/// <param name="Retired">True retires it, false takes it back.</param>
-public sealed record RetireRequest(bool Retired);
+/// <param name="Retired">True retires it, false takes it back; refused where it is missing.</param>
+public sealed record RetireRequest(bool? Retired);

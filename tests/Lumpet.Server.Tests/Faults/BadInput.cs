@@ -153,6 +153,7 @@ public sealed record BadInput(
         yield return Row("a filling of ten thousand lines", new { filling = string.Join('\n', Enumerable.Repeat("1 g milk", 10_000)) }, "filling: At most 60 lines are taken.");
         yield return Row("steps that go in a circle", Circle(), "steps: \"a\" must stand after \"b\".");
         yield return new BadInput("Recipe", "retiring what is ordered", "POST", "/api/recipes/pear/retired", new { retired = true }, 400, "id: It cannot be retired: ");
+        yield return new BadInput("Recipe", "retiring without a word which way", "POST", "/api/recipes/pear/retired", new { }, 400, "retired: Say true to retire it");
         yield return new BadInput("Recipe", "removing what is not there", "DELETE", "/api/recipes/mango", null, 404, "This is not there any more.");
         yield return new BadInput("Dough", "retiring what a recipe needs", "POST", "/api/doughs/short/retired", new { retired = true }, 400, "id: It cannot be retired: ");
         yield return new BadInput("Dough", "nothing in it", "POST", "/api/doughs", new { name = "Air" }, 400, "lines: At least one ingredient is needed");

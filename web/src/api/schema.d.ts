@@ -2782,8 +2782,8 @@ export interface components {
         };
         /** @description Whether something is retired. */
         RetireRequest: {
-            /** @description True retires it, false takes it back. */
-            retired: boolean;
+            /** @description True retires it, false takes it back; refused where it is missing. */
+            retired: null | boolean;
         };
         /** @description A stretch of the ribbon. */
         RibbonAnswer: {
