@@ -94,10 +94,11 @@ internal static class LumpetApplication
     private static Database Open(IConfiguration configuration, BakeryClock clock)
     {
         var database = new Database(configuration["Data"] ?? throw new InvalidOperationException("The setting Data names the database file; it is missing."));
-        var isNew = database.Migrate();
+        database.Migrate();
         IngredientWriter.AddShipped(database);
         RecipeVersions.KeepThoseInUse(database, clock.Now);
-        if (isNew && configuration.GetValue<bool>("Demo"))
+        // Filled whenever there is no bakery yet, not only into a new file: a first start that was cut short is made good.
+        if (configuration.GetValue<bool>("Demo"))
             DemoBakery.Fill(database, clock.MachineZone, clock.LocalNow(clock.MachineZone));
         return database;
     }

@@ -1,4 +1,3 @@
-using System.Data;
 using System.Reflection;
 using Dapper;
 using DbUp;
@@ -23,13 +22,54 @@ public sealed class Database
     /// <summary>The file.</summary>
     public string Path { get; }
 
-    /// <summary>An open connection with foreign keys on, and confirmed writes on disk.</summary>
+    /// <summary>A connection that reads one moment of the database: what others keep meanwhile is not seen through it.</summary>
     public SqliteConnection Open()
+    {
+        var connection = Connect();
+        try
+        {
+            // Ends with the connection.
+            _ = connection.BeginTransaction(deferred: true);
+            return connection;
+        }
+        catch
+        {
+            connection.Dispose();
+            throw;
+        }
+    }
+
+    /// <summary>Begins a change; others that begin one wait until it is kept or left.</summary>
+    public Transaction Begin()
+    {
+        var connection = Connect();
+        try
+        {
+            return new Transaction(connection);
+        }
+        catch
+        {
+            connection.Dispose();
+            throw;
+        }
+    }
+
+    /// <summary>Runs work as one change; all of it is kept or none.</summary>
+    public T Write<T>(Func<Transaction, T> work)
+    {
+        using var transaction = Begin();
+        var result = work(transaction);
+        transaction.Commit();
+        return result;
+    }
+
+    private SqliteConnection Connect()
     {
         var connection = new SqliteConnection(connectionString);
         try
         {
             connection.Open();
+            // Confirmed writes are on disk.
             connection.Execute("PRAGMA synchronous = FULL");
             return connection;
         }
@@ -40,23 +80,13 @@ public sealed class Database
         }
     }
 
-    /// <summary>Runs work in one transaction that takes the write lock at once; all of it is kept or none.</summary>
-    public T Write<T>(Func<SqliteConnection, IDbTransaction, T> work)
-    {
-        using var connection = Open();
-        using var transaction = connection.BeginTransaction(IsolationLevel.Serializable, deferred: false);
-        var result = work(connection, transaction);
-        transaction.Commit();
-        return result;
-    }
-
     /// <summary>Creates the file or brings it up to date. Answers whether it was new.</summary>
     /// <exception cref="InvalidOperationException">A migration failed, or the file is newer than this program.</exception>
     public bool Migrate()
     {
         Directory.CreateDirectory(System.IO.Path.GetDirectoryName(Path)!);
         var isNew = !File.Exists(Path) || new FileInfo(Path).Length == 0;
-        using var connection = Open();
+        using var connection = Connect();
         // Outside any transaction, as SQLite asks.
         connection.Execute("PRAGMA journal_mode = WAL");
         if (!isNew) RefuseNewer(connection);

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Data;
 using Dapper;
+using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store;
 
@@ -10,8 +11,8 @@ internal static class Rows
     private static readonly ConcurrentDictionary<(Type Row, string Table), string> Statements = new();
 
     /// <summary>Inserts a row.</summary>
-    public static void Insert(IDbConnection connection, IDbTransaction transaction, string table, object row) =>
-        connection.Execute(Statements.GetOrAdd((row.GetType(), table), Statement), row, transaction);
+    public static void Insert(SqliteConnection connection, string table, object row) =>
+        connection.Execute(Statements.GetOrAdd((row.GetType(), table), Statement), row);
 
     private static string Statement((Type Row, string Table) key)
     {

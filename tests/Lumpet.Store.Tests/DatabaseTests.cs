@@ -28,8 +28,8 @@ public sealed class DatabaseTests
     public void A_file_of_a_newer_program_is_refused_and_says_the_way_out()
     {
         using var temporary = new TemporaryDatabase();
-        using (var connection = temporary.Database.Open())
-            connection.Execute("INSERT INTO SchemaVersions (ScriptName, Applied) VALUES ('Lumpet.Store.Migrations.9999-later.sql', '2030-01-01')");
+        temporary.Database.Write(transaction =>
+            transaction.Connection.Execute("INSERT INTO SchemaVersions (ScriptName, Applied) VALUES ('Lumpet.Store.Migrations.9999-later.sql', '2030-01-01')"));
         Assert.Contains("newer Lumpet", Assert.Throws<InvalidOperationException>(() => temporary.Database.Migrate()).Message, StringComparison.Ordinal);
     }
 
@@ -37,9 +37,9 @@ public sealed class DatabaseTests
     public void Work_that_fails_half_way_leaves_nothing()
     {
         using var temporary = new TemporaryDatabase();
-        Assert.Throws<InvalidOperationException>(() => temporary.Database.Write<bool>((connection, transaction) =>
+        Assert.Throws<InvalidOperationException>(() => temporary.Database.Write<bool>(transaction =>
         {
-            connection.Execute("INSERT INTO ingredient (id, name) VALUES ('a', 'a')", transaction: transaction);
+            transaction.Connection.Execute("INSERT INTO ingredient (id, name) VALUES ('a', 'a')");
             throw new InvalidOperationException("half way");
         }));
         using var connection = temporary.Database.Open();

@@ -114,4 +114,23 @@ public sealed class MigrationTests : IDisposable
         Assert.True(ingredients["egg"].Facts.UnsafeRaw);
         Assert.Empty(connection.Query("PRAGMA foreign_key_check"));
     }
+
+    [Fact]
+    public void What_an_order_names_and_its_recipe_lost_is_put_back_and_two_of_a_name_are_told_apart()
+    {
+        var database = OfVersion(
+            10,
+            """
+            INSERT INTO pan (id, position, name, top_cm, bottom_cm, depth_cm, rim_cm, per_tray) VALUES ('26', 1, '26 cm', 26, 22, 4, 1, 4);
+            INSERT INTO order_line VALUES ('11111111-1111-1111-1111-111111111111', 'sloe', '26', 4, '2026-05-02T09:00', 'Europe/Lisbon', 1777708800, 'kiosk', 'key', 3);
+            INSERT INTO ingredient (id, name) VALUES ('sloes', 'SLOES');
+            """);
+        database.Migrate();
+        using var connection = database.Open();
+        Assert.Equal(["23", "26"], Assert.Single(RecipeStore.Products(connection)).Sizes.Select(size => size.Pan.Id));
+        var order = Assert.Single(Store.Orders.OrderStore.OnDay(connection, new LocalDate(2026, 5, 2)));
+        Assert.Equal(("26", 4, "kiosk", 3), (order.Line.Pan, order.Line.Count, order.Line.For, order.RowVersion));
+        Assert.Equal(["Sloes", "SLOES (sloes)"], connection.Query<string>("SELECT name FROM ingredient WHERE id IN ('sloe', 'sloes') ORDER BY rowid"));
+        Assert.Empty(connection.Query("PRAGMA foreign_key_check"));
+    }
 }

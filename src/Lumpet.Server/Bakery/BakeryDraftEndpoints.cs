@@ -40,7 +40,8 @@ internal static class BakeryDraftEndpoints
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("bakery");
         var (bakery, pans, faults) = BakeryReader.Read(draft);
         if (bakery is null) return FieldProblems.Of(faults);
-        using var connection = database.Open();
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
         // Prices keep the currency they were paid in, and costs do not mix two.
         if (IngredientStore.Prices(connection).FirstOrDefault(price => price.Paid.Currency != bakery.Currency) is { } other)
             return FieldProblems.Of(("currency", $"Prices are kept in {other.Paid.Currency}, so the currency stays."));
@@ -48,9 +49,10 @@ internal static class BakeryDraftEndpoints
         foreach (var (pan, at) in pans.Select((pan, at) => (pan, at)))
             if (pan.BoughtAs is { } bought && !known.ContainsKey(bought)) return FieldProblems.Of(($"pans[{at}].boughtAs", $"\"{bought}\" is no ingredient here; state it under Ingredients first."));
         if (PanChanges.Faults(RecipeStore.Products(connection), pans) is { Count: > 0 } unmade) return FieldProblems.Of(unmade);
-        var (outcome, inUse) = BakeryWriter.Save(database, bakery, pans, version);
+        var (outcome, inUse) = BakeryWriter.Save(transaction, bakery, pans, version);
         if (inUse.Count > 0) return FieldProblems.Of(("pans", $"{string.Join(", ", inUse)} cannot go: recipes or orders use {(inUse.Count == 1 ? "it" : "them")}."));
         if (outcome == ChangeOutcome.Conflict) return RowVersion.Conflict("the bakery's description");
+        transaction.Commit();
         feed.Publish("bakery");
         return TypedResults.Ok(new BakeryDescription(version + 1, BakeryReader.Write(bakery, pans), Zones));
     }

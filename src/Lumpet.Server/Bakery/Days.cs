@@ -16,8 +16,9 @@ internal static class Days
     /// <summary>A day as people say it.</summary>
     public static string Name(LocalDate day) => InWords.Format(day);
 
-    /// <summary>A day of the contract, or null where it is none.</summary>
-    public static LocalDate? Read(string? day) => LocalDatePattern.Iso.Parse(day ?? string.Empty) is { Success: true } read ? read.Value : null;
+    /// <summary>A day of the contract, or null where it is none, or none in which anyone bakes.</summary>
+    public static LocalDate? Read(string? day) =>
+        LocalDatePattern.Iso.Parse(day ?? string.Empty) is { Success: true, Value: { Year: >= 2000 and <= 2200 } date } ? date : null;
 
     /// <summary>The refusal of a day that is none.</summary>
     public static ValidationProblem NoDay() => FieldProblems.Of(("day", "A day is written 2026-05-02."));

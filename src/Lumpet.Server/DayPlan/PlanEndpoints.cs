@@ -4,6 +4,7 @@ using Lumpet.Server.Bakery;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -83,8 +84,14 @@ internal static class PlanEndpoints
     /// <summary>Opens a day, or answers why not.</summary>
     internal static (DayBook? Book, ValidationProblem? Refused) Open(string day, Database database)
     {
-        if (Days.Read(day) is not { } date || date.Year is < 2000 or > 2200) return (null, Days.NoDay());
         using var connection = database.Open();
+        return Open(day, connection);
+    }
+
+    /// <summary>Opens a day as a connection sees it, or answers why not.</summary>
+    internal static (DayBook? Book, ValidationProblem? Refused) Open(string day, SqliteConnection connection)
+    {
+        if (Days.Read(day) is not { } date) return (null, Days.NoDay());
         return DayBook.Open(connection, date) is { } book ? (book, null) : (null, Days.NoBakery());
     }
 }

@@ -20,7 +20,7 @@ internal sealed class PlanWarmer(Database database, PlanShelf shelf, BakeryClock
             var days = OrderStore.Days(connection, clock.Today(bakery.Zone));
             if (days.Count > 0 && DayBook.Open(connection, days[0].Day) is { } book) shelf.Plan(book);
         }
-        catch (Exception exception) when (exception is InvalidOperationException or ArgumentException or Microsoft.Data.Sqlite.SqliteException)
+        catch (Exception exception)
         {
             // Whoever looks at the plan is told; here it is only a head start.
             log.LogWarning(exception, "The next day could not be planned ahead");

@@ -41,14 +41,16 @@ internal static class IngredientEndpoints
 
     private static Results<Created, ValidationProblem, ProblemHttpResult> Add(IngredientDraft draft, Database database, BakeryClock clock, ChangeFeed feed)
     {
-        using var connection = database.Open();
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var known = IngredientStore.All(connection);
         var id = ShortName.For(draft.Name ?? string.Empty, [.. known.Keys]);
         var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, clock.Today(bakery.Zone), new Pantry(known.Values), bakery.Cups);
         if (ingredient is null) return FieldProblems.Of(faults);
         if (Taken(known.Values, ingredient) is { } taken) return taken;
-        if (IngredientWriter.Add(database, ingredient, price) != ChangeOutcome.Done) return RowVersion.Conflict("the ingredients");
+        IngredientWriter.Add(transaction, ingredient, price);
+        transaction.Commit();
         feed.Publish("ingredients");
         return TypedResults.Created($"/api/ingredients/{id}");
     }
@@ -57,15 +59,17 @@ internal static class IngredientEndpoints
         string id, IngredientDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, BakeryClock clock, ChangeFeed feed)
     {
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("ingredient");
-        using var connection = database.Open();
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var known = IngredientStore.All(connection).Values;
         var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, clock.Today(bakery.Zone), new Pantry(known), bakery.Cups);
         if (ingredient is null) return FieldProblems.Of(faults);
         if (Taken(known, ingredient) is { } taken) return taken;
-        var outcome = IngredientWriter.Change(database, ingredient, price, version);
+        var outcome = IngredientWriter.Change(transaction, ingredient, price, version);
         if (outcome == ChangeOutcome.Gone) return TypedResults.Problem(title: "There is no such ingredient.", statusCode: 404);
         if (outcome == ChangeOutcome.Conflict) return RowVersion.Conflict("this ingredient");
+        transaction.Commit();
         feed.Publish("ingredients");
         return TypedResults.NoContent();
     }

@@ -60,12 +60,28 @@ internal static class LibraryEndpoints
     private static Results<Ok<LibraryPreview>, ValidationProblem, ProblemHttpResult> TakeIn(
         LibraryRequest request, Database database, BakeryClock clock, ChangeFeed feed)
     {
+        // Two thousand recipes take seconds to read, in which nobody else should have to wait with a change.
+        var (change, refused, stamp) = ReadAside(request, database, clock);
+        if (change is null) return refused!;
+        using var transaction = database.Begin();
+        if (LibraryStore.Stamp(transaction.Connection) != stamp)
+        {
+            // Something was changed meanwhile: what was read is read again, now that nothing can.
+            (change, refused) = Read(request, transaction.Connection, clock);
+            if (change is null) return refused!;
+        }
+
+        if (!change.IsEmpty && LibraryStore.Save(transaction, change, clock.Now) != ChangeOutcome.Done) return RowVersion.Conflict("a recipe of this file");
+        transaction.Commit();
+        if (!change.IsEmpty) feed.Publish("recipes");
+        return TypedResults.Ok(Said(change));
+    }
+
+    private static (LibraryChange? Change, ValidationProblem? Refused, long Stamp) ReadAside(LibraryRequest request, Database database, BakeryClock clock)
+    {
         using var connection = database.Open();
         var (change, refused) = Read(request, connection, clock);
-        if (change is null) return refused!;
-        if (!change.IsEmpty && LibraryStore.Save(database, change, clock.Now) != ChangeOutcome.Done) return RowVersion.Conflict("a recipe of this file");
-        feed.Publish("recipes");
-        return TypedResults.Ok(Said(change));
+        return (change, refused, LibraryStore.Stamp(connection));
     }
 
     private static (LibraryChange? Change, ValidationProblem? Refused) Read(LibraryRequest request, SqliteConnection connection, BakeryClock clock)

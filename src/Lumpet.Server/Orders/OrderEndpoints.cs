@@ -19,8 +19,6 @@ namespace Lumpet.Server.Orders;
 /// <summary>Orders: read, type, add, change, remove.</summary>
 internal static class OrderEndpoints
 {
-    internal const int LongestKey = 100;
-
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)
     {
@@ -65,32 +63,38 @@ internal static class OrderEndpoints
     private static Results<Created<OrderAnswer>, ValidationProblem> AddTyped(
         TypedLineRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
-        using var connection = database.Open();
-        if (Understand(request, connection, clock, recipes) is not { } understood) return Days.NoBakery();
-        return understood.Order is { } order ? Keep(database, connection, order, key, feed, recipes) : FieldProblems.Of(understood.Faults);
+        using var transaction = database.Begin();
+        var once = OnceOnly.Of("typed order", key, request);
+        if (Answered(transaction, once) is { } answered) return answered;
+        if (Understand(request, transaction.Connection, clock, recipes) is not { } understood) return Days.NoBakery();
+        return understood.Order is { } order ? Keep(transaction, order, once, clock, feed, recipes) : FieldProblems.Of(understood.Faults);
     }
 
     private static Results<Created<OrderAnswer>, ValidationProblem> Add(
         OrderRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
-        using var connection = database.Open();
-        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
-        var (order, faults) = Check(request, connection, bakery, clock, recipes);
-        return faults.Count == 0 ? Keep(database, connection, order, key, feed, recipes) : FieldProblems.Of(faults);
+        using var transaction = database.Begin();
+        var once = OnceOnly.Of("order", key, request);
+        if (Answered(transaction, once) is { } answered) return answered;
+        if (BakeryStore.Find(transaction.Connection) is not { } bakery) return Days.NoBakery();
+        var (order, faults) = Check(request, transaction.Connection, bakery, clock, recipes);
+        return faults.Count == 0 ? Keep(transaction, order, once, clock, feed, recipes) : FieldProblems.Of(faults);
     }
 
     private static Results<Ok<OrderAnswer>, ValidationProblem, ProblemHttpResult, JsonHttpResult<OrderConflict>> Change(
         Guid id, OrderRequest request, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("order");
-        using var connection = database.Open();
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var (order, faults) = Check(request, connection, bakery, clock, recipes);
         if (faults.Count > 0) return FieldProblems.Of(faults);
-        var outcome = OrderStore.Change(database, id, version, order, bakery.Zone);
+        var outcome = OrderStore.Change(transaction, id, version, order, bakery.Zone);
         if (outcome == ChangeOutcome.Gone) return Gone();
         var present = Answer(OrderStore.Find(connection, id)!, recipes.Products(connection));
         if (outcome == ChangeOutcome.Conflict) return Conflict(present);
+        transaction.Commit();
         // An order may have moved to another day, so no day is named.
         feed.Publish("orders");
         return TypedResults.Ok(present);
@@ -100,10 +104,12 @@ internal static class OrderEndpoints
         Guid id, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, RecipeShelf recipes)
     {
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("order");
-        using var connection = database.Open();
-        var outcome = OrderStore.Remove(database, id, version);
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
+        var outcome = OrderStore.Remove(transaction, id, version);
         if (outcome == ChangeOutcome.Gone) return Gone();
         if (outcome == ChangeOutcome.Conflict) return Conflict(Answer(OrderStore.Find(connection, id)!, recipes.Products(connection)));
+        transaction.Commit();
         feed.Publish("orders");
         return TypedResults.NoContent();
     }
@@ -127,13 +133,23 @@ internal static class OrderEndpoints
             : (order, [.. faults.Where(fault => fault.Field != "pickUp"), new FieldFault("pickUp", "A pick-up needs a date and a time, such as 2026-05-02T09:00.")]);
     }
 
-    private static Results<Created<OrderAnswer>, ValidationProblem> Keep(
-        Database database, SqliteConnection connection, OrderLine order, string? key, ChangeFeed feed, RecipeShelf recipes)
+    /// <summary>What was answered to the same request before, or why its key is refused; null where it is yet to do.</summary>
+    private static Results<Created<OrderAnswer>, ValidationProblem>? Answered(Transaction transaction, OnceOnly once)
     {
-        if (key?.Length > LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {LongestKey} characters."));
-        var kept = OrderStore.Add(database, order, BakeryStore.Find(connection)!.Zone, key);
+        var (before, refused) = once.Answered<OrderAnswer>(transaction);
+        if (before is not null) return TypedResults.Created($"/api/orders/{before.Id}", before);
+        return refused is null ? null : (Results<Created<OrderAnswer>, ValidationProblem>)refused;
+    }
+
+    private static Results<Created<OrderAnswer>, ValidationProblem> Keep(
+        Transaction transaction, OrderLine order, OnceOnly once, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
+    {
+        var kept = OrderStore.Add(transaction, order, BakeryStore.Find(transaction.Connection)!.Zone);
+        var answer = Answer(kept, recipes.Products(transaction.Connection));
+        once.Remember(transaction, answer, clock.Now);
+        transaction.Commit();
         feed.Publish("orders", Days.Iso(kept.Line.PickUp.Date));
-        return TypedResults.Created($"/api/orders/{kept.Id}", Answer(kept, recipes.Products(connection)));
+        return TypedResults.Created($"/api/orders/{kept.Id}", answer);
     }
 
     private static OrderAnswer Answer(StoredOrder order, IReadOnlyList<Product> products)

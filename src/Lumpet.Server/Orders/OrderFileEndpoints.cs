@@ -32,27 +32,31 @@ internal static class OrderFileEndpoints
     private static Results<Ok<ImportAnswer>, ValidationProblem> Import(
         ImportRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
-        if (key?.Length > OrderEndpoints.LongestKey) return FieldProblems.Of(("Idempotency-Key", $"A key takes up to {OrderEndpoints.LongestKey} characters."));
-        using var connection = database.Open();
-        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
-        var (orders, faults) = OrderCsv.Read(request.Text ?? string.Empty, recipes.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
+        using var transaction = database.Begin();
+        var once = OnceOnly.Of("order file", request.Keep ? key : null, request);
+        var (before, refused) = once.Answered<ImportAnswer>(transaction);
+        if (refused is not null) return refused;
+        if (before is not null) return TypedResults.Ok(before);
+        if (BakeryStore.Find(transaction.Connection) is not { } bakery) return Days.NoBakery();
+        var (orders, faults) = OrderCsv.Read(request.Text ?? string.Empty, recipes.Products(transaction.Connection), clock.LocalNow(bakery.Zone), bakery.Zone);
         if (faults.Count > 0) return FieldProblems.Of(faults);
-        if (request.Keep)
-        {
-            OrderStore.AddAll(database, orders, bakery.Zone, key);
-            feed.Publish("orders");
-        }
-
-        return TypedResults.Ok(new ImportAnswer(
+        var answer = new ImportAnswer(
             orders.Count,
             orders.Sum(order => order.Count),
             [.. orders.GroupBy(order => order.PickUp.Date).OrderBy(group => group.Key).Select(group => new DayAnswer(Days.Iso(group.Key), Days.Name(group.Key), group.Sum(order => order.Count)))],
-            request.Keep));
+            request.Keep);
+        if (!request.Keep) return TypedResults.Ok(answer);
+        foreach (var order in orders) OrderStore.Add(transaction, order, bakery.Zone);
+        once.Remember(transaction, answer, clock.Now);
+        transaction.Commit();
+        feed.Publish("orders");
+        return TypedResults.Ok(answer);
     }
 
     private static Results<Ok<MoveAnswer>, ValidationProblem> Move(string day, WhatIfRequest request, Database database, BakeryClock clock, ChangeFeed feed)
     {
-        var (book, refused) = PlanEndpoints.Open(day, database);
+        using var transaction = database.Begin();
+        var (book, refused) = PlanEndpoints.Open(day, transaction.Connection);
         if (book is null) return refused!;
         var moves = request.Moves ?? [];
         var (_, faults) = PickUpMoves.Apply(book, moves);
@@ -60,7 +64,8 @@ internal static class OrderFileEndpoints
         var times = moves.DistinctBy(move => move!.From).ToDictionary(move => PickUpMoves.Local(book, move!.From)!.Value, move => PickUpMoves.Local(book, move!.To)!.Value);
         var now = clock.LocalNow(book.Bakery.Zone);
         if (times.Values.Any(to => to <= now)) return FieldProblems.Of(("moves", "A pick-up cannot be moved to a time that has passed."));
-        var moved = OrderStore.Move(database, times, book.Bakery.Zone);
+        var moved = OrderStore.Move(transaction, times, book.Bakery.Zone);
+        transaction.Commit();
         feed.Publish("orders", day);
         return TypedResults.Ok(new MoveAnswer(moved));
     }

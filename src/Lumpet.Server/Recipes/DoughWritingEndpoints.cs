@@ -52,14 +52,16 @@ internal static class DoughWritingEndpoints
 
     private static Results<Created<WrittenDough>, ValidationProblem, ProblemHttpResult> AddDough(DoughDraft draft, Database database, ChangeFeed feed, BakeryClock clock)
     {
-        using var connection = database.Open();
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
         var doughs = RecipeStore.Doughs(connection);
         var id = ShortName.For(draft.Name ?? string.Empty, Shelving.IdsEverGiven(connection, Shelved.Dough));
         var (dough, fresh, faults) = DoughReader.Read(draft, id, 1, IngredientStore.All(connection).Values, Cups(connection));
         if (dough is not null && doughs.Any(other => other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase)))
             return FieldProblems.Of(("name", $"There is a dough \"{dough.Name}\" already."));
         if (dough is null) return FieldProblems.Of(faults);
-        if (RecipeWriter.Save(database, dough, fresh, clock.Now) != ChangeOutcome.Done) return RowVersion.Conflict("the doughs");
+        if (RecipeWriter.Save(transaction, dough, fresh, clock.Now) != ChangeOutcome.Done) return RowVersion.Conflict("the doughs");
+        transaction.Commit();
         feed.Publish("recipes");
         return TypedResults.Created($"/api/doughs/{id}", Answer(dough));
     }
@@ -68,11 +70,13 @@ internal static class DoughWritingEndpoints
         string id, DoughDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, BakeryClock clock)
     {
         if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } version)) return RowVersion.Missing("dough");
-        using var connection = database.Open();
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
         var (dough, fresh, faults) = DoughReader.Read(draft, id, (int)version + 1, IngredientStore.All(connection).Values, Cups(connection));
         if (dough is null) return FieldProblems.Of(faults);
-        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(database, dough, fresh, clock.Now);
+        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(transaction, dough, fresh, clock.Now);
         if (outcome != ChangeOutcome.Done) return RecipeSaving.NotDone(outcome, "dough");
+        transaction.Commit();
         feed.Publish("recipes");
         return TypedResults.Ok(Answer(dough));
     }

@@ -18,27 +18,29 @@ internal static class RecipeSaving
 {
     /// <summary>Adds a new product.</summary>
     /// <returns>The product; null with what is wrong, or with nothing where another took its id at the same moment.</returns>
-    public static (Product? Product, IReadOnlyList<FieldFault> Faults) Add(Database database, SqliteConnection connection, ProductDraft draft, BakeryClock clock)
+    public static (Product? Product, IReadOnlyList<FieldFault> Faults) Add(Transaction transaction, ProductDraft draft, BakeryClock clock)
     {
+        var connection = transaction.Connection;
         var names = RecipeFinder.Names(connection);
         var id = ShortName.For(draft.Name ?? string.Empty, Shelving.IdsEverGiven(connection, Shelved.Product));
         var (product, fresh, faults) = Read(connection, draft, id, 1, [.. names.Values]);
         if (product is null) return (null, faults);
-        return RecipeWriter.Save(database, product, fresh, clock.Now) == ChangeOutcome.Done ? (product, []) : (null, []);
+        return RecipeWriter.Save(transaction, product, fresh, clock.Now) == ChangeOutcome.Done ? (product, []) : (null, []);
     }
 
     /// <summary>Saves the version that follows one that was read.</summary>
     /// <returns>The product; null with what is wrong, or with what became of it.</returns>
     public static (Product? Product, ChangeOutcome Outcome, IReadOnlyList<FieldFault> Faults) Change(
-        Database database, SqliteConnection connection, string id, ProductDraft draft, int version, BakeryClock clock)
+        Transaction transaction, string id, ProductDraft draft, int version, BakeryClock clock)
     {
+        var connection = transaction.Connection;
         var names = RecipeFinder.Names(connection);
         var (product, fresh, faults) = Read(connection, draft, id, version + 1, [.. names.Where(pair => pair.Key != id).Select(pair => pair.Value)]);
         if (product is null) return (null, ChangeOutcome.Done, faults);
         var ordered = OrderStore.PansOrdered(connection, id).Except(product.Sizes.Select(size => size.Pan.Id)).ToArray();
         if (ordered.Length > 0)
             return (null, ChangeOutcome.Done, [new FieldFault("sizes", $"There are orders for it in {string.Join(", ", ordered)}; keep that size until they are picked up.")]);
-        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(database, product, fresh, clock.Now);
+        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(transaction, product, fresh, clock.Now);
         return outcome == ChangeOutcome.Done ? (product, outcome, []) : (null, outcome, []);
     }
 

@@ -1,4 +1,3 @@
-using Dapper;
 using Lumpet.Core.Recipes;
 using Lumpet.Store.Recipes;
 using Microsoft.Data.Sqlite;
@@ -9,18 +8,13 @@ namespace Lumpet.Server.Recipes;
 internal sealed class RecipeShelf
 {
     private readonly Lock guard = new();
-    private string stamp = string.Empty;
+    private long stamp;
     private IReadOnlyList<Product> products = [];
 
-    /// <summary>Every product as it is in the database now.</summary>
+    /// <summary>Every product as the connection sees it. Not to be asked in a transaction that has changed one: it may yet be left.</summary>
     public IReadOnlyList<Product> Products(SqliteConnection connection)
     {
-        // Every save of a recipe adds a version; pans are part of the bakery.
-        var present = connection.QuerySingle<string>(
-            """
-            SELECT (SELECT count(*) FROM recipe_version) || ' ' || (SELECT total(row_version) FROM ingredient) || ' ' || (SELECT count(*) FROM ingredient)
-              || ' ' || (SELECT total(row_version) FROM bakery) || ' ' || (SELECT total(row_version) FROM product) || ' ' || (SELECT count(*) FROM product)
-            """);
+        var present = LibraryStore.Stamp(connection);
         lock (guard)
         {
             if (present == stamp) return products;

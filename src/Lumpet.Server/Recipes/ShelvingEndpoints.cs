@@ -27,18 +27,22 @@ internal static class ShelvingEndpoints
     private static Results<NoContent, ValidationProblem, ProblemHttpResult> Retire(string id, RetireRequest request, Shelved kind, string feed, Database database, BakeryClock clock, ChangeFeed changes)
     {
         if (request.Retired is not { } retired) return FieldProblems.Of(("retired", "Say true to retire it, false to take it back."));
-        using var connection = database.Open();
-        var today = clock.Today(BakeryStore.Find(connection)?.Zone ?? DateTimeZone.Utc);
-        return Told(Shelving.Retire(database, kind, id, retired, Days.Iso(today)), "cannot be retired", feed, changes);
+        using var transaction = database.Begin();
+        var today = clock.Today(BakeryStore.Find(transaction.Connection)?.Zone ?? DateTimeZone.Utc);
+        return Told(transaction, Shelving.Retire(transaction, kind, id, retired, Days.Iso(today)), "cannot be retired", feed, changes);
     }
 
-    private static Results<NoContent, ValidationProblem, ProblemHttpResult> Remove(string id, Shelved kind, string feed, Database database, ChangeFeed changes) =>
-        Told(Shelving.Remove(database, kind, id), "cannot be removed", feed, changes);
+    private static Results<NoContent, ValidationProblem, ProblemHttpResult> Remove(string id, Shelved kind, string feed, Database database, ChangeFeed changes)
+    {
+        using var transaction = database.Begin();
+        return Told(transaction, Shelving.Remove(transaction, kind, id), "cannot be removed", feed, changes);
+    }
 
-    private static Results<NoContent, ValidationProblem, ProblemHttpResult> Told(ShelvingOutcome outcome, string cannot, string feed, ChangeFeed changes)
+    private static Results<NoContent, ValidationProblem, ProblemHttpResult> Told(Transaction transaction, ShelvingOutcome outcome, string cannot, string feed, ChangeFeed changes)
     {
         if (outcome.Outcome == ChangeOutcome.Gone) return TypedResults.Problem(title: "This is not there any more.", statusCode: 404);
         if (outcome.NeededBy.Count > 0) return FieldProblems.Of(("id", $"It {cannot}: {string.Join(", ", outcome.NeededBy)} {(outcome.NeededBy.Count == 1 ? "needs" : "need")} it."));
+        transaction.Commit();
         changes.Publish(feed);
         return TypedResults.NoContent();
     }

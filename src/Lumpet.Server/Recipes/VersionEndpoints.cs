@@ -68,24 +68,28 @@ internal static class VersionEndpoints
         string id, int version, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, BakeryClock clock)
     {
         if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } present)) return RowVersion.Missing("recipe");
-        using var connection = database.Open();
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
         if (BakeryStore.Find(connection) is null) return Days.NoBakery();
         if (RecipeVersions.FindProduct(connection, id, version) is not { } kept) return NoVersion();
-        var (product, outcome, faults) = RecipeSaving.Change(database, connection, id, kept.Draft, (int)present, clock);
+        var (product, outcome, faults) = RecipeSaving.Change(transaction, id, kept.Draft, (int)present, clock);
         if (faults.Count > 0) return FieldProblems.Of(faults);
         if (product is null) return RecipeSaving.NotDone(outcome, "recipe");
+        transaction.Commit();
         feed.Publish("recipes");
         return TypedResults.Ok(RecipeSaving.Answer(product));
     }
 
     private static Results<Created<WrittenRecipe>, ValidationProblem, ProblemHttpResult> Vary(string id, VariationRequest request, Database database, ChangeFeed feed, BakeryClock clock)
     {
-        using var connection = database.Open();
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
         if (BakeryStore.Find(connection) is null) return Days.NoBakery();
         if (RecipeStore.Find(connection, id) is not { } product) return NoProduct();
         // Other words for it stay with the one they were given to, or an order line could mean either.
-        var (added, faults) = RecipeSaving.Add(database, connection, ProductReader.Write(product) with { Name = request.Name, Aliases = null }, clock);
+        var (added, faults) = RecipeSaving.Add(transaction, ProductReader.Write(product) with { Name = request.Name, Aliases = null }, clock);
         if (added is null) return faults.Count > 0 ? FieldProblems.Of(faults) : RowVersion.Conflict("the recipes");
+        transaction.Commit();
         feed.Publish("recipes");
         return TypedResults.Created($"/api/recipes/{added.Id}", RecipeSaving.Answer(added));
     }

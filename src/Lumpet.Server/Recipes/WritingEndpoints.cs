@@ -82,10 +82,11 @@ internal static class WritingEndpoints
 
     private static Results<Created<WrittenRecipe>, ValidationProblem, ProblemHttpResult> AddRecipe(ProductDraft draft, Database database, ChangeFeed feed, BakeryClock clock)
     {
-        using var connection = database.Open();
-        if (BakeryStore.Find(connection) is null) return Days.NoBakery();
-        var (product, faults) = RecipeSaving.Add(database, connection, draft, clock);
+        using var transaction = database.Begin();
+        if (BakeryStore.Find(transaction.Connection) is null) return Days.NoBakery();
+        var (product, faults) = RecipeSaving.Add(transaction, draft, clock);
         if (product is null) return faults.Count > 0 ? FieldProblems.Of(faults) : RowVersion.Conflict("the recipes");
+        transaction.Commit();
         feed.Publish("recipes");
         return TypedResults.Created($"/api/recipes/{product.Id}", RecipeSaving.Answer(product));
     }
@@ -94,11 +95,12 @@ internal static class WritingEndpoints
         string id, ProductDraft draft, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed, BakeryClock clock)
     {
         if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } version)) return RowVersion.Missing("recipe");
-        using var connection = database.Open();
-        if (BakeryStore.Find(connection) is null) return Days.NoBakery();
-        var (product, outcome, faults) = RecipeSaving.Change(database, connection, id, draft, (int)version, clock);
+        using var transaction = database.Begin();
+        if (BakeryStore.Find(transaction.Connection) is null) return Days.NoBakery();
+        var (product, outcome, faults) = RecipeSaving.Change(transaction, id, draft, (int)version, clock);
         if (faults.Count > 0) return FieldProblems.Of(faults);
         if (product is null) return RecipeSaving.NotDone(outcome, "recipe");
+        transaction.Commit();
         feed.Publish("recipes");
         return TypedResults.Ok(RecipeSaving.Answer(product));
     }

@@ -4,6 +4,7 @@ using Lumpet.Core;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Pans;
 using Lumpet.Store.Orders;
+using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Bakery;
 
@@ -11,28 +12,24 @@ namespace Lumpet.Store.Bakery;
 public static class BakeryWriter
 {
     /// <summary>Version of the bakery as it is kept; 0 while none is set up.</summary>
-    public static long Version(IDbConnection connection, IDbTransaction? transaction = null) =>
-        connection.QuerySingleOrDefault<long>("SELECT row_version FROM bakery", transaction: transaction);
+    public static long Version(SqliteConnection connection) =>
+        connection.QuerySingleOrDefault<long>("SELECT row_version FROM bakery");
 
     /// <summary>Replaces the bakery that still has the version it was read with.</summary>
-    /// <param name="database">The database.</param>
+    /// <param name="transaction">The change it is part of.</param>
     /// <param name="bakery">The bakery.</param>
     /// <param name="pans">Its pans, in the order in which they are listed.</param>
     /// <param name="version">The version it was read with; 0 for a new one.</param>
     /// <returns>Whether it was saved; and the pans that cannot go because a product is made in them or an order asks for them.</returns>
-    public static (ChangeOutcome Outcome, IReadOnlyList<string> PansInUse) Save(Database database, BakeryRecord bakery, IReadOnlyList<Pan> pans, long version) =>
-        database.Write((connection, transaction) => Save(connection, transaction, bakery, pans, version));
-
-    /// <summary>Replaces the bakery as part of a transaction.</summary>
-    internal static (ChangeOutcome Outcome, IReadOnlyList<string> PansInUse) Save(
-        IDbConnection connection, IDbTransaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, long version)
+    public static (ChangeOutcome Outcome, IReadOnlyList<string> PansInUse) Save(Transaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, long version)
     {
-        if (Version(connection, transaction) != version) return (ChangeOutcome.Conflict, []);
-        var used = connection.Query<string>("SELECT pan_id FROM product_size UNION SELECT reference_pan_id FROM product UNION SELECT pan_id FROM order_line", transaction: transaction)
+        var connection = transaction.Connection;
+        if (Version(connection) != version) return (ChangeOutcome.Conflict, []);
+        var used = connection.Query<string>("SELECT pan_id FROM product_size UNION SELECT reference_pan_id FROM product UNION SELECT pan_id FROM order_line")
             .Except(pans.Select(pan => pan.Id)).Order(StringComparer.Ordinal).ToArray();
         if (used.Length > 0) return (ChangeOutcome.Conflict, used);
-        connection.Execute("DELETE FROM bakery; DELETE FROM bakery_handles; DELETE FROM shift; DELETE FROM oven", transaction: transaction);
-        Rows.Insert(connection, transaction, "bakery", new
+        connection.Execute("DELETE FROM bakery; DELETE FROM bakery_handles; DELETE FROM shift; DELETE FROM oven");
+        Rows.Insert(connection, "bakery", new
         {
             id = 1,
             name = bakery.Name,
@@ -48,11 +45,11 @@ public static class BakeryWriter
             handles_stated = bakery.Handles is null ? 0 : 1,
             row_version = version + 1,
         });
-        foreach (var allergen in bakery.Handles ?? []) Rows.Insert(connection, transaction, "bakery_handles", new { allergen });
+        foreach (var allergen in bakery.Handles ?? []) Rows.Insert(connection, "bakery_handles", new { allergen });
         foreach (var shift in bakery.Shifts)
-            Rows.Insert(connection, transaction, "shift", new { name = shift.Name, day_offset = shift.DayOffset, start_minute = shift.StartMinute, length_min = shift.LengthMin });
+            Rows.Insert(connection, "shift", new { name = shift.Name, day_offset = shift.DayOffset, start_minute = shift.StartMinute, length_min = shift.LengthMin });
         foreach (var (oven, position) in bakery.Ovens.Select((oven, position) => (oven, position)))
-            Rows.Insert(connection, transaction, "oven", new
+            Rows.Insert(connection, "oven", new
             {
                 id = oven.Id,
                 position,
@@ -64,26 +61,27 @@ public static class BakeryWriter
                 cool_c_per_min = oven.CoolCPerMin,
                 dial_offset_c = oven.DialOffsetC,
             });
-        Pans(connection, transaction, pans);
-        OrderStore.ChangeZone(connection, transaction, bakery.Zone);
+        Pans(connection, pans);
+        OrderStore.ChangeZone(transaction, bakery.Zone);
         return (ChangeOutcome.Done, []);
     }
 
     /// <summary>Adds pans after those that are there, as part of a transaction.</summary>
-    internal static void Add(IDbConnection connection, IDbTransaction transaction, IReadOnlyList<Pan> pans)
+    internal static void Add(Transaction transaction, IReadOnlyList<Pan> pans)
     {
+        var connection = transaction.Connection;
         if (pans.Count == 0) return;
-        Put(connection, transaction, pans, (int)connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM pan", transaction: transaction));
-        connection.Execute("UPDATE bakery SET row_version = row_version + 1", transaction: transaction);
+        Put(connection, pans, (int)connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM pan"));
+        connection.Execute("UPDATE bakery SET row_version = row_version + 1");
     }
 
-    private static void Pans(IDbConnection connection, IDbTransaction transaction, IReadOnlyList<Pan> pans)
+    private static void Pans(SqliteConnection connection, IReadOnlyList<Pan> pans)
     {
-        connection.Execute("DELETE FROM pan WHERE id NOT IN @kept", new { kept = pans.Select(pan => pan.Id) }, transaction);
-        Put(connection, transaction, pans, 0);
+        connection.Execute("DELETE FROM pan WHERE id NOT IN @kept", new { kept = pans.Select(pan => pan.Id) });
+        Put(connection, pans, 0);
     }
 
-    private static void Put(IDbConnection connection, IDbTransaction transaction, IReadOnlyList<Pan> pans, int from)
+    private static void Put(SqliteConnection connection, IReadOnlyList<Pan> pans, int from)
     {
         foreach (var (pan, position) in pans.Select((pan, at) => (pan, from + at)))
             connection.Execute(
@@ -110,7 +108,6 @@ public static class BakeryWriter
                     perTray = pan.PerTray,
                     boughtAs = pan.BoughtAs,
                     retired = pan.IsRetired ? 1 : 0,
-                },
-                transaction);
+                });
     }
 }

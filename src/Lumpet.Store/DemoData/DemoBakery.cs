@@ -41,40 +41,40 @@ public static class DemoBakery
     /// <returns>Whether it was filled; a database in which a bakery is described already is left as it is.</returns>
     public static bool Fill(Database database, DateTimeZone zone, LocalDateTime localNow)
     {
-        return database.Write((connection, transaction) =>
+        return database.Write(transaction =>
         {
-            if (BakeryWriter.Version(connection, transaction) != 0 || RecipeFinder.Count(connection) > 0) return false;
-            IngredientWriter.AddShipped(connection, transaction);
-            var (bakery, pans) = Bakery(connection, transaction, zone);
-            Prices(connection, transaction, bakery.Currency, localNow.Date);
-            Ingredient[] known = [.. IngredientLibrary.All, .. Made(connection, transaction, bakery.Currency, localNow.Date)];
+            if (BakeryWriter.Version(transaction.Connection) != 0 || RecipeFinder.Count(transaction.Connection) > 0) return false;
+            IngredientWriter.AddShipped(transaction);
+            var (bakery, pans) = Bakery(transaction, zone);
+            Prices(transaction, bakery.Currency, localNow.Date);
+            Ingredient[] known = [.. IngredientLibrary.All, .. Made(transaction, bakery.Currency, localNow.Date)];
             var savedAt = localNow.InZoneLeniently(zone).ToInstant();
-            var doughs = Doughs(connection, transaction, savedAt);
-            Products(connection, transaction, bakery, pans, doughs, known, savedAt);
+            var doughs = Doughs(transaction, savedAt);
+            Products(transaction, bakery, pans, doughs, known, savedAt);
             foreach (var order in Read("orders"))
             {
                 var pickUp = FairDay(localNow).At(PickUpText.Clock.Parse(Text(order, "at")).Value);
-                OrderStore.Insert(connection, transaction, Guid.NewGuid(), new OrderLine(Text(order, "product"), Text(order, "pan"), order["count"]!.GetValue<int>(), pickUp, Text(order, "for")), zone, key: null);
+                OrderStore.Add(transaction, new OrderLine(Text(order, "product"), Text(order, "pan"), order["count"]!.GetValue<int>(), pickUp, Text(order, "for")), zone);
             }
 
             return true;
         });
     }
 
-    private static (BakeryRecord Bakery, IReadOnlyList<Pan> Pans) Bakery(IDbConnection connection, IDbTransaction transaction, DateTimeZone zone)
+    private static (BakeryRecord Bakery, IReadOnlyList<Pan> Pans) Bakery(Transaction transaction, DateTimeZone zone)
     {
         var draft = Parse("bakery").Deserialize<BakeryDraft>(Format)! with { Zone = zone.Id };
         var (read, pans, faults) = BakeryReader.Read(draft);
         Check("bakery", faults);
-        BakeryWriter.Save(connection, transaction, read!, pans, 0);
+        BakeryWriter.Save(transaction, read!, pans, 0);
         return (read!, pans);
     }
 
-    private static void Prices(IDbConnection connection, IDbTransaction transaction, string currency, LocalDate today)
+    private static void Prices(Transaction transaction, string currency, LocalDate today)
     {
         foreach (var ingredient in Read("ingredients"))
             foreach (var price in ingredient["prices"]!.AsArray())
-                IngredientWriter.Add(connection, transaction, new Price(
+                IngredientWriter.Add(transaction, new Price(
                     Text(ingredient, "id"),
                     Text(price!, "supplier"),
                     (price!["packGrams"] ?? price["packPieces"])!.GetValue<decimal>(),
@@ -84,7 +84,7 @@ public static class DemoBakery
     }
 
     /// <summary>What the bakery makes itself.</summary>
-    private static List<Ingredient> Made(IDbConnection connection, IDbTransaction transaction, string currency, LocalDate today)
+    private static List<Ingredient> Made(Transaction transaction, string currency, LocalDate today)
     {
         var made = new List<Ingredient>();
         foreach (var written in Read("ingredients").Where(one => one["madeOf"] is not null))
@@ -93,14 +93,14 @@ public static class DemoBakery
             var draft = Over<IngredientDraft>(null, written) with { Price = null };
             var (ingredient, _, faults) = IngredientReader.Read(id, draft, currency, today, new Pantry(IngredientLibrary.All));
             Check($"ingredient {id}", faults);
-            IngredientWriter.Add(connection, transaction, [ingredient!]);
+            IngredientWriter.Add(transaction, [ingredient!]);
             made.Add(ingredient!);
         }
 
         return made;
     }
 
-    private static List<DoughFormula> Doughs(IDbConnection connection, IDbTransaction transaction, Instant savedAt)
+    private static List<DoughFormula> Doughs(Transaction transaction, Instant savedAt)
     {
         var doughs = new List<DoughFormula>();
         foreach (var written in Read("doughs"))
@@ -109,7 +109,7 @@ public static class DemoBakery
             var draft = Over(UsualDoughs.All.FirstOrDefault(usual => usual.Name == Text(written, "usual")), written);
             var (dough, fresh, faults) = DoughReader.Read(draft, id, 1, IngredientLibrary.All);
             Check($"dough {id}", faults);
-            RecipeWriter.Save(connection, transaction, dough!, fresh, savedAt);
+            RecipeWriter.Save(transaction, dough!, fresh, savedAt);
             doughs.Add(dough!);
         }
 
@@ -117,7 +117,7 @@ public static class DemoBakery
     }
 
     private static void Products(
-        IDbConnection connection, IDbTransaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, IReadOnlyList<DoughFormula> doughs, IReadOnlyList<Ingredient> known, Instant savedAt)
+        Transaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, IReadOnlyList<DoughFormula> doughs, IReadOnlyList<Ingredient> known, Instant savedAt)
     {
         foreach (var written in Read("products"))
         {
@@ -127,7 +127,7 @@ public static class DemoBakery
             if (written["steps"] is null) draft = WithUsualSteps(draft);
             var (product, fresh, faults) = ProductReader.Read(draft, id, 1, bakery.Currency, pans, doughs, known, []);
             Check($"product {id}", faults);
-            RecipeWriter.Save(connection, transaction, product!, fresh, savedAt);
+            RecipeWriter.Save(transaction, product!, fresh, savedAt);
         }
     }
 

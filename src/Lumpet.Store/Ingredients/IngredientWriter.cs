@@ -3,6 +3,7 @@ using System.Globalization;
 using Dapper;
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
+using Microsoft.Data.Sqlite;
 using NodaTime.Text;
 
 namespace Lumpet.Store.Ingredients;
@@ -18,65 +19,62 @@ public static class IngredientWriter
     public static int AddShipped(Database database)
     {
         using var connection = database.Open();
-        return Missing(connection, null).Length == 0 ? 0 : database.Write(AddShipped);
+        return Missing(connection).Length == 0 ? 0 : database.Write(AddShipped);
     }
 
     /// <summary>Adds the ingredients that ship, as part of a transaction.</summary>
-    internal static int AddShipped(IDbConnection connection, IDbTransaction transaction)
+    internal static int AddShipped(Transaction transaction)
     {
-        var missing = Missing(connection, transaction);
-        Add(connection, transaction, missing);
+        var missing = Missing(transaction.Connection);
+        Add(transaction, missing);
         return missing.Length;
     }
 
-    private static Ingredient[] Missing(IDbConnection connection, IDbTransaction? transaction)
+    private static Ingredient[] Missing(SqliteConnection connection)
     {
-        var taken = connection.Query<TakenRow>("SELECT id, name FROM ingredient", transaction: transaction)
+        var taken = connection.Query<TakenRow>("SELECT id, name FROM ingredient")
             .SelectMany(row => new[] { row.Id, row.Name }).ToHashSet(StringComparer.OrdinalIgnoreCase);
         // Their facts stay in the library; a row holds only what a bakery sets itself.
         return [.. IngredientLibrary.All.Where(one => !taken.Contains(one.Id) && !taken.Contains(one.Name)).Select(one => one with { Facts = IngredientFacts.None })];
     }
 
     /// <summary>Adds ingredients that a recipe brought along; part of the recipe's transaction.</summary>
-    internal static void Add(IDbConnection connection, IDbTransaction transaction, IEnumerable<Ingredient> fresh)
+    internal static void Add(Transaction transaction, IEnumerable<Ingredient> fresh)
     {
         // Rows first: what is made here may be made of what comes later.
         var all = fresh.ToArray();
-        foreach (var ingredient in all) Rows.Insert(connection, transaction, "ingredient", new { id = ingredient.Id, name = ingredient.Name, row_version = 0 });
-        foreach (var ingredient in all) State(connection, transaction, ingredient);
+        foreach (var ingredient in all) Rows.Insert(transaction.Connection, "ingredient", new { id = ingredient.Id, name = ingredient.Name, row_version = 0 });
+        foreach (var ingredient in all) State(transaction, ingredient);
     }
 
     /// <summary>Adds a new ingredient, with a price where one is given.</summary>
-    /// <param name="database">The database.</param>
+    /// <param name="transaction">The change it is part of.</param>
     /// <param name="ingredient">The ingredient with the bakery's own facts.</param>
     /// <param name="price">Its price; null for none.</param>
-    public static ChangeOutcome Add(Database database, Ingredient ingredient, Price? price) =>
-        database.Write((connection, transaction) =>
-        {
-            if (connection.QuerySingle<long>("SELECT count(*) FROM ingredient WHERE id = @Id", new { ingredient.Id }, transaction) > 0) return ChangeOutcome.Conflict;
-            Add(connection, transaction, [ingredient]);
-            Add(connection, transaction, price);
-            return ChangeOutcome.Done;
-        });
+    public static void Add(Transaction transaction, Ingredient ingredient, Price? price)
+    {
+        Add(transaction, [ingredient]);
+        Add(transaction, price);
+    }
 
     /// <summary>Changes an ingredient that still has the version it was read with, and adds a price row where one is given.</summary>
-    /// <param name="database">The database.</param>
+    /// <param name="transaction">The change it is part of.</param>
     /// <param name="ingredient">Its name, its allergens and the bakery's own facts.</param>
     /// <param name="price">A new price; null leaves the prices as they are.</param>
     /// <param name="version">The version it was read with.</param>
-    public static ChangeOutcome Change(Database database, Ingredient ingredient, Price? price, long version) =>
-        database.Write((connection, transaction) =>
-        {
-            var present = connection.QuerySingleOrDefault<long?>("SELECT row_version FROM ingredient WHERE id = @Id", new { ingredient.Id }, transaction);
-            if (present != version) return present is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
-            State(connection, transaction, ingredient);
-            Add(connection, transaction, price);
-            return ChangeOutcome.Done;
-        });
+    public static ChangeOutcome Change(Transaction transaction, Ingredient ingredient, Price? price, long version)
+    {
+        var present = transaction.Connection.QuerySingleOrDefault<long?>("SELECT row_version FROM ingredient WHERE id = @Id", new { ingredient.Id });
+        if (present != version) return present is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
+        State(transaction, ingredient);
+        Add(transaction, price);
+        return ChangeOutcome.Done;
+    }
 
     /// <summary>States what a bakery knows of an ingredient anew, as part of a transaction.</summary>
-    internal static void State(IDbConnection connection, IDbTransaction transaction, Ingredient ingredient)
+    internal static void State(Transaction transaction, Ingredient ingredient)
     {
+        var connection = transaction.Connection;
         var facts = ingredient.Facts;
         connection.Execute(
             """
@@ -99,25 +97,24 @@ public static class IngredientWriter
                 traces = facts.StatedMayContain is not null,
                 weighedTo = facts.WeighedTo,
                 kept = ingredient.Formula?.KeptShare ?? 1,
-            },
-            transaction);
+            });
         foreach (var table in FactTables)
-            connection.Execute($"DELETE FROM {table} WHERE ingredient_id = @Id", new { ingredient.Id }, transaction);
-        foreach (var allergen in ingredient.Allergens) Rows.Insert(connection, transaction, "ingredient_allergen", new { ingredient_id = ingredient.Id, allergen });
-        foreach (var allergen in facts.MayContain) Rows.Insert(connection, transaction, "ingredient_may_contain", new { ingredient_id = ingredient.Id, allergen });
+            connection.Execute($"DELETE FROM {table} WHERE ingredient_id = @Id", new { ingredient.Id });
+        foreach (var allergen in ingredient.Allergens) Rows.Insert(connection, "ingredient_allergen", new { ingredient_id = ingredient.Id, allergen });
+        foreach (var allergen in facts.MayContain) Rows.Insert(connection, "ingredient_may_contain", new { ingredient_id = ingredient.Id, allergen });
         foreach (var piece in facts.Pieces)
-            Rows.Insert(connection, transaction, "ingredient_piece", new { ingredient_id = ingredient.Id, piece = piece.Piece, grams = piece.Weight.Grams, source = piece.Source });
+            Rows.Insert(connection, "ingredient_piece", new { ingredient_id = ingredient.Id, piece = piece.Piece, grams = piece.Weight.Grams, source = piece.Source });
         foreach (var yield in facts.Yields)
-            Rows.Insert(connection, transaction, "ingredient_yield", new { ingredient_id = ingredient.Id, preparation = yield.Preparation, share = yield.Yield.Share, source = yield.Source });
+            Rows.Insert(connection, "ingredient_yield", new { ingredient_id = ingredient.Id, preparation = yield.Preparation, share = yield.Yield.Share, source = yield.Source });
         foreach (var (line, position) in (ingredient.Formula?.Lines ?? []).Select((line, position) => (line, position)))
-            Rows.Insert(connection, transaction, "ingredient_line", new { ingredient_id = ingredient.Id, position, part_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
+            Rows.Insert(connection, "ingredient_line", new { ingredient_id = ingredient.Id, position, part_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
     }
 
     /// <summary>Adds a price row, as part of a transaction; null adds none.</summary>
-    internal static void Add(IDbConnection connection, IDbTransaction transaction, Price? price)
+    internal static void Add(Transaction transaction, Price? price)
     {
         if (price is null) return;
-        Rows.Insert(connection, transaction, "price", new
+        Rows.Insert(transaction.Connection, "price", new
         {
             ingredient_id = price.IngredientId,
             supplier = price.Supplier,

@@ -32,8 +32,8 @@ public static class OrderStore
             new { from = Day(day), to = Day(day.PlusDays(1)) }).Select(Read)];
 
     /// <summary>One order, or null.</summary>
-    public static StoredOrder? Find(SqliteConnection connection, Guid id, IDbTransaction? transaction = null) =>
-        connection.QuerySingleOrDefault<Row>($"{Columns} WHERE id = @id", new { id = Key(id) }, transaction) is { } row ? Read(row) : null;
+    public static StoredOrder? Find(SqliteConnection connection, Guid id) =>
+        connection.QuerySingleOrDefault<Row>($"{Columns} WHERE id = @id", new { id = Key(id) }) is { } row ? Read(row) : null;
 
     /// <summary>Days with orders from a day on, with the pies of each, earliest first.</summary>
     public static IReadOnlyList<(LocalDate Day, int Pies)> Days(SqliteConnection connection, LocalDate from) =>
@@ -46,94 +46,67 @@ public static class OrderStore
     public static IReadOnlyList<string> PansOrdered(SqliteConnection connection, string product) =>
         [.. connection.Query<string>("SELECT DISTINCT pan_id FROM order_line WHERE product_id = @product ORDER BY 1", new { product })];
 
-    /// <summary>Adds an order. The same key twice adds one order and answers it both times.</summary>
-    public static StoredOrder Add(Database database, OrderLine line, DateTimeZone zone, string? idempotencyKey) =>
-        database.Write((connection, transaction) =>
-        {
-            if (idempotencyKey is not null
-                && connection.QuerySingleOrDefault<Row>($"{Columns} WHERE idempotency_key = @idempotencyKey", new { idempotencyKey }, transaction) is { } there)
-                return Read(there);
-            var id = Guid.NewGuid();
-            Insert(connection, transaction, id, line, zone, idempotencyKey);
-            return Find(connection, id, transaction)!;
-        });
-
-    /// <summary>Changes an order that still has the version it was read with.</summary>
-    public static ChangeOutcome Change(Database database, Guid id, long rowVersion, OrderLine line, DateTimeZone zone) =>
-        database.Write((connection, transaction) => Outcome(
-            connection,
-            transaction,
-            id,
-            connection.Execute(
-                $"""
-                UPDATE order_line SET product_id = @product, pan_id = @pan, count = @count, pick_up_local = @local, pick_up_zone = @zone,
-                       pick_up_unix = @unix, for_whom = @whom, row_version = row_version + 1
-                WHERE id = @id AND row_version = {rowVersion.ToString(CultureInfo.InvariantCulture)}
-                """,
-                Parameters(id, line, zone, null),
-                transaction)));
-
-    /// <summary>Moves every order of these pick-ups to other times, all at once; answers how many were moved.</summary>
-    /// <param name="database">The database.</param>
-    /// <param name="moves">From which local time to which; two may change places.</param>
-    /// <param name="zone">The bakery's zone.</param>
-    public static int Move(Database database, IReadOnlyDictionary<LocalDateTime, LocalDateTime> moves, DateTimeZone zone) =>
-        database.Write((connection, transaction) =>
-        {
-            var orders = connection.Query<PlaceRow>(
-                "SELECT id, pick_up_local AS pickUpLocal FROM order_line WHERE pick_up_local IN @from",
-                new { from = moves.Keys.Select(Local) },
-                transaction).AsList();
-            foreach (var order in orders) Place(connection, transaction, order.Id, moves[ReadLocal(order.PickUpLocal)], zone);
-            return orders.Count;
-        });
-
-    /// <summary>Reckons the instants of all pick-ups anew after the bakery's zone was changed: the time on the wall is what was promised.</summary>
-    internal static void ChangeZone(IDbConnection connection, IDbTransaction transaction, DateTimeZone zone)
+    /// <summary>Adds an order.</summary>
+    public static StoredOrder Add(Transaction transaction, OrderLine line, DateTimeZone zone)
     {
-        foreach (var order in connection.Query<PlaceRow>("SELECT id, pick_up_local AS pickUpLocal FROM order_line WHERE pick_up_zone <> @zone", new { zone = zone.Id }, transaction).AsList())
-            Place(connection, transaction, order.Id, ReadLocal(order.PickUpLocal), zone);
+        var id = Guid.NewGuid();
+        transaction.Connection.Execute(
+            """
+            INSERT INTO order_line (id, product_id, pan_id, count, pick_up_local, pick_up_zone, pick_up_unix, for_whom)
+            VALUES (@id, @product, @pan, @count, @local, @zone, @unix, @whom)
+            """,
+            Parameters(id, line, zone));
+        return Find(transaction.Connection, id)!;
     }
 
-    private static void Place(IDbConnection connection, IDbTransaction transaction, string id, LocalDateTime local, DateTimeZone zone) =>
+    /// <summary>Changes an order that still has the version it was read with.</summary>
+    public static ChangeOutcome Change(Transaction transaction, Guid id, long rowVersion, OrderLine line, DateTimeZone zone) => Outcome(
+        transaction.Connection,
+        id,
+        transaction.Connection.Execute(
+            $"""
+            UPDATE order_line SET product_id = @product, pan_id = @pan, count = @count, pick_up_local = @local, pick_up_zone = @zone,
+                   pick_up_unix = @unix, for_whom = @whom, row_version = row_version + 1
+            WHERE id = @id AND row_version = {rowVersion.ToString(CultureInfo.InvariantCulture)}
+            """,
+            Parameters(id, line, zone)));
+
+    /// <summary>Moves every order of these pick-ups to other times, all at once; answers how many were moved.</summary>
+    /// <param name="transaction">The change it is part of.</param>
+    /// <param name="moves">From which local time to which; two may change places.</param>
+    /// <param name="zone">The bakery's zone.</param>
+    public static int Move(Transaction transaction, IReadOnlyDictionary<LocalDateTime, LocalDateTime> moves, DateTimeZone zone)
+    {
+        var orders = transaction.Connection.Query<PlaceRow>(
+            "SELECT id, pick_up_local AS pickUpLocal FROM order_line WHERE pick_up_local IN @from",
+            new { from = moves.Keys.Select(Local) }).AsList();
+        foreach (var order in orders) Place(transaction.Connection, order.Id, moves[ReadLocal(order.PickUpLocal)], zone);
+        return orders.Count;
+    }
+
+    /// <summary>Reckons the instants of all pick-ups anew after the bakery's zone was changed: the time on the wall is what was promised.</summary>
+    internal static void ChangeZone(Transaction transaction, DateTimeZone zone)
+    {
+        var connection = transaction.Connection;
+        foreach (var order in connection.Query<PlaceRow>("SELECT id, pick_up_local AS pickUpLocal FROM order_line WHERE pick_up_zone <> @zone", new { zone = zone.Id }).AsList())
+            Place(connection, order.Id, ReadLocal(order.PickUpLocal), zone);
+    }
+
+    private static void Place(SqliteConnection connection, string id, LocalDateTime local, DateTimeZone zone) =>
         connection.Execute(
             "UPDATE order_line SET pick_up_local = @local, pick_up_zone = @zone, pick_up_unix = @unix, row_version = row_version + 1 WHERE id = @id",
-            new { id, local = Local(local), zone = zone.Id, unix = InstantOf(local, zone).ToUnixTimeSeconds() },
-            transaction);
-
-    /// <summary>Adds orders: all of them or none. The same key twice adds them once. Answers how many were added.</summary>
-    public static int AddAll(Database database, IReadOnlyList<OrderLine> lines, DateTimeZone zone, string? idempotencyKey) =>
-        database.Write((connection, transaction) =>
-        {
-            string? Key(int at) => idempotencyKey is null ? null : FormattableString.Invariant($"{idempotencyKey}/{at}");
-            if (idempotencyKey is not null && lines.Count > 0
-                && connection.QuerySingle<long>("SELECT count(*) FROM order_line WHERE idempotency_key = @key", new { key = Key(0) }, transaction) > 0) return 0;
-            for (var at = 0; at < lines.Count; at++) Insert(connection, transaction, Guid.NewGuid(), lines[at], zone, Key(at));
-            return lines.Count;
-        });
+            new { id, local = Local(local), zone = zone.Id, unix = InstantOf(local, zone).ToUnixTimeSeconds() });
 
     /// <summary>Removes an order that still has the version it was read with.</summary>
-    public static ChangeOutcome Remove(Database database, Guid id, long rowVersion) =>
-        database.Write((connection, transaction) => Outcome(
-            connection,
-            transaction,
-            id,
-            connection.Execute("DELETE FROM order_line WHERE id = @id AND row_version = @rowVersion", new { id = Key(id), rowVersion }, transaction)));
+    public static ChangeOutcome Remove(Transaction transaction, Guid id, long rowVersion) => Outcome(
+        transaction.Connection,
+        id,
+        transaction.Connection.Execute("DELETE FROM order_line WHERE id = @id AND row_version = @rowVersion", new { id = Key(id), rowVersion }));
 
-    /// <summary>Adds an order as part of a transaction.</summary>
-    internal static void Insert(IDbConnection connection, IDbTransaction transaction, Guid id, OrderLine line, DateTimeZone zone, string? key) =>
-        connection.Execute(
-            """
-            INSERT INTO order_line (id, product_id, pan_id, count, pick_up_local, pick_up_zone, pick_up_unix, for_whom, idempotency_key)
-            VALUES (@id, @product, @pan, @count, @local, @zone, @unix, @whom, @key)
-            """,
-            Parameters(id, line, zone, key),
-            transaction);
+    private static ChangeOutcome Outcome(SqliteConnection connection, Guid id, int rows) =>
+        rows == 1 ? ChangeOutcome.Done : Find(connection, id) is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
 
-    private static ChangeOutcome Outcome(SqliteConnection connection, IDbTransaction transaction, Guid id, int rows) =>
-        rows == 1 ? ChangeOutcome.Done : Find(connection, id, transaction) is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
-
-    private static object Parameters(Guid id, OrderLine line, DateTimeZone zone, string? key) => new
+    private static object Parameters(Guid id, OrderLine line, DateTimeZone zone) => new
     {
         id = Key(id),
         product = line.Product,
@@ -143,7 +116,6 @@ public static class OrderStore
         zone = zone.Id,
         unix = InstantOf(line.PickUp, zone).ToUnixTimeSeconds(),
         whom = line.For,
-        key,
     };
 
     /// <summary>The instant of a local time; of an hour that a change of the clock repeats, the first; of one that it skips, as much later.</summary>

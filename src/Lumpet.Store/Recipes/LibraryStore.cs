@@ -1,3 +1,4 @@
+using Dapper;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Recipes.Exchange;
 using Lumpet.Store.Bakery;
@@ -24,35 +25,20 @@ public static class LibraryStore
         RecipeStore.Products(connection),
         today);
 
-    /// <summary>Takes in a change: all of it, or nothing where anything was changed meanwhile.</summary>
-    /// <param name="database">The database.</param>
+    /// <summary>Number that grows with every change of recipes, doughs, ingredients, pans or the bakery: the same number, the same library.</summary>
+    public static long Stamp(SqliteConnection connection) => connection.QuerySingle<long>("SELECT number FROM library_stamp");
+
+    /// <summary>Takes in a change that was read from the library as it is in this transaction.</summary>
+    /// <param name="transaction">The change it is part of; left without being kept where the outcome is not done.</param>
     /// <param name="change">A change without faults.</param>
     /// <param name="savedAt">The instant it is saved.</param>
-    public static ChangeOutcome Save(Database database, LibraryChange change, Instant savedAt)
+    public static ChangeOutcome Save(Transaction transaction, LibraryChange change, Instant savedAt)
     {
-        try
-        {
-            return database.Write((connection, transaction) =>
-            {
-                IngredientWriter.Add(connection, transaction, change.Added);
-                foreach (var ingredient in change.Restated) IngredientWriter.State(connection, transaction, ingredient);
-                BakeryWriter.Add(connection, transaction, change.Pans);
-                foreach (var dough in change.Doughs) Require(RecipeWriter.Save(connection, transaction, dough, [], savedAt));
-                foreach (var product in change.Products) Require(RecipeWriter.Save(connection, transaction, product, [], savedAt));
-                return ChangeOutcome.Done;
-            });
-        }
-        catch (MetAnotherChangeException)
-        {
-            return ChangeOutcome.Conflict;
-        }
+        IngredientWriter.Add(transaction, change.Added);
+        foreach (var ingredient in change.Restated) IngredientWriter.State(transaction, ingredient);
+        BakeryWriter.Add(transaction, change.Pans);
+        return change.Doughs.Select(dough => RecipeWriter.Save(transaction, dough, [], savedAt))
+            .Concat(change.Products.Select(product => RecipeWriter.Save(transaction, product, [], savedAt)))
+            .FirstOrDefault(outcome => outcome != ChangeOutcome.Done);
     }
-
-    private static void Require(ChangeOutcome outcome)
-    {
-        // Leaves the transaction, so that none of it is kept.
-        if (outcome != ChangeOutcome.Done) throw new MetAnotherChangeException();
-    }
-
-    private sealed class MetAnotherChangeException : Exception;
 }

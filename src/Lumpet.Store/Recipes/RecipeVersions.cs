@@ -46,12 +46,12 @@ public static class RecipeVersions
         Find(connection, "dough", id, version) is { } written ? JsonSerializer.Deserialize<KeptDough>(written, Format) : null;
 
     /// <summary>Keeps a version of a product; part of the transaction that saves it.</summary>
-    internal static void Keep(IDbConnection connection, IDbTransaction transaction, Product product, Instant savedAt) =>
-        Keep(connection, transaction, "product", product.Id, product.Version, savedAt, new KeptProduct(ProductReader.Write(product), Lines(product)));
+    internal static void Keep(SqliteConnection connection, Product product, Instant savedAt) =>
+        Keep(connection, "product", product.Id, product.Version, savedAt, new KeptProduct(ProductReader.Write(product), Lines(product)));
 
     /// <summary>Keeps a version of a dough; part of the transaction that saves it.</summary>
-    internal static void Keep(IDbConnection connection, IDbTransaction transaction, DoughFormula dough, Instant savedAt) =>
-        Keep(connection, transaction, "dough", dough.Id, dough.Version, savedAt, new KeptDough(DoughReader.Write(dough), [.. dough.Lines.Select(line => Line("dough", line))]));
+    internal static void Keep(SqliteConnection connection, DoughFormula dough, Instant savedAt) =>
+        Keep(connection, "dough", dough.Id, dough.Version, savedAt, new KeptDough(DoughReader.Write(dough), [.. dough.Lines.Select(line => Line("dough", line))]));
 
     /// <summary>The lines of a product as they are kept.</summary>
     public static IReadOnlyList<KeptLine> Lines(Product product) =>
@@ -69,16 +69,16 @@ public static class RecipeVersions
             """);
         if (missing == 0) return;
         var (products, doughs) = (RecipeStore.Products(connection), RecipeStore.Doughs(connection));
-        database.Write((write, transaction) =>
+        database.Write(transaction =>
         {
-            foreach (var product in products.Where(one => Find(connection, "product", one.Id, one.Version) is null)) Keep(write, transaction, product, now);
-            foreach (var dough in doughs.Where(one => Find(connection, "dough", one.Id, one.Version) is null)) Keep(write, transaction, dough, now);
+            foreach (var product in products.Where(one => Find(connection, "product", one.Id, one.Version) is null)) Keep(transaction.Connection, product, now);
+            foreach (var dough in doughs.Where(one => Find(connection, "dough", one.Id, one.Version) is null)) Keep(transaction.Connection, dough, now);
             return true;
         });
     }
 
-    private static void Keep<T>(IDbConnection connection, IDbTransaction transaction, string kind, string id, int version, Instant savedAt, T kept) =>
-        Rows.Insert(connection, transaction, "recipe_version", new { kind, id, version, saved_unix = savedAt.ToUnixTimeSeconds(), written = JsonSerializer.Serialize(kept, Format) });
+    private static void Keep<T>(SqliteConnection connection, string kind, string id, int version, Instant savedAt, T kept) =>
+        Rows.Insert(connection, "recipe_version", new { kind, id, version, saved_unix = savedAt.ToUnixTimeSeconds(), written = JsonSerializer.Serialize(kept, Format) });
 
     private static RecipeVersion[] Of(SqliteConnection connection, string kind, string id) =>
         [.. connection.Query<VersionRow>("SELECT version, saved_unix AS savedUnix FROM recipe_version WHERE kind = @kind AND id = @id ORDER BY version DESC", new { kind, id })

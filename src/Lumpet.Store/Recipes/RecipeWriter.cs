@@ -5,6 +5,7 @@ using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Store.Ingredients;
+using Microsoft.Data.Sqlite;
 using NodaTime;
 
 namespace Lumpet.Store.Recipes;
@@ -17,27 +18,16 @@ public static class RecipeWriter
         ["product_alias", "product_line", "product_packaging", "product_size_packaging", "product_size", "product_link", "product_stage", "product_step"];
 
     /// <summary>Saves a dough. One with version 1 is added; any other replaces the version before it.</summary>
-    /// <param name="database">The database.</param>
+    /// <param name="transaction">The change it is part of.</param>
     /// <param name="dough">The dough with its new version.</param>
     /// <param name="fresh">Ingredients that are new with it.</param>
     /// <param name="savedAt">The instant it is saved.</param>
-    public static ChangeOutcome Save(Database database, DoughFormula dough, IEnumerable<Ingredient> fresh, Instant savedAt) =>
-        database.Write((connection, transaction) => Save(connection, transaction, dough, fresh, savedAt));
-
-    /// <summary>Saves a product. One with version 1 is added; any other replaces the version before it.</summary>
-    /// <param name="database">The database.</param>
-    /// <param name="product">The product with its new version.</param>
-    /// <param name="fresh">Ingredients that are new with it.</param>
-    /// <param name="savedAt">The instant it is saved.</param>
-    public static ChangeOutcome Save(Database database, Product product, IEnumerable<Ingredient> fresh, Instant savedAt) =>
-        database.Write((connection, transaction) => Save(connection, transaction, product, fresh, savedAt));
-
-    /// <summary>Saves a dough as part of a transaction.</summary>
-    internal static ChangeOutcome Save(IDbConnection connection, IDbTransaction transaction, DoughFormula dough, IEnumerable<Ingredient> fresh, Instant savedAt)
+    public static ChangeOutcome Save(Transaction transaction, DoughFormula dough, IEnumerable<Ingredient> fresh, Instant savedAt)
     {
-        if (Blocked(connection, transaction, "dough", dough.Id, dough.Version) is { } outcome) return outcome;
-        IngredientWriter.Add(connection, transaction, fresh);
-        connection.Execute("DELETE FROM dough_line WHERE dough_id = @Id", new { dough.Id }, transaction);
+        var connection = transaction.Connection;
+        if (Blocked(connection, "dough", dough.Id, dough.Version) is { } outcome) return outcome;
+        IngredientWriter.Add(transaction, fresh);
+        connection.Execute("DELETE FROM dough_line WHERE dough_id = @Id", new { dough.Id });
         connection.Execute(
             """
                 INSERT INTO dough (id, name, version, density, bowl_loss_share, mix_min, rest_least, rest_aim, rest_most, ready_when, caution,
@@ -74,23 +64,27 @@ public static class RecipeWriter
                 thickest = dough.Method.ThickestMm,
                 keepsCold = dough.Method.KeepsColdDays,
                 keepsFrozen = dough.Method.KeepsFrozenDays,
-            },
-            transaction);
+            });
         foreach (var (line, position) in dough.Lines.Select((line, position) => (line, position)))
-            Rows.Insert(connection, transaction, "dough_line", new { dough_id = dough.Id, position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
-        RecipeVersions.Keep(connection, transaction, dough, savedAt);
+            Rows.Insert(connection, "dough_line", new { dough_id = dough.Id, position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
+        RecipeVersions.Keep(connection, dough, savedAt);
         return ChangeOutcome.Done;
     }
 
-    /// <summary>Saves a product as part of a transaction.</summary>
-    internal static ChangeOutcome Save(IDbConnection connection, IDbTransaction transaction, Product product, IEnumerable<Ingredient> fresh, Instant savedAt)
+    /// <summary>Saves a product. One with version 1 is added; any other replaces the version before it.</summary>
+    /// <param name="transaction">The change it is part of.</param>
+    /// <param name="product">The product with its new version.</param>
+    /// <param name="fresh">Ingredients that are new with it.</param>
+    /// <param name="savedAt">The instant it is saved.</param>
+    public static ChangeOutcome Save(Transaction transaction, Product product, IEnumerable<Ingredient> fresh, Instant savedAt)
     {
-        if (Blocked(connection, transaction, "product", product.Id, product.Version) is { } outcome) return outcome;
-        IngredientWriter.Add(connection, transaction, fresh);
-        var position = connection.QuerySingleOrDefault<long?>("SELECT position FROM product WHERE id = @Id", new { product.Id }, transaction)
-            ?? connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM product", transaction: transaction);
+        var connection = transaction.Connection;
+        if (Blocked(connection, "product", product.Id, product.Version) is { } outcome) return outcome;
+        IngredientWriter.Add(transaction, fresh);
+        var position = connection.QuerySingleOrDefault<long?>("SELECT position FROM product WHERE id = @Id", new { product.Id })
+            ?? connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM product");
         foreach (var table in ProductTables)
-            connection.Execute($"DELETE FROM {table} WHERE product_id = @Id", new { product.Id }, transaction);
+            connection.Execute($"DELETE FROM {table} WHERE product_id = @Id", new { product.Id });
         connection.Execute(
             """
                 INSERT INTO product (id, position, name, version, dough_id, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share,
@@ -137,41 +131,40 @@ public static class RecipeWriter
                 cutOutsFromTrim = product.Crust.CutOutsFromTrim ? 1 : 0,
                 rerolls = product.Crust.Rerolls,
                 review = string.Join('\n', product.Review),
-            },
-            transaction);
-        Parts(connection, transaction, product);
-        Steps(connection, transaction, product);
-        RecipeVersions.Keep(connection, transaction, product, savedAt);
+            });
+        Parts(connection, product);
+        Steps(connection, product);
+        RecipeVersions.Keep(connection, product, savedAt);
         return ChangeOutcome.Done;
     }
 
     /// <summary>Why a version cannot be saved, or null where it can: it must follow the one that is there.</summary>
-    private static ChangeOutcome? Blocked(IDbConnection connection, IDbTransaction transaction, string table, string id, int version)
+    private static ChangeOutcome? Blocked(SqliteConnection connection, string table, string id, int version)
     {
-        var present = connection.QuerySingleOrDefault<long?>($"SELECT version FROM {table} WHERE id = @id", new { id }, transaction);
+        var present = connection.QuerySingleOrDefault<long?>($"SELECT version FROM {table} WHERE id = @id", new { id });
         return present is null && version > 1 ? ChangeOutcome.Gone
             : (present ?? 0) != version - 1 ? ChangeOutcome.Conflict
             : null;
     }
 
-    private static void Parts(IDbConnection connection, IDbTransaction transaction, Product product)
+    private static void Parts(SqliteConnection connection, Product product)
     {
-        foreach (var alias in product.Aliases) Rows.Insert(connection, transaction, "product_alias", new { product_id = product.Id, alias });
+        foreach (var alias in product.Aliases) Rows.Insert(connection, "product_alias", new { product_id = product.Id, alias });
         foreach (var part in product.Parts.Where(part => part.Kind != PartKind.Dough))
             foreach (var (line, position) in part.Lines.Select((line, position) => (line, position)))
-                Rows.Insert(connection, transaction, "product_line", new { product_id = product.Id, part = Naming.Of(part.Kind), position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
-        foreach (var item in product.Packaging) Rows.Insert(connection, transaction, "product_packaging", new { product_id = product.Id, ingredient_id = item.Id });
+                Rows.Insert(connection, "product_line", new { product_id = product.Id, part = Naming.Of(part.Kind), position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
+        foreach (var item in product.Packaging) Rows.Insert(connection, "product_packaging", new { product_id = product.Id, ingredient_id = item.Id });
         foreach (var (size, position) in product.Sizes.Select((size, position) => (size, position)))
-            Rows.Insert(connection, transaction, "product_size", new { product_id = product.Id, pan_id = size.Pan.Id, position, price = size.SellingPrice?.Amount.ToString(CultureInfo.InvariantCulture) });
+            Rows.Insert(connection, "product_size", new { product_id = product.Id, pan_id = size.Pan.Id, position, price = size.SellingPrice?.Amount.ToString(CultureInfo.InvariantCulture) });
         foreach (var (size, item) in product.Sizes.SelectMany(size => size.Packaging.Select(item => (size, item))))
-            Rows.Insert(connection, transaction, "product_size_packaging", new { product_id = product.Id, pan_id = size.Pan.Id, ingredient_id = item.Id });
+            Rows.Insert(connection, "product_size_packaging", new { product_id = product.Id, pan_id = size.Pan.Id, ingredient_id = item.Id });
     }
 
-    private static void Steps(IDbConnection connection, IDbTransaction transaction, Product product)
+    private static void Steps(SqliteConnection connection, Product product)
     {
         foreach (var (step, position) in product.Process.Steps.Select((step, position) => (step, position)))
         {
-            Rows.Insert(connection, transaction, "product_step", new
+            Rows.Insert(connection, "product_step", new
             {
                 product_id = product.Id,
                 id = step.Id,
@@ -195,10 +188,10 @@ public static class RecipeWriter
                 seals = step.Seals ? 1 : 0,
             });
             foreach (var (stage, number) in step.Stages.Select((stage, at) => (stage, at + 1)))
-                Rows.Insert(connection, transaction, "product_stage", new { product_id = product.Id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin });
+                Rows.Insert(connection, "product_stage", new { product_id = product.Id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin });
         }
 
         foreach (var link in product.Process.Links)
-            Rows.Insert(connection, transaction, "product_link", new { product_id = product.Id, before = link.Before, after = link.After, least = link.Lag.Least, most = link.Lag.Most });
+            Rows.Insert(connection, "product_link", new { product_id = product.Id, before = link.Before, after = link.After, least = link.Lag.Least, most = link.Lag.Most });
     }
 }

@@ -1,6 +1,7 @@
 using System.Data;
 using Dapper;
 using Lumpet.Store.Ingredients;
+using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Recipes;
 
@@ -31,48 +32,48 @@ public static class Shelving
     private const int MostNamed = 6;
 
     /// <summary>Retires something, or takes it back.</summary>
-    /// <param name="database">The database.</param>
+    /// <param name="transaction">The change it is part of.</param>
     /// <param name="kind">What.</param>
     /// <param name="id">Its id.</param>
     /// <param name="isRetired">Whether it is retired from now on.</param>
     /// <param name="fromLocal">The bakery's day, ISO 8601: orders from here on need their product.</param>
-    public static ShelvingOutcome Retire(Database database, Shelved kind, string id, bool isRetired, string fromLocal) =>
-        database.Write((connection, transaction) =>
-        {
-            if (!Exists(connection, transaction, kind, id)) return new ShelvingOutcome(ChangeOutcome.Gone, []);
-            string[] needed = isRetired ? NeedsInUse(connection, transaction, kind, id, fromLocal) : [];
-            if (needed.Length > 0) return new ShelvingOutcome(ChangeOutcome.Conflict, needed);
-            connection.Execute($"UPDATE {Table(kind)} SET retired = @isRetired, row_version = row_version + 1 WHERE id = @id", new { id, isRetired = isRetired ? 1 : 0 }, transaction);
-            return new ShelvingOutcome(ChangeOutcome.Done, []);
-        });
+    public static ShelvingOutcome Retire(Transaction transaction, Shelved kind, string id, bool isRetired, string fromLocal)
+    {
+        var connection = transaction.Connection;
+        if (!Exists(connection, kind, id)) return new ShelvingOutcome(ChangeOutcome.Gone, []);
+        string[] needed = isRetired ? NeedsInUse(connection, kind, id, fromLocal) : [];
+        if (needed.Length > 0) return new ShelvingOutcome(ChangeOutcome.Conflict, needed);
+        connection.Execute($"UPDATE {Table(kind)} SET retired = @isRetired, row_version = row_version + 1 WHERE id = @id", new { id, isRetired = isRetired ? 1 : 0 });
+        return new ShelvingOutcome(ChangeOutcome.Done, []);
+    }
 
     /// <summary>Removes something that nothing refers to.</summary>
-    public static ShelvingOutcome Remove(Database database, Shelved kind, string id) =>
-        database.Write((connection, transaction) =>
-        {
-            if (!Exists(connection, transaction, kind, id)) return new ShelvingOutcome(ChangeOutcome.Gone, []);
-            var needed = Refers(connection, transaction, kind, id);
-            if (needed.Length > 0) return new ShelvingOutcome(ChangeOutcome.Conflict, needed);
-            foreach (var (table, column) in Belongings(kind)) connection.Execute($"DELETE FROM {table} WHERE {column} = @id", new { id }, transaction);
-            connection.Execute($"DELETE FROM {Table(kind)} WHERE id = @id", new { id }, transaction);
-            return new ShelvingOutcome(ChangeOutcome.Done, []);
-        });
+    public static ShelvingOutcome Remove(Transaction transaction, Shelved kind, string id)
+    {
+        var connection = transaction.Connection;
+        if (!Exists(connection, kind, id)) return new ShelvingOutcome(ChangeOutcome.Gone, []);
+        var needed = Refers(connection, kind, id);
+        if (needed.Length > 0) return new ShelvingOutcome(ChangeOutcome.Conflict, needed);
+        foreach (var (table, column) in Belongings(kind)) connection.Execute($"DELETE FROM {table} WHERE {column} = @id", new { id });
+        connection.Execute($"DELETE FROM {Table(kind)} WHERE id = @id", new { id });
+        return new ShelvingOutcome(ChangeOutcome.Done, []);
+    }
 
     /// <summary>Ids of this kind that were given once: those in use, and those of versions of what was removed.</summary>
-    public static IReadOnlyList<string> IdsEverGiven(IDbConnection connection, Shelved kind, IDbTransaction? transaction = null) =>
-        [.. connection.Query<string>($"SELECT id FROM {Table(kind)} UNION SELECT id FROM recipe_version WHERE kind = @kind", new { kind = Table(kind) }, transaction)];
+    public static IReadOnlyList<string> IdsEverGiven(SqliteConnection connection, Shelved kind) =>
+        [.. connection.Query<string>($"SELECT id FROM {Table(kind)} UNION SELECT id FROM recipe_version WHERE kind = @kind", new { kind = Table(kind) })];
 
-    private static bool Exists(IDbConnection connection, IDbTransaction transaction, Shelved kind, string id) =>
-        connection.QuerySingle<long>($"SELECT count(*) FROM {Table(kind)} WHERE id = @id", new { id }, transaction) > 0;
+    private static bool Exists(SqliteConnection connection, Shelved kind, string id) =>
+        connection.QuerySingle<long>($"SELECT count(*) FROM {Table(kind)} WHERE id = @id", new { id }) > 0;
 
     private static string Table(Shelved kind) => kind switch { Shelved.Product => "product", Shelved.Dough => "dough", _ => "ingredient" };
 
     /// <summary>What is in use and would miss it when it is offered no more.</summary>
-    private static string[] NeedsInUse(IDbConnection connection, IDbTransaction transaction, Shelved kind, string id, string fromLocal) => Named(kind switch
+    private static string[] NeedsInUse(SqliteConnection connection, Shelved kind, string id, string fromLocal) => Named(kind switch
     {
         Shelved.Product => connection.Query<string>(
-            "SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id AND pick_up_local >= @fromLocal ORDER BY pick_up_local", new { id, fromLocal }, transaction),
-        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE dough_id = @id AND retired = 0 ORDER BY name", new { id }, transaction),
+            "SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id AND pick_up_local >= @fromLocal ORDER BY pick_up_local", new { id, fromLocal }),
+        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE dough_id = @id AND retired = 0 ORDER BY name", new { id }),
         _ => connection.Query<string>(
             """
             SELECT p.name FROM product p WHERE p.retired = 0 AND (
@@ -84,15 +85,14 @@ public static class Shelving
             UNION SELECT name FROM pan WHERE retired = 0 AND bought_as = @id
             ORDER BY 1
             """,
-            new { id },
-            transaction),
+            new { id }),
     });
 
     /// <summary>Whatever refers to it, retired or past as well: the database would not let it go.</summary>
-    private static string[] Refers(IDbConnection connection, IDbTransaction transaction, Shelved kind, string id) => Named(kind switch
+    private static string[] Refers(SqliteConnection connection, Shelved kind, string id) => Named(kind switch
     {
-        Shelved.Product => connection.Query<string>("SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id ORDER BY pick_up_local DESC", new { id }, transaction),
-        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE dough_id = @id ORDER BY name", new { id }, transaction),
+        Shelved.Product => connection.Query<string>("SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id ORDER BY pick_up_local DESC", new { id }),
+        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE dough_id = @id ORDER BY name", new { id }),
         _ => connection.Query<string>(
             """
             SELECT p.name FROM product p JOIN product_line l ON l.product_id = p.id WHERE l.ingredient_id = @id
@@ -104,8 +104,7 @@ public static class Shelving
             UNION SELECT 'a price of ' || valid_from FROM price WHERE ingredient_id = @id
             ORDER BY 1
             """,
-            new { id },
-            transaction),
+            new { id }),
     });
 
     private static string[] Named(IEnumerable<string> all)

@@ -17,10 +17,12 @@ public sealed class OrderStoreTests : IDisposable
 
     public void Dispose() => temporary.Dispose();
 
+    private StoredOrder Add() => Database.Write(transaction => OrderStore.Add(transaction, Line, Zone));
+
     [Fact]
     public void What_was_added_is_found_as_it_was()
     {
-        var added = OrderStore.Add(Database, Line, Zone, null);
+        var added = Add();
         using var connection = Database.Open();
         Assert.Equal(added, Assert.Single(OrderStore.OnDay(connection, Day)));
         Assert.Equal(Line, added.Line);
@@ -30,20 +32,12 @@ public sealed class OrderStoreTests : IDisposable
     }
 
     [Fact]
-    public void The_same_key_twice_adds_one_order()
-    {
-        Assert.Equal(OrderStore.Add(Database, Line, Zone, "key").Id, OrderStore.Add(Database, Line, Zone, "key").Id);
-        using var connection = Database.Open();
-        Assert.Single(OrderStore.OnDay(connection, Day));
-    }
-
-    [Fact]
     public void A_second_writer_gets_a_conflict_and_not_a_loss()
     {
-        var order = OrderStore.Add(Database, Line, Zone, null);
-        Assert.Equal(ChangeOutcome.Done, OrderStore.Change(Database, order.Id, 1, Line with { Count = 20 }, Zone));
-        Assert.Equal(ChangeOutcome.Conflict, OrderStore.Change(Database, order.Id, 1, Line with { Count = 30 }, Zone));
-        Assert.Equal(ChangeOutcome.Conflict, OrderStore.Remove(Database, order.Id, 1));
+        var order = Add();
+        Assert.Equal(ChangeOutcome.Done, Database.Write(transaction => OrderStore.Change(transaction, order.Id, 1, Line with { Count = 20 }, Zone)));
+        Assert.Equal(ChangeOutcome.Conflict, Database.Write(transaction => OrderStore.Change(transaction, order.Id, 1, Line with { Count = 30 }, Zone)));
+        Assert.Equal(ChangeOutcome.Conflict, Database.Write(transaction => OrderStore.Remove(transaction, order.Id, 1)));
         using var connection = Database.Open();
         Assert.Equal(20, OrderStore.Find(connection, order.Id)!.Line.Count);
     }
@@ -51,16 +45,16 @@ public sealed class OrderStoreTests : IDisposable
     [Fact]
     public void What_is_gone_is_said_to_be_gone()
     {
-        var order = OrderStore.Add(Database, Line, Zone, null);
-        Assert.Equal(ChangeOutcome.Done, OrderStore.Remove(Database, order.Id, 1));
-        Assert.Equal(ChangeOutcome.Gone, OrderStore.Remove(Database, order.Id, 1));
-        Assert.Equal(ChangeOutcome.Gone, OrderStore.Change(Database, order.Id, 1, Line, Zone));
+        var order = Add();
+        Assert.Equal(ChangeOutcome.Done, Database.Write(transaction => OrderStore.Remove(transaction, order.Id, 1)));
+        Assert.Equal(ChangeOutcome.Gone, Database.Write(transaction => OrderStore.Remove(transaction, order.Id, 1)));
+        Assert.Equal(ChangeOutcome.Gone, Database.Write(transaction => OrderStore.Change(transaction, order.Id, 1, Line, Zone)));
     }
 
     [Fact]
     public void Writers_at_the_same_time_wait_for_each_other()
     {
-        Parallel.For(0, 40, _ => OrderStore.Add(Database, Line, Zone, null));
+        Parallel.For(0, 40, _ => Add());
         using var connection = Database.Open();
         Assert.Equal(40, OrderStore.OnDay(connection, Day).Count);
         Assert.Contains((Day, 480), OrderStore.Days(connection, Day));
