@@ -19,6 +19,7 @@ internal sealed class FieldChecks
         var trimmed = text?.Trim() ?? string.Empty;
         if (trimmed.Length == 0) Add(field, $"{what} needs a name.");
         else if (trimmed.Length > longest || trimmed.Any(char.IsControl)) Add(field, $"A name takes up to {longest} characters on one line.");
+        else if (VisibleText.Hides(trimmed) || !VisibleText.Shows(trimmed)) Add(field, "A name takes only characters that can be seen.");
         else if (trimmed.AsSpan().ContainsAny('<', '>')) Add(field, "A name takes no markup: leave out < and >.");
         return trimmed;
     }
@@ -28,6 +29,7 @@ internal sealed class FieldChecks
     {
         var trimmed = text?.Trim() ?? string.Empty;
         if (trimmed.Length > longest || trimmed.Any(char.IsControl)) Add(field, $"This takes up to {longest} characters on one line.");
+        else if (VisibleText.Hides(trimmed)) Add(field, "This takes only characters that can be seen.");
         return trimmed;
     }
 

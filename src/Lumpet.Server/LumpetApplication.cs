@@ -16,6 +16,7 @@ using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.Extensions.FileProviders;
+using Microsoft.Net.Http.Headers;
 
 namespace Lumpet.Server;
 
@@ -55,9 +56,10 @@ internal static class LumpetApplication
         var app = builder.Build();
         // Opened before the first request, so that a broken file is said at the start.
         if (!IsGeneratingContract) app.Services.GetRequiredService<Database>();
+        app.Use(AddHeaders);
         app.UseExceptionHandler();
         app.UseStatusCodePages();
-        app.Use(AddHeaders);
+        app.Use(RefuseBodies);
         Map(app);
         ServeFrontEnd(app);
         return app;
@@ -103,12 +105,25 @@ internal static class LumpetApplication
         return database;
     }
 
+    /// <summary>Set as the answer begins, so that those that say what went wrong carry them too.</summary>
     private static Task AddHeaders(HttpContext context, RequestDelegate next)
     {
-        var headers = context.Response.Headers;
-        headers.ContentSecurityPolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'";
-        headers.XContentTypeOptions = "nosniff";
-        if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal)) headers.CacheControl = "no-store";
+        context.Response.OnStarting(() =>
+        {
+            var headers = context.Response.Headers;
+            headers.ContentSecurityPolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'";
+            headers.XContentTypeOptions = "nosniff";
+            if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal)) headers.CacheControl = "no-store";
+            return Task.CompletedTask;
+        });
+        return next(context);
+    }
+
+    private static Task RefuseBodies(HttpContext context, RequestDelegate next)
+    {
+        // JSON is UTF-8 (RFC 8259, section 8.1); a reader asked for another alphabet would stumble over a name it does not know.
+        if (MediaTypeHeaderValue.TryParse(context.Request.ContentType, out var type) && type.Charset.HasValue && !type.Charset.Equals("utf-8", StringComparison.OrdinalIgnoreCase) && !type.Charset.Equals("\"utf-8\"", StringComparison.OrdinalIgnoreCase))
+            throw new BadHttpRequestException("Another alphabet than UTF-8.", StatusCodes.Status415UnsupportedMediaType);
         // Said before the body is read; Kestrel is told the same limit for bodies that do not tell their length.
         var largest = context.Request.Path.StartsWithSegments("/api/library", StringComparison.Ordinal) ? LargestFile : LargestBody;
         if (context.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit) limit.MaxRequestBodySize = largest;

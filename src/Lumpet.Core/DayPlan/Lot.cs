@@ -4,7 +4,7 @@ using Lumpet.Core.Recipes;
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>Pies of one product, pan and pick-up that are made together.</summary>
-/// <param name="Id">"pear-23-1140": product, pan and minute of the pick-up.</param>
+/// <param name="Id">"pear/23/1140": product, pan and minute of the pick-up. No id holds a stroke, so that no two lots share one.</param>
 /// <param name="Product">The product.</param>
 /// <param name="Pan">The pan.</param>
 /// <param name="PickUpMin">Minute of the pick-up.</param>
@@ -25,7 +25,7 @@ public sealed record Lot(
             {
                 var (first, count) = (group.First(), group.Sum(order => order.Count));
                 return new Lot(
-                    FormattableString.Invariant($"{group.Key.Product}-{group.Key.Pan}-{group.Key.PickUpMin}"),
+                    FormattableString.Invariant($"{group.Key.Product}/{group.Key.Pan}/{group.Key.PickUpMin}"),
                     first.Product,
                     first.Pan,
                     group.Key.PickUpMin,

@@ -10,8 +10,19 @@ public sealed record IngredientFormula(IReadOnlyList<RecipeLine> Lines, double K
     /// <summary>What the lines make.</summary>
     public Mass Made => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams)) * KeptShare;
 
-    /// <summary>Every ingredient in it, down to those that are bought, each path once.</summary>
-    public IEnumerable<Ingredient> Everything => Lines.SelectMany(line => (line.Ingredient.Formula?.Everything ?? []).Prepend(line.Ingredient));
+    /// <summary>Every ingredient in it, down to those that are bought, each once, however many ways lead to it.</summary>
+    public IReadOnlyCollection<Ingredient> Everything
+    {
+        get
+        {
+            var found = new Dictionary<string, Ingredient>();
+            var open = new Stack<RecipeLine>(Lines);
+            while (open.TryPop(out var line))
+                if (found.TryAdd(line.Ingredient.Id, line.Ingredient))
+                    foreach (var inner in line.Ingredient.Formula?.Lines ?? []) open.Push(inner);
+            return found.Values;
+        }
+    }
 
     /// <summary>The lines that make so much of it.</summary>
     public IReadOnlyList<RecipeLine> For(Mass wanted) => [.. Lines.Select(line => line with { Amount = line.Amount * (wanted / Made) })];

@@ -63,6 +63,8 @@ public static class IngredientReader
 {
     private const int MostFigures = 12;
     private const int MostFormulaLines = 40;
+    private const decimal LeastPack = 0.001m;
+    private const decimal MostPack = 100_000m;
 
     // Puffed grain weighs about 0.05 g/ml, syrup 1.45; what lies outside is a slip.
     private const double LeastDensity = 0.02;
@@ -84,9 +86,25 @@ public static class IngredientReader
         var facts = Facts(checks, draft);
         var formula = string.IsNullOrWhiteSpace(draft.MadeOf) ? null : Formula(checks, id, draft, pantry ?? new Pantry([]), custom);
         var price = draft.Price is { } stated ? Price(checks, id, stated, currency, today) : null;
+        foreach (var twice in Twice(facts.Pieces.Select(piece => piece.Piece))) checks.Add("pieces", $"What one \"{twice}\" weighs is stated twice.");
+        foreach (var twice in Twice(facts.Yields.Select(yield => yield.Preparation))) checks.Add("yields", $"What \"{twice}\" leaves is stated twice.");
         return checks.Faults.Count > 0
             ? (null, null, checks.Faults)
             : (new Ingredient(id, name, allergens, draft.Allergens is not null) { Facts = facts, Formula = formula }, price, []);
+    }
+
+    private static IEnumerable<string> Twice(IEnumerable<string> names) =>
+        names.GroupBy(name => name, StringComparer.OrdinalIgnoreCase).Where(group => group.Count() > 1).Select(group => group.Key);
+
+    /// <summary>What is wrong about how deep an ingredient lies in others with what it is made of, or null.</summary>
+    /// <param name="ingredient">The ingredient as read.</param>
+    /// <param name="known">All that the bakery has.</param>
+    public static FieldFault? Nesting(Ingredient ingredient, IEnumerable<Ingredient> known)
+    {
+        if (ingredient.Formula is null) return null;
+        var nesting = new MadeHereNesting(known);
+        nesting.State(ingredient);
+        return nesting.Fault(ingredient) is { } fault ? new FieldFault("madeOf", fault) : null;
     }
 
     /// <summary>What a bakery has set itself, as it would be stated again; without a price.</summary>
@@ -117,8 +135,8 @@ public static class IngredientReader
             var (read, fault) = RecipeLineReader.Read(text, pantry, custom);
             if (read is null) checks.Add("madeOf", fault!);
             else if (read.Known is not { } part) checks.Add("madeOf", $"\"{read.Name}\" is new here. State it as an ingredient first.");
-            else if (part.Id == id || part.Formula?.Everything.Any(inner => inner.Id == id) == true)
-                checks.Add("madeOf", part.Id == id ? $"{part.Name} cannot be made of itself." : $"{part.Name} is itself made of this: a recipe cannot use itself.");
+            else if (part.Id == id) checks.Add("madeOf", $"{part.Name} cannot be made of itself.");
+            else if (part.Formula?.Everything.Any(inner => inner.Id == id) == true) checks.Add("madeOf", $"{part.Name} is itself made of this: a recipe cannot use itself.");
             else lines.Add(read.Of(part));
         }
 
@@ -161,9 +179,9 @@ public static class IngredientReader
     {
         var supplier = checks.Name("price.supplier", stated.Supplier, "A supplier");
         if (stated.PackUnit is not ("kg" or "piece")) checks.Add("price.packUnit", "A pack counts in kg or in pieces.");
-        if (stated.PackAmount is not (> 0 and <= 100_000)) checks.Add("price.packAmount", "A pack holds more than 0 and up to 100000.");
+        if (stated.PackAmount is not (>= LeastPack and <= MostPack)) checks.Add("price.packAmount", "A pack holds 0.001 to 100000.");
         if (stated.Paid is not (>= 0 and <= 1_000_000)) checks.Add("price.paid", "A price lies between 0 and 1000000.");
-        var amount = stated.PackAmount is > 0 and <= 100_000 and { } held ? held : 1;
+        var amount = stated.PackAmount is >= LeastPack and <= MostPack and { } held ? held : 1;
         var isWeighed = stated.PackUnit == "kg";
         return new Price(id, supplier, isWeighed ? amount * 1000 : amount, isWeighed ? PackUnit.Gram : PackUnit.Piece, new Money(stated.Paid ?? 0, currency), today);
     }

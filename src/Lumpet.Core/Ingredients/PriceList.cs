@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Lumpet.Core.Measures;
 using NodaTime;
 
@@ -7,6 +8,7 @@ namespace Lumpet.Core.Ingredients;
 public sealed class PriceList
 {
     private readonly Dictionary<string, Price> current;
+    private readonly ConcurrentDictionary<IngredientFormula, Money?> made = new(ReferenceEqualityComparer.Instance as IEqualityComparer<IngredientFormula>);
 
     private PriceList(Dictionary<string, Price> current) => this.current = current;
 
@@ -17,8 +19,14 @@ public sealed class PriceList
             .ToDictionary(group => group.Key, group => group.OrderBy(row => row.ValidFrom).Last()));
 
     /// <summary>What a gram of an ingredient costs as purchased: by its own price, or by what it is made of; null where none is known.</summary>
-    public Money? OfGram(Ingredient ingredient) =>
-        Find(ingredient.Id) is { PackUnit: PackUnit.Gram } price ? price.PerUnit : ingredient.Formula?.CostOfGram(this);
+    public Money? OfGram(Ingredient ingredient)
+    {
+        if (Find(ingredient.Id) is { PackUnit: PackUnit.Gram } price) return price.PerUnit;
+        if (ingredient.Formula is not { } formula) return null;
+        // What is made here may go into much else that is: it is reckoned once. The formula belongs to the key, since two
+        // versions of one ingredient may be asked for.
+        return made.GetOrAdd(formula, one => one.CostOfGram(this));
+    }
 
     /// <summary>The row in force for an ingredient, or null where none is known.</summary>
     public Price? Find(string ingredientId) => current.GetValueOrDefault(ingredientId);

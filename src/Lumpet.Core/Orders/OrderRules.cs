@@ -27,6 +27,8 @@ public static class OrderRules
         faults.AddRange(PickUpFaults(order.PickUp, localNow, zone));
         if (order.For.Length > OrderLine.LongestFor || order.For.Any(char.IsControl))
             faults.Add(new FieldFault("for", $"A name takes up to {OrderLine.LongestFor} characters on one line."));
+        else if (VisibleText.Hides(order.For) || (order.For.Length > 0 && !VisibleText.Shows(order.For)))
+            faults.Add(new FieldFault("for", "A name takes only characters that can be seen."));
         return faults;
     }
 

@@ -34,6 +34,9 @@ public sealed record PanDraft(
 /// <summary>Reads pans as a person describes them.</summary>
 internal static class PanReader
 {
+    /// <summary>The most pans of a bakery.</summary>
+    public const int MostPans = 60;
+
     // A deep dish stands at 1 to 4; deeper than wide is no pan.
     private const double Widest = 80;
 
@@ -41,7 +44,7 @@ internal static class PanReader
     public static Pan[] Read(FieldChecks checks, string field, IReadOnlyList<PanDraft?>? drafts)
     {
         var pans = new List<Pan>();
-        foreach (var (pan, at) in checks.List(field, drafts, 1, 60, "pans").Select((pan, at) => (pan, at)))
+        foreach (var (pan, at) in checks.List(field, drafts, 1, MostPans, "pans").Select((pan, at) => (pan, at)))
         {
             var path = $"{field}[{at}]";
             var id = Id(checks, path, pan.Id);

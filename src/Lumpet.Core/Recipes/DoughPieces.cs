@@ -119,6 +119,8 @@ public static class DoughPieces
     private static DoughPiece Lattice(Cutting cut, Pan pan)
     {
         var span = pan.Footprint;
+        if (Math.Min(span.Length.Centimetres, span.Width.Centimetres) < cut.Crust.StripWidth.Centimetres)
+            throw new ArgumentException(FormattableString.Invariant($"a lattice strip of {cut.Crust.StripWidth.Centimetres:0.#} cm is wider than the pan"));
         var strips = new Strips(OneWay(cut.Crust, span.Length, span.Width, span.IsRound), OneWay(cut.Crust, span.Width, span.Length, span.IsRound));
         var area = Area.FromSquareCentimetres(strips.All.Sum(strip => strip.Centimetres) * cut.Crust.StripWidth.Centimetres);
         return cut.Piece("lattice", span, 1, strips, cut.Crust.StripWidth, area, cut.Crust.TrimShare);

@@ -11,15 +11,35 @@ public sealed record MadeHere(Ingredient Ingredient, Mass Wanted)
     /// <summary>Everything that is made first, what others are made of after them, so that reading upwards is the order of work.</summary>
     public static IReadOnlyList<MadeHere> In(params IEnumerable<ScaledProduct> scaled)
     {
-        var wanted = new Dictionary<string, MadeHere>();
-        void Add(Ingredient ingredient, Mass mass)
+        var wanted = new Dictionary<string, Mass>();
+        var level = new Dictionary<string, (Ingredient Ingredient, int Depth)>();
+        foreach (var line in scaled.SelectMany(one => one.AllLines))
         {
-            if (ingredient.Formula is not { } formula) return;
-            wanted[ingredient.Id] = wanted.TryGetValue(ingredient.Id, out var before) ? before with { Wanted = before.Wanted + mass } : new MadeHere(ingredient, mass);
-            foreach (var line in formula.For(mass)) Add(line.Ingredient, line.Yield.AsPurchased(line.Amount));
+            if (line.Line.Ingredient.Formula is null) continue;
+            Level(line.Line.Ingredient, level);
+            Want(line.Line.Ingredient, line.ToBuy);
         }
 
-        foreach (var line in scaled.SelectMany(one => one.AllLines)) Add(line.Line.Ingredient, line.ToBuy);
-        return [.. wanted.Values];
+        // From what holds others down to what they are made of: each is reckoned once, when all that takes it is known.
+        var made = new List<MadeHere>();
+        foreach (var (ingredient, _) in level.Values.OrderByDescending(one => one.Depth).ThenBy(one => one.Ingredient.Id, StringComparer.Ordinal).ToArray())
+        {
+            made.Add(new MadeHere(ingredient, wanted[ingredient.Id]));
+            foreach (var line in ingredient.Formula!.For(wanted[ingredient.Id]).Where(line => line.Ingredient.Formula is not null)) Want(line.Ingredient, line.Yield.AsPurchased(line.Amount));
+        }
+
+        return made;
+
+        void Want(Ingredient ingredient, Mass mass) => wanted[ingredient.Id] = wanted.GetValueOrDefault(ingredient.Id) + mass;
+    }
+
+    /// <summary>Levels of things made here within an ingredient, itself counted; noted for it and all in it.</summary>
+    private static int Level(Ingredient ingredient, Dictionary<string, (Ingredient, int Depth)> level)
+    {
+        if (ingredient.Formula is not { } formula) return 0;
+        if (level.TryGetValue(ingredient.Id, out var known)) return known.Depth;
+        var depth = 1 + formula.Lines.Max(line => Level(line.Ingredient, level));
+        level[ingredient.Id] = (ingredient, depth);
+        return depth;
     }
 }

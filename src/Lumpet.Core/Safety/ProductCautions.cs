@@ -27,7 +27,7 @@ public static class ProductCautions
         product.Parts.Where(part => part.Kind is PartKind.Filling or PartKind.Topping).SelectMany(part => part.Lines).Any(line => IsEgg(line.Ingredient));
 
     /// <summary>Whether an ingredient is egg, or is made of some.</summary>
-    internal static bool IsEgg(Ingredient ingredient) => ingredient.Facts.Role == IngredientRole.Egg || ingredient.Formula?.Everything.Any(IsEgg) == true;
+    internal static bool IsEgg(Ingredient ingredient) => ingredient.Facts.Role == IngredientRole.Egg || ingredient.Formula?.Everything.Any(inner => inner.Facts.Role == IngredientRole.Egg) == true;
 
     /// <summary>What of some lines is not to be tasted raw; null where there is nothing.</summary>
     internal static string? Raw(IEnumerable<RecipeLine> lines)

@@ -14,8 +14,9 @@ internal static class ChangeEndpoints
         routes.MapGet("/api/changes", Listen).WithName("GetChanges").WithSummary("What is changed, as it happens (server-sent events; each one's data is a Change).")
             .Produces<Change>(200, "text/event-stream");
 
-    private static ServerSentEventsResult<Change> Listen(ChangeFeed feed, IHostApplicationLifetime lifetime, CancellationToken cancellation) =>
-        TypedResults.ServerSentEvents(Events(feed, lifetime.ApplicationStopping, cancellation));
+    private static Results<ServerSentEventsResult<Change>, ProblemHttpResult> Listen(ChangeFeed feed, IHostApplicationLifetime lifetime, CancellationToken cancellation) => feed.HasRoom
+        ? TypedResults.ServerSentEvents(Events(feed, lifetime.ApplicationStopping, cancellation))
+        : TypedResults.Problem(title: "More screens listen here than a bakery has. Close some, and load this one again.", statusCode: 503);
 
     private static async IAsyncEnumerable<SseItem<Change>> Events(
         ChangeFeed feed, CancellationToken stopping, [EnumeratorCancellation] CancellationToken cancellation)

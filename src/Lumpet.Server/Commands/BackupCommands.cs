@@ -15,9 +15,8 @@ internal static class BackupCommands
         var data = Data();
         var replace = new Option<bool>("--replace") { Description = "Replace a file that is there already." };
         var command = new Command("backup", "Copy the bakery's database, also while Lumpet runs.") { file, data, replace };
-        command.SetAction(result => Doing(() =>
+        command.SetAction(result => Doing(result.GetValue(data), result.GetValue(file)!, database =>
         {
-            var database = new Database(result.GetValue(data) ?? CommandLine.DefaultData(demo: false));
             Store.Backup.Write(database, result.GetValue(file)!, result.GetValue(replace));
             Console.WriteLine($"{database.Path} is copied to {Path.GetFullPath(result.GetValue(file)!)}.");
         }));
@@ -30,9 +29,8 @@ internal static class BackupCommands
         var file = new Argument<string>("file") { Description = "The copy to put back." };
         var data = Data();
         var command = new Command("restore", "Put a copy back. Lumpet must not be running; what is there now is kept beside it.") { file, data };
-        command.SetAction(result => Doing(() =>
+        command.SetAction(result => Doing(result.GetValue(data), result.GetValue(file)!, database =>
         {
-            var database = new Database(result.GetValue(data) ?? CommandLine.DefaultData(demo: false));
             var kept = Store.Backup.Restore(database, result.GetValue(file)!, DateTime.Now.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture));
             Console.WriteLine($"{database.Path} is now as in {Path.GetFullPath(result.GetValue(file)!)}.{(kept is null ? string.Empty : $" What was there is kept in {kept}.")}");
         }));
@@ -41,16 +39,17 @@ internal static class BackupCommands
 
     private static Option<string?> Data() => new("--data") { Description = "The bakery's database file." };
 
-    private static int Doing(Action work)
+    private static int Doing(string? data, string file, Action<Database> work)
     {
+        if (string.IsNullOrWhiteSpace(file) || data is not null && string.IsNullOrWhiteSpace(data)) return CommandLine.Refuse("A file needs a name.");
         try
         {
-            work();
+            work(new Database(data ?? CommandLine.DefaultData(demo: false)));
             return 0;
         }
-        catch (Exception exception) when (exception is InvalidOperationException or SqliteException or IOException or UnauthorizedAccessException)
+        catch (Exception exception) when (exception is InvalidOperationException or SqliteException or IOException or UnauthorizedAccessException or ArgumentException)
         {
-            return CommandLine.Refuse(exception.Message);
+            return CommandLine.Refuse(exception.Message.ReplaceLineEndings(" "));
         }
     }
 }

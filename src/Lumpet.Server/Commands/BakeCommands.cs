@@ -3,28 +3,35 @@ using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Files;
 using Lumpet.Core.Baking.Planning;
 using Lumpet.PlanChecking;
+using Lumpet.Store;
 
 namespace Lumpet.Server.Commands;
 
 /// <summary>"plan" and "check": the oven planner and its checker on files.</summary>
 internal static class BakeCommands
 {
+    private const int MostSeconds = 86_400;
+    private const int MostEffort = 1_000_000;
+
     /// <summary>lumpet plan PROBLEM --out PLAN [--seconds N] [--effort N] [--seed N].</summary>
     public static Command Plan()
     {
         var problem = new Argument<string>("problem") { Description = "A file of the format lumpet.bake-problem/1." };
-        var output = new Option<string?>("--out") { Description = "Where the plan goes; without it, to the screen." };
+        var to = new Option<string?>("--out") { Description = "Where the plan goes; without it, to the screen." };
         var seconds = new Option<int?>("--seconds") { Description = "A cap on the time; a plan cut short may differ." };
         var effort = new Option<int>("--effort") { Description = "How many plans are built to choose from.", DefaultValueFactory = _ => BakePlanner.DefaultEffort };
         var seed = new Option<int>("--seed") { Description = "Seed of the orders tried.", DefaultValueFactory = _ => 1 };
-        var command = new Command("plan", "Plan the ovens of a problem file.") { problem, output, seconds, effort, seed };
+        var command = new Command("plan", "Plan the ovens of a problem file.") { problem, to, seconds, effort, seed };
         command.SetAction(result => Reading(() =>
         {
-            if (result.GetValue(effort) < 1 || result.GetValue(seconds) is < 1) return CommandLine.Refuse("--effort and --seconds take 1 or more.");
+            if (result.GetValue(effort) is < 1 or > MostEffort || result.GetValue(seconds) is < 1 or > MostSeconds)
+                return CommandLine.Refuse($"--effort takes 1 to {MostEffort}, and --seconds 1 to {MostSeconds}.");
+            var output = result.GetValue(to);
+            if (output is not null && FileIdentity.IsSame(output, result.GetValue(problem)!)) return CommandLine.Refuse($"--out {output} is the question itself. Choose another file for the answer.");
             using var cap = new CancellationTokenSource();
             if (result.GetValue(seconds) is { } limit) cap.CancelAfter(TimeSpan.FromSeconds(limit));
             var plan = BakePlanner.Plan(ReadProblem(result.GetValue(problem)!), result.GetValue(effort), result.GetValue(seed), cap.Token);
-            if (result.GetValue(output) is { } path) File.WriteAllText(path, BakePlanFile.Write(plan) + "\n");
+            if (output is not null) Write(output, BakePlanFile.Write(plan) + "\n");
             else Console.WriteLine(BakePlanFile.Write(plan));
             Console.Error.WriteLine(FormattableString.Invariant(
                 $"{plan.Trays.Count} trays baked, {plan.Unplaced.Count} left out; cost {plan.Cost.Total}, at least {plan.LowerBound.Total}"));
@@ -51,6 +58,28 @@ internal static class BakeCommands
         return command;
     }
 
+    /// <summary>A file appears whole or not at all; what is no file, such as a pipe, is written to as it is.</summary>
+    private static void Write(string path, string text)
+    {
+        if (File.Exists(path) && FileIdentity.Of(path) is { IsRegular: false })
+        {
+            File.WriteAllText(path, text);
+            return;
+        }
+
+        var place = FileIdentity.RealPath(path);
+        var half = $"{place}.half-{Guid.NewGuid():N}";
+        try
+        {
+            File.WriteAllText(half, text);
+            File.Move(half, place, overwrite: true);
+        }
+        finally
+        {
+            File.Delete(half);
+        }
+    }
+
     private static BakeProblem ReadProblem(string path) => Named(path, () => BakeProblemFile.Read(File.ReadAllText(path)));
 
     private static StatedBakePlan ReadPlan(string path) => Named(path, () => BakePlanFile.Read(File.ReadAllText(path)));
@@ -73,7 +102,7 @@ internal static class BakeCommands
         {
             return work();
         }
-        catch (Exception exception) when (exception is BakeFileException or IOException or UnauthorizedAccessException)
+        catch (Exception exception) when (exception is BakeFileException or IOException or UnauthorizedAccessException or ArgumentException)
         {
             return CommandLine.Refuse(exception.Message);
         }

@@ -34,7 +34,7 @@ internal static class PlanCalendar
 
     private static CalendarEvent Event(DayBook book, Instant now, string id, string summary, string description, string station, int from, int to) => new()
     {
-        Uid = $"{Days.Iso(book.Day)}-{id.Replace('/', '-')}@lumpet",
+        Uid = $"{Days.Iso(book.Day)}-{id}@lumpet",
         Summary = summary,
         Description = description.Length > 0 ? description : null,
         Location = station,

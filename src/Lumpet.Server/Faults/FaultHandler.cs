@@ -12,6 +12,10 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
     private const int InputOutput = 10;
     private const int CannotOpen = 14;
     private const int Busy = 5;
+    private const int Constraint = 19;
+
+    // Bodies that are refused for what they are, and not for what stands in them.
+    private static readonly int[] OfTheBody = [StatusCodes.Status413PayloadTooLarge, StatusCodes.Status415UnsupportedMediaType];
 
     /// <inheritdoc/>
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
@@ -19,14 +23,16 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
         var problem = exception switch
         {
             BadHttpRequestException bad => FieldProblems.Of(Malformed(bad)).ProblemDetails,
+            // The schema holds what must hold, whatever was checked before.
+            SqliteException { SqliteErrorCode: Constraint } => Problem(409, "What is kept would not hold together with this, or someone else has just kept something that stands against it. Nothing was changed; look again."),
             SqliteException { SqliteErrorCode: DiskFull } => Problem(507, "The disk is full. Nothing was changed; free some space and try again."),
             SqliteException { SqliteErrorCode: Busy } => Problem(503, "The database is busy with other changes. Nothing was changed; try again in a moment."),
             SqliteException { SqliteErrorCode: InputOutput or CannotOpen } => Problem(503, "The disk does not take or give what is asked. Nothing was changed; look whether it is full or was removed, and try again."),
             SqliteException { SqliteErrorCode: ReadOnly } => Problem(503, "The database file cannot be written. Nothing was changed; check its permissions."),
             _ => Problem(500, "Something went wrong in Lumpet itself. Nothing was changed; try again, and if it stays, look at the server's output."),
         };
-        if (exception is BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge }) problem.Status = StatusCodes.Status413PayloadTooLarge;
-        if (problem.Status >= 500) log.LogError(exception, "A request failed: {Method} {Path}", httpContext.Request.Method, httpContext.Request.Path);
+        if (exception is BadHttpRequestException { StatusCode: var status } && OfTheBody.Contains(status)) problem.Status = status;
+        if (problem.Status >= 500 || exception is SqliteException) log.LogError(exception, "A request failed: {Method} {Path}", httpContext.Request.Method, httpContext.Request.Path);
         httpContext.Response.StatusCode = problem.Status ?? 500;
         return await problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = httpContext, ProblemDetails = problem });
     }
@@ -43,8 +49,11 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
                 : (field, "This is not a value of the kind that is needed here.");
         }
 
-        return exception.StatusCode == StatusCodes.Status413PayloadTooLarge
-            ? ("body", "The request is too large.")
-            : ("body", "A JSON body is required here.");
+        return ("body", exception.StatusCode switch
+        {
+            StatusCodes.Status413PayloadTooLarge => "The request is too large.",
+            StatusCodes.Status415UnsupportedMediaType => "A body is sent as application/json, in UTF-8.",
+            _ => "A JSON body is required here.",
+        });
     }
 }

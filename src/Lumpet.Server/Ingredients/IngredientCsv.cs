@@ -4,6 +4,7 @@ using CsvHelper.Configuration;
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes.Exchange;
+using Lumpet.Server.Tables;
 
 namespace Lumpet.Server.Ingredients;
 
@@ -37,19 +38,19 @@ internal static class IngredientCsv
         {
             var stated = IngredientReader.Write(ingredient);
             csv.WriteField(ingredient.Id);
-            csv.WriteField(stated.Name);
+            csv.WriteField(CellGuard.Write(stated.Name));
             csv.WriteField(stated.Role);
             csv.WriteField(stated.Allergens is null ? NotStated : string.Join("; ", stated.Allergens));
             csv.WriteField(stated.MayContain is { Count: 0 } ? Nothing : string.Join("; ", stated.MayContain ?? []));
             csv.WriteField(stated.GramsPerMl);
-            csv.WriteField(stated.DensitySource);
-            csv.WriteField(string.Join("; ", (stated.Pieces ?? []).OfType<PieceDraft>().Select(piece => FormattableString.Invariant($"{piece.Piece} = {piece.Grams} | {piece.Source}"))));
-            csv.WriteField(string.Join("; ", (stated.Yields ?? []).OfType<YieldDraft>().Select(yield => FormattableString.Invariant($"{yield.Preparation} = {yield.Percent} | {yield.Source}"))));
+            csv.WriteField(CellGuard.Write(stated.DensitySource));
+            csv.WriteField(CellGuard.Write(string.Join("; ", (stated.Pieces ?? []).OfType<PieceDraft>().Select(piece => FormattableString.Invariant($"{piece.Piece} = {piece.Grams} | {piece.Source}")))));
+            csv.WriteField(CellGuard.Write(string.Join("; ", (stated.Yields ?? []).OfType<YieldDraft>().Select(yield => FormattableString.Invariant($"{yield.Preparation} = {yield.Percent} | {yield.Source}")))));
             csv.WriteField(stated.AlcoholPercent);
             csv.WriteField(YesOrNo(stated.UnsafeRaw));
             csv.WriteField(stated.WeighedTo);
-            csv.WriteField(stated.OtherNames);
-            csv.WriteField(stated.MadeOf?.Replace("\n", "; ", StringComparison.Ordinal));
+            csv.WriteField(CellGuard.Write(stated.OtherNames));
+            csv.WriteField(CellGuard.Write(stated.MadeOf?.Replace("\n", "; ", StringComparison.Ordinal)));
             csv.WriteField(stated.KeptPercent);
             csv.WriteField(YesOrNo(stated.NeedsControl));
             csv.WriteField<double?>(all[ingredient.Id].Facts.Density is { } density ? Math.Round(density.Value.GramsPerMillilitre, 4) : null);
@@ -110,7 +111,7 @@ internal static class IngredientCsv
 
         private bool? YesOrNo(string column) => Text(column) switch { "yes" => true, "no" => false, _ => null };
 
-        private string Text(string column) => csv.TryGetField<string>(column, out var text) ? text?.Trim() ?? string.Empty : string.Empty;
+        private string Text(string column) => csv.TryGetField<string>(column, out var text) ? CellGuard.Read(text?.Trim() ?? string.Empty) : string.Empty;
 
         private string[] List(string column) => Text(column).Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
 

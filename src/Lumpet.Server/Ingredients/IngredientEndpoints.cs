@@ -49,6 +49,7 @@ internal static class IngredientEndpoints
         var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, clock.Today(bakery.Zone), new Pantry(known.Values), bakery.Cups);
         if (ingredient is null) return FieldProblems.Of(faults);
         if (Taken(known.Values, ingredient) is { } taken) return taken;
+        if (IngredientReader.Nesting(ingredient, known.Values) is { } nested) return FieldProblems.Of([nested]);
         IngredientWriter.Add(transaction, ingredient, price);
         transaction.Commit();
         feed.Publish("ingredients");
@@ -66,6 +67,7 @@ internal static class IngredientEndpoints
         var (ingredient, price, faults) = IngredientReader.Read(id, draft, bakery.Currency, clock.Today(bakery.Zone), new Pantry(known), bakery.Cups);
         if (ingredient is null) return FieldProblems.Of(faults);
         if (Taken(known, ingredient) is { } taken) return taken;
+        if (IngredientReader.Nesting(ingredient, known) is { } nested) return FieldProblems.Of([nested]);
         var outcome = IngredientWriter.Change(transaction, ingredient, price, version);
         if (outcome == ChangeOutcome.Gone) return TypedResults.Problem(title: "There is no such ingredient.", statusCode: 404);
         if (outcome == ChangeOutcome.Conflict) return RowVersion.Conflict("this ingredient");

@@ -4,6 +4,7 @@ using CsvHelper.Configuration;
 using Lumpet.Core;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Recipes;
+using Lumpet.Server.Tables;
 using NodaTime;
 
 namespace Lumpet.Server.Orders;
@@ -29,7 +30,7 @@ internal static class OrderCsv
             csv.WriteField(order.Product);
             csv.WriteField(order.Pan);
             csv.WriteField(PickUpText.Written.Format(order.PickUp));
-            csv.WriteField(order.For);
+            csv.WriteField(CellGuard.Write(order.For));
             csv.NextRecord();
         }
 
@@ -71,7 +72,7 @@ internal static class OrderCsv
         string Text(string column)
         {
             var at = Array.FindIndex(csv.HeaderRecord!, name => name.Trim().Equals(column, StringComparison.OrdinalIgnoreCase));
-            return at >= 0 && csv.TryGetField<string>(at, out var text) ? text ?? string.Empty : string.Empty;
+            return at >= 0 && csv.TryGetField<string>(at, out var text) ? CellGuard.Read(text ?? string.Empty) : string.Empty;
         }
 
         var named = Text("product");

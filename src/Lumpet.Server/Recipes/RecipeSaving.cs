@@ -37,10 +37,9 @@ internal static class RecipeSaving
         var names = RecipeFinder.Names(connection);
         var (product, fresh, faults) = Read(connection, draft, id, version + 1, [.. names.Where(pair => pair.Key != id).Select(pair => pair.Value)]);
         if (product is null) return (null, ChangeOutcome.Done, faults);
-        var ordered = OrderStore.PansOrdered(connection, id).Except(product.Sizes.Select(size => size.Pan.Id)).ToArray();
-        if (ordered.Length > 0)
-            return (null, ChangeOutcome.Done, [new FieldFault("sizes", $"There are orders for it in {string.Join(", ", ordered)}; keep that size until they are picked up.")]);
-        var outcome = version == 0 ? ChangeOutcome.Gone : RecipeWriter.Save(transaction, product, fresh, clock.Now);
+        if (OrderedSizes.Fault(product, OrderStore.PansOrdered(connection, id)) is { } dropped) return (null, ChangeOutcome.Done, [dropped]);
+        // What was removed is not brought back by changing it.
+        var outcome = version == 0 || !names.ContainsKey(id) ? ChangeOutcome.Gone : RecipeWriter.Save(transaction, product, fresh, clock.Now);
         return outcome == ChangeOutcome.Done ? (product, outcome, []) : (null, outcome, []);
     }
 

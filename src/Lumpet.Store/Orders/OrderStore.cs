@@ -46,6 +46,11 @@ public static class OrderStore
     public static IReadOnlyList<string> PansOrdered(SqliteConnection connection, string product) =>
         [.. connection.Query<string>("SELECT DISTINCT pan_id FROM order_line WHERE product_id = @product ORDER BY 1", new { product })];
 
+    /// <summary>Pans in which products are ordered, past days included, by the product's id.</summary>
+    public static IReadOnlyDictionary<string, IReadOnlyList<string>> SizesOrdered(SqliteConnection connection) =>
+        connection.Query<SizeRow>("SELECT DISTINCT product_id AS productId, pan_id AS panId FROM order_line ORDER BY 1, 2")
+            .GroupBy(row => row.ProductId).ToDictionary(group => group.Key, IReadOnlyList<string> (group) => [.. group.Select(row => row.PanId)]);
+
     /// <summary>Adds an order.</summary>
     public static StoredOrder Add(Transaction transaction, OrderLine line, DateTimeZone zone)
     {
@@ -143,6 +148,8 @@ public static class OrderStore
 
     private sealed record Row(
         string Id, string ProductId, string PanId, long Count, string PickUpLocal, long PickUpUnix, string ForWhom, long RowVersion);
+
+    private sealed record SizeRow(string ProductId, string PanId);
 
     private sealed record PlaceRow(string Id, string PickUpLocal);
 

@@ -3,6 +3,7 @@ using Lumpet.Core.Bakery;
 using Lumpet.Core.Recipes.Exchange;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
+using Lumpet.Store.Orders;
 using Microsoft.Data.Sqlite;
 using NodaTime;
 
@@ -23,7 +24,16 @@ public static class LibraryStore
         RecipeStore.Pans(connection),
         RecipeStore.Doughs(connection),
         RecipeStore.Products(connection),
-        today);
+        today)
+    {
+        RemovedDoughs = Removed(connection, "dough"),
+        RemovedProducts = Removed(connection, "product"),
+        Ordered = OrderStore.SizesOrdered(connection),
+    };
+
+    private static Dictionary<string, int> Removed(SqliteConnection connection, string kind) =>
+        connection.Query<RemovedRow>($"SELECT id, CAST(max(version) AS INTEGER) AS version FROM recipe_version WHERE kind = @kind AND id NOT IN (SELECT id FROM {kind}) GROUP BY id", new { kind })
+            .ToDictionary(row => row.Id, row => (int)row.Version);
 
     /// <summary>Number that grows with every change of recipes, doughs, ingredients, pans or the bakery: the same number, the same library.</summary>
     public static long Stamp(SqliteConnection connection) => connection.QuerySingle<long>("SELECT number FROM library_stamp");
@@ -40,5 +50,12 @@ public static class LibraryStore
         return change.Doughs.Select(dough => RecipeWriter.Save(transaction, dough, [], savedAt))
             .Concat(change.Products.Select(product => RecipeWriter.Save(transaction, product, [], savedAt)))
             .FirstOrDefault(outcome => outcome != ChangeOutcome.Done);
+    }
+
+    private sealed class RemovedRow
+    {
+        public string Id { get; init; } = string.Empty;
+
+        public long Version { get; init; }
     }
 }

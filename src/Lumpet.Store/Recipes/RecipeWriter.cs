@@ -138,13 +138,14 @@ public static class RecipeWriter
         return ChangeOutcome.Done;
     }
 
-    /// <summary>Why a version cannot be saved, or null where it can: it must follow the one that is there.</summary>
+    /// <summary>Why a version cannot be saved, or null where it can: it must follow the one that is there, or the last of what was removed.</summary>
     private static ChangeOutcome? Blocked(SqliteConnection connection, string table, string id, int version)
     {
         var present = connection.QuerySingleOrDefault<long?>($"SELECT version FROM {table} WHERE id = @id", new { id });
-        return present is null && version > 1 ? ChangeOutcome.Gone
-            : (present ?? 0) != version - 1 ? ChangeOutcome.Conflict
-            : null;
+        var last = present ?? connection.QuerySingleOrDefault<long?>("SELECT max(version) FROM recipe_version WHERE kind = @table AND id = @id", new { table, id }) ?? 0;
+        return last == version - 1 ? null
+            : present is null && version > 1 ? ChangeOutcome.Gone
+            : ChangeOutcome.Conflict;
     }
 
     private static void Parts(SqliteConnection connection, Product product)

@@ -75,7 +75,7 @@ public sealed class StepGraphTests
         var lots = Lot.From([
             TestBakery.Order(TestBakery.Pear, 7, 900), TestBakery.Order(TestBakery.Pear, 3, 900) with { For = "ferry" },
             TestBakery.Order(TestBakery.Pear, 1, 800), TestBakery.Order(TestBakery.Pear, 5, 900, TestBakery.Pan26)]);
-        Assert.Equal(["pear-23-800", "pear-23-900", "pear-26-900"], lots.Select(lot => lot.Id));
+        Assert.Equal(["pear/23/800", "pear/23/900", "pear/26/900"], lots.Select(lot => lot.Id));
         Assert.Equal([4, 4, 2], lots[1].Trays);
         Assert.Equal(["kiosk", "ferry"], lots[1].For);
         Assert.Equal([2, 2, 1], lots[2].Trays);

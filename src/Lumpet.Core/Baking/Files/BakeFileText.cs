@@ -18,11 +18,11 @@ internal static partial class BakeFileText
         using var document = Parse(text);
         try
         {
-            return document.RootElement.Deserialize<T>(AsWritten) ?? throw new BakeFileException([new FieldFault(string.Empty, "an object is required, not null")]);
+            return document.RootElement.Deserialize<T>(AsWritten) ?? throw new BakeFileException([new FieldFault("file", "an object is required, not null")]);
         }
         catch (JsonException exception)
         {
-            throw new BakeFileException([new FieldFault(Named(document.RootElement, exception.Path ?? string.Empty), "this is of the wrong kind: see docs/formats/bake-plan.md")]);
+            throw new BakeFileException([new FieldFault(Named(document.RootElement, exception.Path ?? string.Empty) is { Length: > 0 } field ? field : "file", "this is of the wrong kind: see docs/formats/bake-plan.md")]);
         }
     }
 
@@ -31,6 +31,7 @@ internal static partial class BakeFileText
 
     private static JsonDocument Parse(string text)
     {
+        if (LoneSurrogates.AreInJson(text)) throw new BakeFileException([new FieldFault("file", "it holds half a character (a lone surrogate such as \\ud800)")]);
         try
         {
             return JsonDocument.Parse(text, new JsonDocumentOptions { MaxDepth = AsWritten.MaxDepth });

@@ -22,7 +22,19 @@ public sealed record LibraryState(
     IReadOnlyList<Pan> Pans,
     IReadOnlyList<DoughFormula> Doughs,
     IReadOnlyList<Product> Products,
-    LocalDate Today);
+    LocalDate Today)
+{
+    private static readonly IReadOnlyDictionary<string, int> None = new Dictionary<string, int>();
+
+    /// <summary>Last versions of doughs that were removed, by id: one that comes back goes on counting.</summary>
+    public IReadOnlyDictionary<string, int> RemovedDoughs { get; init; } = None;
+
+    /// <summary>Last versions of products that were removed, by id.</summary>
+    public IReadOnlyDictionary<string, int> RemovedProducts { get; init; } = None;
+
+    /// <summary>Ids of the pans in which products are ordered, by the product's id.</summary>
+    public IReadOnlyDictionary<string, IReadOnlyList<string>> Ordered { get; init; } = new Dictionary<string, IReadOnlyList<string>>();
+}
 
 /// <summary>What taking in a file would do: all of it or nothing.</summary>
 /// <param name="Added">Ingredients that are new.</param>

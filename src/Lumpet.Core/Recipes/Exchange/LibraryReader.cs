@@ -25,6 +25,7 @@ public static class LibraryReader
     public static LibraryChange Read(string text, LibraryState state)
     {
         if (text.Length > LongestText) return Refused(new FieldFault("text", "A file takes up to 16 million characters."));
+        if (LoneSurrogates.AreInJson(text)) return Refused(new FieldFault("text", "It holds half a character (a lone surrogate such as \\ud800)."));
         JsonDocument document;
         try
         {
@@ -95,7 +96,10 @@ public static class LibraryReader
                 .. list.Where(one => one.Stated?.Name is not null && one.Id is not null && !ingredients.ContainsKey(one.Id)).DistinctBy(one => one.Id)
                     .Select(one => new Ingredient(one.Id!, one.Stated!.Name!, [])),
             ]);
-            var parts = state.Ingredients.Where(one => one.Formula is not null).ToDictionary(one => one.Id, one => one.Formula!.Lines.Select(line => line.Ingredient.Id).ToArray());
+            var nesting = new MadeHereNesting(state.Ingredients);
+            var ids = new HashSet<string>();
+            var names = new Dictionary<string, string>(StringComparer.OrdinalIgnoreCase);
+            foreach (var one in state.Ingredients) names.TryAdd(one.Name, one.Id);
             foreach (var (one, at) in list.Select((one, at) => (one, at)))
             {
                 var path = $"ingredients[{at}]";
@@ -103,25 +107,19 @@ public static class LibraryReader
                 var (read, _, faults) = IngredientReader.Read(id, one.Stated ?? new IngredientDraft(null, null, null, null, null, null, null, null, null, null, null, null, null), state.Currency, state.Today, named, state.Cups);
                 Add(path, faults);
                 if (read is null) continue;
-                if (read.Formula is { } formula) parts[id] = [.. formula.Lines.Select(line => line.Ingredient.Id)];
-                else parts.Remove(id);
-                if (Reaches(parts, id, id, [])) checks.Add($"{path}.madeOf", $"{read.Name} is made of something that is made of it: a recipe cannot use itself.");
+                if (!ids.Add(id)) checks.Add($"{path}.id", $"Two ingredients have the id \"{id}\".");
+                nesting.State(read);
+                if (read.Formula is not null && nesting.Fault(read) is { } fault) checks.Add($"{path}.madeOf", fault);
+                if (names.TryGetValue(read.Name, out var owner) && owner != id) checks.Add($"{path}.name", $"There is an ingredient \"{read.Name}\" of another id already.");
+                names[read.Name] = id;
                 var inForce = read with { Facts = FactsInForce.Of(read) };
-                if (!state.Own.TryGetValue(id, out var present))
-                {
-                    if (ingredients.Values.Any(other => other.Name.Equals(read.Name, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.name", $"There is an ingredient \"{read.Name}\" of another id already.");
-                    added.Add(read);
-                }
+                if (!state.Own.TryGetValue(id, out var present)) added.Add(read);
                 else if (Text(IngredientReader.Write(present)) == Text(IngredientReader.Write(read))) same++;
                 else restated.Add(read);
 
                 ingredients[id] = inForce;
             }
         }
-
-        /// <summary>Whether what an ingredient is made of leads to another.</summary>
-        private static bool Reaches(Dictionary<string, string[]> parts, string from, string to, HashSet<string> seen) =>
-            parts.TryGetValue(from, out var inner) && inner.Any(part => part == to || (seen.Add(part) && Reaches(parts, part, to, seen)));
 
         public IReadOnlyList<Pan> Pans(IReadOnlyList<PanDraft?>? drafts)
         {
@@ -133,21 +131,23 @@ public static class LibraryReader
                 if (pan.BoughtAs is { } bought && !ingredients.ContainsKey(bought)) checks.Add("pans", $"{pan.Name} is bought as \"{bought}\", which is no ingredient here.");
             }
 
+            if (state.Pans.Count + newPans.Count > PanReader.MostPans) checks.Add("pans", $"A bakery has at most {PanReader.MostPans} pans; with this file it would have {state.Pans.Count + newPans.Count}.");
             return [.. state.Pans, .. newPans];
         }
 
         public void Doughs(IReadOnlyList<NamedDough> list)
         {
+            var ids = new HashSet<string>();
             foreach (var (one, at) in list.Select((one, at) => (one, at)))
             {
                 var path = $"doughs[{at}]";
                 var id = Id(path, one.Id);
                 var present = allDoughs.GetValueOrDefault(id);
-                var (dough, fresh, faults) = DoughReader.Read(one.Written ?? new DoughDraft(), id, (present?.Version ?? 0) + 1, Pantry, state.Cups);
+                var (dough, fresh, faults) = DoughReader.Read(one.Written ?? new DoughDraft(), id, (present?.Version ?? state.RemovedDoughs.GetValueOrDefault(id)) + 1, Pantry, state.Cups);
                 Add(path, faults);
                 if (dough is null) continue;
                 added.AddRange(fresh);
-                if (doughs.Any(other => other.Id == id)) checks.Add($"{path}.id", $"Two doughs have the id \"{id}\".");
+                if (!ids.Add(id)) checks.Add($"{path}.id", $"Two doughs have the id \"{id}\".");
                 if (allDoughs.Values.Any(other => other.Id != id && other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.name", $"There is a dough \"{dough.Name}\" of another id already.");
                 if (present is not null && Text(DoughReader.Write(present)) == Text(DoughReader.Write(dough))) same++;
                 else
@@ -176,10 +176,11 @@ public static class LibraryReader
                 var name = (one.Written?.Name ?? string.Empty).Trim();
                 IReadOnlyCollection<string> others = taken.TryGetValue(name, out var owner) && owner != id ? [name] : [];
                 taken.TryAdd(name, id);
-                var (product, fresh, faults) = ProductReader.Read(one.Written ?? new ProductDraft(), id, (before?.Version ?? 0) + 1, state.Currency, pans, known, Pantry, others, state.Cups);
+                var (product, fresh, faults) = ProductReader.Read(one.Written ?? new ProductDraft(), id, (before?.Version ?? state.RemovedProducts.GetValueOrDefault(id)) + 1, state.Currency, pans, known, Pantry, others, state.Cups);
                 Add(path, faults);
                 if (checks.Faults.Count > MostFaults) return;
                 if (product is null) continue;
+                if (OrderedSizes.Fault(product, state.Ordered.GetValueOrDefault(id) ?? []) is { } dropped) checks.Add($"{path}.{dropped.Field}", dropped.Message);
                 added.AddRange(fresh);
                 if (before is not null && Text(ProductReader.Write(before)) == Text(ProductReader.Write(product))) same++;
                 else products.Add(product);

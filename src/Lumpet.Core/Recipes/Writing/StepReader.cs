@@ -14,6 +14,7 @@ internal static class StepReader
         Step[] steps = [.. checks.List("steps", draft.Steps, 2, 40, "steps").Select((step, at) => Read(checks, step, $"steps[{at}]"))];
         foreach (var twice in steps.GroupBy(step => step.Id).Where(group => group.Count() > 1)) checks.Add("steps", $"Two steps have the id \"{twice.Key}\".");
         Link[] links = [.. checks.List("links", draft.Links, 1, 80, "links").Select((link, at) => Read(checks, link, $"links[{at}]"))];
+        foreach (var twice in links.GroupBy(link => (link.Before, link.After)).Where(group => group.Count() > 1)) checks.Add("links", $"The link from \"{twice.Key.Before}\" to \"{twice.Key.After}\" is there twice.");
         var network = new ProcessNetwork(steps, links);
         if (checks.Faults.Count == 0) Together(checks, network);
         return checks.Faults.Count == 0 ? BakedThings.Told(network, isFillingBaked, Said(draft)) : network;
