@@ -24,52 +24,59 @@ public static class DayPlanner
     // While releases are still being found, the standard orders are enough.
     private const int EffortWhileLoosening = 6;
 
-    /// <summary>Plans a snapshot. The same snapshot gives the same plan.</summary>
-    /// <exception cref="ArgumentException">A product's steps do not hold together.</exception>
-    public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort)
+    /// <summary>Plans a snapshot. The same snapshot gives the same plan, unless patience runs out before it is settled.</summary>
+    /// <param name="snapshot">What is asked.</param>
+    /// <param name="effort">Oven plans built for the final round.</param>
+    /// <param name="patience">How long someone waits; by default as long as it takes.</param>
+    /// <exception cref="PlanStumblesException">Something that is ordered cannot be planned; it is named.</exception>
+    public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort, Patience patience = default)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts);
         var question = new OvenQuestion(snapshot, calendar);
-        var round = Best(snapshot, calendar, question, effort, MostRounds);
-        return PlannedDays.From(round, question.Stretches, calendar.Stretches, Troubles.In(snapshot, round));
+        var round = Best(snapshot, calendar, question, effort, MostRounds, patience);
+        var troubles = Troubles.In(snapshot, round, patience);
+        return PlannedDays.From(round, question.Stretches, calendar.Stretches, troubles) with { IsSettled = !patience.IsOver };
     }
 
     /// <summary>The best round for a snapshot.</summary>
     /// <param name="snapshot">What is asked.</param>
     /// <param name="effort">Oven plans built for the last round.</param>
     /// <param name="mostRounds">Rounds at most before it.</param>
-    internal static DayRound Best(DaySnapshot snapshot, int effort, int mostRounds)
+    /// <param name="patience">How long someone waits.</param>
+    internal static DayRound Best(DaySnapshot snapshot, int effort, int mostRounds, Patience patience = default)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts);
-        return Best(snapshot, calendar, new OvenQuestion(snapshot, calendar), effort, mostRounds);
+        return Best(snapshot, calendar, new OvenQuestion(snapshot, calendar), effort, mostRounds, patience);
     }
 
-    private static DayRound Best(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, int effort, int mostRounds)
+    private static DayRound Best(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, int effort, int mostRounds, Patience patience)
     {
         var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
-        LotAim[] aims = [.. Lot.From(snapshot.Orders).Select(lot => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin), snapshot.HorizonMin))];
+        LotAim[] aims = [.. Lot.From(snapshot.Orders).Select(lot => PlanStumblesException.Over(lot, () => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin), snapshot.HorizonMin)))];
         var trays = aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
         effort = Math.Max(2, Math.Min(effort, effort * TraysForWholeEffort / Math.Max(1, trays)));
         DayRound? best = null;
         for (var round = 0; round < mostRounds; round++)
         {
-            var tried = Round(snapshot, calendar, question, aims, Math.Min(effort, EffortWhileLoosening));
-            if (best is null || tried.IsBetterThan(best)) best = tried;
+            var tried = Round(snapshot, calendar, question, aims, Math.Min(effort, EffortWhileLoosening), patience);
+            // A round that was cut short is only better than none.
+            if (best is null || (!patience.AtOnce.IsCancellationRequested && tried.IsBetterThan(best))) best = tried;
+            if (patience.IsOver) return best;
             LotAim[] looser = [.. aims.Select(aim => Loosened(tried, aim, snapshot.HorizonMin))];
             if (looser.SequenceEqual(aims, ReferenceEqualityComparer.Instance)) break;
             aims = looser;
         }
 
-        var thorough = Round(snapshot, calendar, question, aims, effort);
-        return thorough.IsBetterThan(best!) ? thorough : best!;
+        var thorough = Round(snapshot, calendar, question, aims, effort, patience);
+        return !patience.AtOnce.IsCancellationRequested && thorough.IsBetterThan(best!) ? thorough : best!;
     }
 
-    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, int effort)
+    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, int effort, Patience patience)
     {
         var problem = question.Problem(aims);
-        var plan = BakePlanner.Plan(problem, effort);
+        var plan = BakePlanner.Plan(problem, effort, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
-        Parcel[] parcels = [.. aims.SelectMany(aim => Parcel.Of(aim.Work, baked))];
+        Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var batches = parcels.SelectMany(Demands)
             .GroupBy(demand => demand.Dough.Id)
             .OrderBy(group => group.Key, StringComparer.Ordinal)
@@ -83,7 +90,7 @@ public static class DayPlanner
     private static IEnumerable<DoughDemand> Demands(Parcel parcel)
     {
         var (work, lot) = (parcel.Work, parcel.Work.Lot);
-        var pieces = Scaling.Scale(lot.Product, lot.Pan, parcel.Pies).Pieces;
+        var pieces = PlanStumblesException.Over(lot, () => Scaling.Scale(lot.Product, lot.Pan, parcel.Pies).Pieces);
         return
             from node in Enumerable.Range(0, work.Graph.Nodes.Count)
             where work.Graph.Nodes[node].UsesDough

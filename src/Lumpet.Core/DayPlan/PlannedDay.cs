@@ -15,7 +15,7 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Batches">Dough batches, in order of mixing.</param>
 /// <param name="Fates">What becomes of every lot, in the order of the lots.</param>
 /// <param name="Troubles">What does not work out; empty when all is well.</param>
-/// <param name="Reasons">Why each task is when it is, by the task's id.</param>
+/// <param name="Reasons">Why each task is when it is, by the task's id; worked out when it is asked for.</param>
 public sealed record PlannedDay(
     IReadOnlyList<Lot> Lots,
     BakeProblem Problem,
@@ -28,6 +28,9 @@ public sealed record PlannedDay(
     IReadOnlyList<Trouble> Troubles,
     IReadOnlyDictionary<string, TaskReason> Reasons)
 {
+    /// <summary>Whether all was tried that is tried for a day; where patience ran out before, there may be a better plan.</summary>
+    public bool IsSettled { get; init; } = true;
+
     /// <summary>Pies of all lots.</summary>
     public int Pies => Lots.Sum(lot => lot.Count);
 

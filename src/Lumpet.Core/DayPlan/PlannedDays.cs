@@ -28,6 +28,6 @@ internal static class PlannedDays
             batches,
             round.Fates,
             troubles,
-            TaskReasons.Of(round, batches, stretches));
+            new TaskReasons(round, batches, stretches, tasks));
     }
 }

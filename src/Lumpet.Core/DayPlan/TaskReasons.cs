@@ -1,163 +1,42 @@
+using System.Collections;
+using System.Diagnostics.CodeAnalysis;
 using Lumpet.Core.Dough;
-using Lumpet.Core.Steps;
-using static Lumpet.Core.DayPlan.PlanText;
 
 namespace Lumpet.Core.DayPlan;
 
-/// <summary>Says of every task why it is when it is: what it waits for, what waits for it, how much it can slip.</summary>
-internal sealed class TaskReasons
+/// <summary>
+/// Says of every task why it is when it is: what it waits for, what waits for it, how much it can slip. A reason is worked
+/// out when it is asked for, from the round and nothing else: a large day has thousands of tasks, of which a few are asked.
+/// </summary>
+internal sealed class TaskReasons(DayRound round, DoughBatch[] batches, IReadOnlyList<DayShift> stretches, IReadOnlyList<DayTask> tasks) : IReadOnlyDictionary<string, TaskReason>
 {
-    private readonly Dictionary<string, TaskReason> reasons = [];
-    private readonly DayRound round;
-    private readonly IReadOnlyList<Parcel> parcels;
-    private readonly DoughBatch[] batches;
-    private readonly IReadOnlyList<DayShift> stretches;
-    private readonly StaysInOven stays;
+    private readonly HashSet<string> ids = [.. tasks.Select(task => task.Id)];
 
-    private TaskReasons(DayRound round, DoughBatch[] batches, IReadOnlyList<DayShift> stretches) =>
-        (this.round, parcels, this.batches, this.stretches, stays) = (round, round.Parcels, batches, stretches, new StaysInOven(round.Problem, round.Plan));
+    /// <inheritdoc/>
+    public IEnumerable<string> Keys => ids;
 
-    /// <summary>The reasons of all tasks, by id.</summary>
-    public static IReadOnlyDictionary<string, TaskReason> Of(DayRound round, DoughBatch[] batches, IReadOnlyList<DayShift> stretches)
+    /// <inheritdoc/>
+    public IEnumerable<TaskReason> Values => ids.Select(id => this[id]);
+
+    /// <inheritdoc/>
+    public int Count => ids.Count;
+
+    /// <inheritdoc/>
+    public TaskReason this[string key] => TryGetValue(key, out var reason) ? reason : throw new KeyNotFoundException($"There is no task {key}.");
+
+    /// <inheritdoc/>
+    public bool ContainsKey(string key) => ids.Contains(key);
+
+    /// <inheritdoc/>
+    public bool TryGetValue(string key, [MaybeNullWhen(false)] out TaskReason value)
     {
-        var all = new TaskReasons(round, batches, stretches);
-        for (var at = 0; at < batches.Length; at++) all.Batch(at);
-        foreach (var parcel in round.Parcels) all.Parcel(parcel);
-        return all.reasons;
+        value = null;
+        return ids.Contains(key) && new ReasonSearch(round, batches, stretches).Of(key).TryGetValue(key, out value);
     }
 
-    private static string Id(Parcel parcel, string step) => FormattableString.Invariant($"{parcel.Work.Lot.Id}/{parcel.Number}/{step}");
+    /// <inheritdoc/>
+    public IEnumerator<KeyValuePair<string, TaskReason>> GetEnumerator() => ids.Select(id => KeyValuePair.Create(id, this[id])).GetEnumerator();
 
-    private void Batch(int at)
-    {
-        var batch = batches[at];
-        var lots = batch.Discs.Select(disc => disc.LotId).ToHashSet();
-        TaskLink[] rollers =
-        [
-            .. from parcel in parcels
-               where lots.Contains(parcel.Work.Lot.Id)
-               from node in Enumerable.Range(0, parcel.Work.Graph.Nodes.Count)
-               where parcel.Work.Graph.Nodes[node].UsesDough && parcel.Times.Start[node] >= batch.NeededMin
-               select new TaskLink(Id(parcel, parcel.Work.Graph.Nodes[node].Id), parcel.Times.Start[node] - batch.NeededMin, 0),
-        ];
-        var rest = batch.NeededMin - batch.RestStartMin;
-        var spare = rest - batch.Dough.Rest.Least;
-        var next = at + 1 < batches.Length ? batches[at + 1] : null;
-        var mixerFree = next is null ? int.MaxValue : next.MixStartMin - batch.MixEndMin;
-        var turns = batch.Turns.Count;
-        var afterMix = turns == 0 ? spare : batch.Turns[0] - batch.MixEndMin;
-        TaskLink[] before = at == 0 ? [] : [new TaskLink(DayTasks.Id(batches[at - 1], DayTasks.Mix), batch.MixStartMin - batches[at - 1].MixEndMin, 0)];
-        reasons[DayTasks.Id(batch, DayTasks.Mix)] = new TaskReason(
-            turns > 0 ? Say($"its {turns} turns and the cold after each come first; the first disc is rolled at {At(batch.NeededMin)}")
-                : rest <= batch.Dough.Rest.Aim ? Say($"as late as its rest allows: the first disc is rolled at {At(batch.NeededMin)}, after {Long(rest)} in the cold")
-                : mixerFree == 0 ? Say($"the mixer is wanted for the next batch at {At(batch.MixEndMin)}")
-                : Say($"the shift leaves no later place; the first disc is rolled at {At(batch.NeededMin)}"),
-            before,
-            [new TaskLink(DayTasks.Id(batch, turns == 0 ? DayTasks.Rest : DayTasks.Turn(0)), turns == 0 ? 0 : afterMix, 0)],
-            Math.Min(Math.Min(afterMix, mixerFree), ShiftLeft(batch.MixEndMin)),
-            mixerFree < afterMix ? Say($"the next batch is held up at {At(batch.MixEndMin + mixerFree)}")
-                : turns > 0 ? Say($"its first turn is held up at {At(batch.Turns[0])}")
-                : Say($"the dough rests under {Long(batch.Dough.Rest.Least)}"));
-        for (var turn = 0; turn < turns; turn++) Turn(batch, turn);
-        reasons[DayTasks.Id(batch, DayTasks.Rest)] = new TaskReason(
-            Say($"{Long(batch.Dough.Rest.Least)} at least, {Long(batch.Dough.Rest.Aim)} wanted; here {Long(rest)}"),
-            [new TaskLink(DayTasks.Id(batch, turns == 0 ? DayTasks.Mix : DayTasks.ColdAfter(turns - 1)), 0, 0)],
-            rollers,
-            spare,
-            Say($"the dough rests under {Long(batch.Dough.Rest.Least)}"));
-    }
-
-    private void Turn(DoughBatch batch, int turn)
-    {
-        var (method, start) = (batch.Dough.Method, batch.Turns[turn]);
-        var isLast = turn == batch.Turns.Count - 1;
-        var end = start + method.TurnMinutes;
-        var cold = (isLast ? batch.RestStartMin : batch.Turns[turn + 1]) - end;
-        var beforeIt = turn == 0 ? batch.MixEndMin : start;
-        var before = new TaskLink(DayTasks.Id(batch, turn == 0 ? DayTasks.Mix : DayTasks.ColdAfter(turn - 1)), start - beforeIt, 0);
-        var after = new TaskLink(DayTasks.Id(batch, DayTasks.ColdAfter(turn)), 0, 0);
-        reasons[DayTasks.Id(batch, DayTasks.Turn(turn))] = new TaskReason(
-            Say($"as late as {Long(method.TurnRestMinutes)} of cold after it allow, and someone is there"), [before], [after], cold - method.TurnRestMinutes, Say($"the cold after it is under {Long(method.TurnRestMinutes)}"));
-        reasons[DayTasks.Id(batch, DayTasks.ColdAfter(turn))] = new TaskReason(
-            Say($"{Long(method.TurnRestMinutes)} at least; here {Long(cold)}"),
-            [new TaskLink(DayTasks.Id(batch, DayTasks.Turn(turn)), 0, 0)],
-            [new TaskLink(DayTasks.Id(batch, isLast ? DayTasks.Rest : DayTasks.Turn(turn + 1)), 0, 0)],
-            cold - method.TurnRestMinutes,
-            Say($"what follows is held up at {At(end + cold)}"));
-    }
-
-    private void Parcel(Parcel parcel)
-    {
-        var (graph, times) = (parcel.Work.Graph, parcel.Times);
-        for (var node = 0; node < graph.Nodes.Count; node++) reasons[Id(parcel, graph.Nodes[node].Id)] = Node(parcel, node);
-        foreach (var edge in graph.Edges.Where(edge => edge.Wait is not null))
-        {
-            var (wait, minutes) = (edge.Wait!.Wait!, times.Start[edge.To] - times.End[edge.From]);
-            reasons[Id(parcel, edge.Wait.Id)] = new TaskReason(
-                Say($"{Long(wait.Least)} at least, {Long(wait.Aim)} wanted, {Long(wait.Most)} at most; here {Long(minutes)}"),
-                [new TaskLink(Id(parcel, graph.Nodes[edge.From].Id), 0, 0)],
-                [new TaskLink(Id(parcel, graph.Nodes[edge.To].Id), 0, 0)],
-                minutes - wait.Least,
-                Say($"\"{graph.Nodes[edge.To].Name}\" comes later than {At(times.Start[edge.To])}"));
-        }
-    }
-
-    private TaskReason Node(Parcel parcel, int node)
-    {
-        var (graph, times) = (parcel.Work.Graph, parcel.Times);
-        StepEdge[] onward = [.. graph.Out(node)];
-        var rests = graph.Nodes[node].UsesDough
-            ? batches.Where(batch => batch.NeededMin <= times.Start[node] && batch.Discs.Any(disc => disc.LotId == parcel.Work.Lot.Id))
-                .Select(batch => new TaskLink(DayTasks.Id(batch, DayTasks.Rest), times.Start[node] - batch.NeededMin, 0))
-            : [];
-        var slip = onward.Select(edge => times.Start[edge.To] - times.End[node] - edge.Lag.Least).DefaultIfEmpty(parcel.Work.Lot.PickUpMin - times.End[node]).Min();
-        var shift = ShiftLeft(times.End[node]);
-        var longer = graph.Nodes[node].IsBake ? stays.Longer(parcel.Work.BakeId(node), parcel.Trays) : (Minutes: int.MaxValue, Ends: Empty);
-        return new TaskReason(
-            Why(parcel, node, onward),
-            [.. graph.Into(node).Select(edge => Link(parcel, edge, edge.From)), .. rests],
-            [.. onward.Select(edge => Link(parcel, edge, edge.To))],
-            Math.Min(longer.Minutes, Math.Min(slip, shift)),
-            longer.Minutes <= Math.Min(slip, shift) ? longer.Ends
-                : shift < slip ? Say($"the shift ends at {At(times.End[node] + shift)}")
-                : onward.Length == 0 ? Say($"the pick-up at {At(parcel.Work.Lot.PickUpMin)} is missed")
-                : Touched(parcel, node, onward));
-    }
-
-    private static PlanText Touched(Parcel parcel, int node, StepEdge[] onward)
-    {
-        var edge = onward.MinBy(edge => parcel.Times.Start[edge.To] - parcel.Times.End[node] - edge.Lag.Least)!;
-        return Say($"\"{parcel.Work.Graph.Nodes[edge.To].Name}\" cannot begin at {At(parcel.Times.Start[edge.To])}");
-    }
-
-    private static TaskLink Link(Parcel parcel, StepEdge edge, int other) => new(
-        Id(parcel, edge.Wait?.Id ?? parcel.Work.Graph.Nodes[other].Id),
-        edge.Wait is null ? parcel.Times.Start[edge.To] - parcel.Times.End[edge.From] : 0,
-        edge.Wait is null ? edge.Lag.Least : 0);
-
-    private PlanText Why(Parcel parcel, int node, StepEdge[] onward)
-    {
-        var (graph, times, work) = (parcel.Work.Graph, parcel.Times, parcel.Work);
-        if (graph.Nodes[node].IsBake)
-            return Say($"the ovens cost least this way: it could be at the door from {At(round.AimOf(work).Release[node])}, and should be out by {At(round.AimOf(work).Due(node))}");
-        if (graph.BakeAhead(node) >= 0 || graph.IsAside(node))
-        {
-            var next = onward.MinBy(edge => times.Start[edge.To] - edge.Lag.Aim)!;
-            var gap = times.Start[next.To] - times.End[node];
-            if (gap == next.Lag.Aim)
-                return Say($"as late as what follows allows: \"{graph.Nodes[next.To].Name}\" is at {At(times.Start[next.To])}{(next.Lag.Aim > 0 ? $", with {Long(next.Lag.Aim)} wanted between" : string.Empty)}");
-            return ShiftLeft(times.End[node]) == 0
-                ? Say($"no one is there after {At(times.End[node])}")
-                : Say($"so that \"{graph.Nodes[next.To].Name}\" can be at {At(times.Start[next.To])}, {Long(gap)} later");
-        }
-
-        var last = graph.Into(node).Where(edge => !graph.IsAside(edge.From)).MaxBy(edge => times.End[edge.From] + edge.Lag.Aim)!;
-        var waited = times.Start[node] - times.End[last.From];
-        return waited < last.Lag.Aim ? Say($"the pick-up at {At(work.Lot.PickUpMin)} leaves {Long(waited)} after \"{graph.Nodes[last.From].Name}\", where {Long(last.Lag.Aim)} are wanted")
-            : waited == last.Lag.Aim ? Say($"as soon as it should after \"{graph.Nodes[last.From].Name}\" at {At(times.End[last.From])}{(last.Lag.Aim > 0 ? $": {Long(last.Lag.Aim)} wanted" : string.Empty)}")
-            : Say($"the first that someone is there: from {At(times.Start[node])}");
-    }
-
-    /// <summary>Minutes from an end of work to the end of the people's time.</summary>
-    private int ShiftLeft(int end) => stretches.Where(stretch => stretch.EndMin >= end).Select(stretch => stretch.EndMin - end).DefaultIfEmpty(0).First();
+    /// <inheritdoc/>
+    IEnumerator IEnumerable.GetEnumerator() => GetEnumerator();
 }

@@ -22,29 +22,34 @@ internal static class Troubles
     private const int EarlierMin = 240;
 
     /// <summary>The troubles of a round, worst first.</summary>
-    public static IReadOnlyList<Trouble> In(DaySnapshot snapshot, DayRound round)
+    /// <param name="snapshot">What was asked.</param>
+    /// <param name="round">What came of it.</param>
+    /// <param name="patience">How long someone waits: when it runs out no more ways out are tried.</param>
+    public static IReadOnlyList<Trouble> In(DaySnapshot snapshot, DayRound round, Patience patience)
     {
         LotFate[] missed = [.. round.Fates.Where(fate => fate.Missed > 0).OrderByDescending(fate => fate.NotBaked + fate.Unfit).ThenByDescending(fate => fate.LateMin)];
         if (missed.Length == 0) return [];
         var trays = round.Aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
-        Tried[] tried = trays > MostTraysToTry ? [] : [.. WaysOut(snapshot).Select(way => new Tried(way.Words, DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry).Fates))];
+        Tried[] tried = trays > MostTraysToTry ? [] : [.. WaysOut(snapshot).TakeWhile(_ => !patience.IsOver).Select(way => new Tried(way.Words, DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry, patience).Fates))];
+        var untried = patience.IsOver ? Say($"what would free it has not been tried yet")
+            : trays > MostTraysToTry ? Say($"what would free it is not tried on a day of this size; fewer pies, or another day for some of them")
+            : null;
         var place = round.Fates.Select((fate, at) => (fate.Lot.Id, at)).ToDictionary(pair => pair.Id, pair => pair.at);
         return [.. missed.SelectMany((fate, at) => Of(
-            snapshot, fate, [.. tried.Select(one => (one.Words, one.Fates[place[fate.Lot.Id]]))], trays > MostTraysToTry, tryPickUp: at < MostLatePickUpsTried))];
+            snapshot, fate, [.. tried.Select(one => (one.Words, one.Fates[place[fate.Lot.Id]]))], untried, tryPickUp: at < MostLatePickUpsTried))];
     }
 
-    private static IEnumerable<Trouble> Of(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After)[] tried, bool tooMany, bool tryPickUp)
+    private static IEnumerable<Trouble> Of(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After)[] tried, PlanText? untried, bool tryPickUp)
     {
-        var mend = Mend(snapshot, fate, tried, tooMany, tryPickUp);
+        var mend = untried ?? Mend(snapshot, fate, tried, tryPickUp);
         if (fate.NotBaked > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.NotBaked, fate.NotBaked, 0, fate.WhyNotBaked, mend);
         if (fate.Unfit > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Unfit, fate.Unfit, 0, fate.WhyUnfit, mend);
         if (fate.Late > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Late, fate.Late, fate.LateMin, Say($"the last of them is boxed at {At(fate.Lot.PickUpMin + fate.LateMin)}"), mend);
     }
 
     /// <summary>The way out that helps most, and how far.</summary>
-    private static PlanText Mend(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After)[] tried, bool tooMany, bool tryPickUp)
+    private static PlanText Mend(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After)[] tried, bool tryPickUp)
     {
-        if (tooMany) return Say($"what would free it is not tried on a day of this size; fewer pies, or another day for some of them");
         var best = tried
             .Where(one => IsBetter(one.After, fate))
             .OrderBy(one => one.After.Missed).ThenBy(one => one.After.LateMin)

@@ -30,7 +30,7 @@ internal static class BakeCommands
             if (output is not null && FileIdentity.IsSame(output, result.GetValue(problem)!)) return CommandLine.Refuse($"--out {output} is the question itself. Choose another file for the answer.");
             using var cap = new CancellationTokenSource();
             if (result.GetValue(seconds) is { } limit) cap.CancelAfter(TimeSpan.FromSeconds(limit));
-            var plan = BakePlanner.Plan(ReadProblem(result.GetValue(problem)!), result.GetValue(effort), result.GetValue(seed), cap.Token);
+            var plan = BakePlanner.Plan(ReadProblem(result.GetValue(problem)!), result.GetValue(effort), result.GetValue(seed), cap.Token, cap.Token);
             if (output is not null) Write(output, BakePlanFile.Write(plan) + "\n");
             else Console.WriteLine(BakePlanFile.Write(plan));
             Console.Error.WriteLine(FormattableString.Invariant(

@@ -18,12 +18,22 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="Products">The products that are ordered for it.</param>
 /// <param name="Snapshot">The snapshot.</param>
 /// <param name="Clock">Minutes of the snapshot as clock times.</param>
+/// <param name="LibraryStamp">Stamp of recipes, ingredients, pans and bakery as they were read.</param>
 internal sealed record DayBook(
-    LocalDate Day, BakeryRecord Bakery, IReadOnlyList<Product> Products, DaySnapshot Snapshot, PlanClock Clock)
+    LocalDate Day, BakeryRecord Bakery, IReadOnlyList<Product> Products, DaySnapshot Snapshot, PlanClock Clock, long LibraryStamp)
 {
-    /// <summary>A fingerprint of the snapshot: the same fingerprint, the same plan.</summary>
-    public string Fingerprint =>
-        Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(new { Day = Days.Iso(Day), Start = Clock.Start.ToUnixTimeSeconds(), Snapshot })))[..16];
+    /// <summary>
+    /// A fingerprint of the snapshot: the same fingerprint, the same plan. The library enters by its stamp, since a thousand
+    /// orders name a handful of recipes a thousand times.
+    /// </summary>
+    public string Fingerprint => Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(new
+    {
+        Day = Days.Iso(Day),
+        Start = Clock.Start.ToUnixTimeSeconds(),
+        LibraryStamp,
+        Snapshot.Shifts,
+        Orders = Snapshot.Orders.Select(order => new { Product = order.Product.Id, Pan = order.Pan.Id, order.Count, order.PickUpMin, order.For }),
+    })))[..16];
 
     /// <summary>Gathers a day, or null while no bakery is set up.</summary>
     public static DayBook? Open(SqliteConnection connection, LocalDate day)
@@ -39,9 +49,10 @@ internal sealed record DayBook(
             var start = clock.MinuteOf(ShiftStart(shift, day));
             return new DayShift(shift.Name, start, start + shift.LengthMin);
         }).OrderBy(shift => shift.StartMin)];
+        var byId = products.ToDictionary(product => product.Id);
         DayOrder[] lines = [.. orders.Select(order =>
         {
-            var product = products.First(product => product.Id == order.Line.Product);
+            var product = byId[order.Line.Product];
             return new DayOrder(product, product.SizeIn(order.Line.Pan)!.Pan, order.Line.Count, clock.MinuteOf(order.PickUp), order.Line.For);
         })];
         var snapshot = new DaySnapshot(
@@ -53,7 +64,7 @@ internal sealed record DayBook(
             bakery.TransferMin,
             bakery.SpareMin,
             clock.MinuteOf(day.PlusDays(1).AtMidnight()));
-        return new DayBook(day, bakery, products, snapshot, clock);
+        return new DayBook(day, bakery, products, snapshot, clock, LibraryStore.Stamp(connection));
     }
 
     /// <summary>The same day with nobody there before a minute.</summary>

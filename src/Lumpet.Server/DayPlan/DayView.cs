@@ -4,6 +4,11 @@ using NodaTime;
 
 namespace Lumpet.Server.DayPlan;
 
+/// <summary>What kind of plan is wanted.</summary>
+/// <param name="FromNow">Whether one that begins now.</param>
+/// <param name="Time">How much time it is given.</param>
+internal sealed record Wish(bool FromNow, PlanTime Time);
+
 /// <summary>What a screen of a day is told from: the day, the plan that is shown, what is late, what neighbouring days want too.</summary>
 /// <param name="Book">The day; with its shifts cut off at now where the plan begins now.</param>
 /// <param name="Plan">The plan that is shown.</param>
@@ -21,36 +26,51 @@ internal sealed record DayView(
     /// <param name="database">Where neighbouring days are read.</param>
     /// <param name="shelf">Keeps plans.</param>
     /// <param name="now">Now.</param>
-    /// <param name="fromNow">Whether a plan is wanted that begins now.</param>
-    public static DayView Of(DayBook book, Database database, PlanShelf shelf, Instant now, bool fromNow)
+    /// <param name="wish">What kind of plan is wanted.</param>
+    /// <param name="waiting">Ends when whoever asks is gone.</param>
+    public static async Task<DayView> OfAsync(DayBook book, Database database, PlanShelf shelf, Instant now, Wish wish, CancellationToken waiting)
     {
         var minute = book.Clock.MinuteOf(now);
-        var plan = shelf.Plan(book);
+        var plan = await shelf.PlanAsync(book, wish.Time, waiting);
         var overdue = Overdue.At(plan, minute);
         var shown = (Book: book, Plan: plan);
         LateAnswer? late = null;
         if (overdue is not null)
         {
             var from = book.From((minute + NowStepMin - 1) / NowStepMin * NowStepMin);
-            var still = shelf.Plan(from);
-            if (fromNow) shown = (from, still);
-            late = PlanSentence.Late(book, overdue, minute, still, fromNow);
+            var still = await shelf.PlanAsync(from, wish.Time, waiting);
+            if (wish.FromNow) shown = (from, still);
+            late = PlanSentence.Late(book, overdue, minute, still, wish.FromNow);
         }
 
-        return new DayView(shown.Book, shown.Plan, minute, late, Neighbours(shown.Book, shown.Plan, database, shelf));
+        return new DayView(shown.Book, shown.Plan, minute, late, await NeighboursAsync(shown.Book, shown.Plan, database, shelf, waiting));
     }
 
-    private static (DayBook, SharedTime)[] Neighbours(DayBook book, PlannedDay plan, Database database, PlanShelf shelf)
+    private static async Task<IReadOnlyList<(DayBook, SharedTime)>> NeighboursAsync(DayBook book, PlannedDay plan, Database database, PlanShelf shelf, CancellationToken waiting)
     {
-        if (plan.Tasks.Count == 0) return [];
+        var found = new List<(DayBook, SharedTime)>();
+        if (plan.Tasks.Count == 0) return found;
+        foreach (var other in Around(book, database))
+        {
+            try
+            {
+                // Whatever is known soon will do: it is a warning about another day.
+                var theirs = await shelf.PlanAsync(other, PlanTime.Soon, waiting);
+                found.AddRange(SharedTime.Between(plan, theirs, book.Clock.MinuteOf(other.Clock.Start), book.Bakery.Mixer.Name).Select(shared => (other, shared)));
+            }
+            catch (PlanStumblesException)
+            {
+                // That day says so itself when it is looked at; this one is not held up by it.
+            }
+        }
+
+        return found;
+    }
+
+    /// <summary>The days before and after that have orders.</summary>
+    private static DayBook[] Around(DayBook book, Database database)
+    {
         using var connection = database.Open();
-        return
-        [
-            .. from day in new[] { book.Day.PlusDays(-1), book.Day.PlusDays(1) }
-               let other = DayBook.Open(connection, day)
-               where other is { Snapshot.Orders.Count: > 0 }
-               from shared in SharedTime.Between(plan, shelf.Plan(other), book.Clock.MinuteOf(other.Clock.Start), book.Bakery.Mixer.Name)
-               select (other, shared),
-        ];
+        return [.. new[] { book.Day.PlusDays(-1), book.Day.PlusDays(1) }.Select(day => DayBook.Open(connection, day)).OfType<DayBook>().Where(other => other.Snapshot.Orders.Count > 0)];
     }
 }

@@ -18,6 +18,7 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="Ovens">The ovens over time; null where nothing is baked.</param>
 /// <param name="Tasks">Every task.</param>
 /// <param name="Hands">How many people the plan needs.</param>
+/// <param name="IsSettled">Whether all was tried that is tried for a day; asked for with "settled" it is given the time that takes.</param>
 public sealed record PlanAnswer(
     string Day,
     string DayName,
@@ -33,7 +34,8 @@ public sealed record PlanAnswer(
     Moment? Now,
     OvensAnswer? Ovens,
     IReadOnlyList<TaskAnswer> Tasks,
-    HandsAnswer? Hands);
+    HandsAnswer? Hands,
+    bool IsSettled);
 
 /// <summary>A part of a sentence.</summary>
 /// <param name="Text">The words.</param>

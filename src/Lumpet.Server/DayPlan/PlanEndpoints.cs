@@ -1,5 +1,6 @@
 using System.Text;
 using Lumpet.Core.Baking.Files;
+using Lumpet.Core.DayPlan;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
@@ -26,59 +27,62 @@ internal static class PlanEndpoints
             .Produces<string>(200, "application/json");
     }
 
-    private static Results<Ok<PlanAnswer>, ValidationProblem> Get(string day, string? from, Database database, PlanShelf shelf, BakeryClock clock)
+    private static async Task<Results<Ok<PlanAnswer>, ValidationProblem>> Get(string day, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (view, refused) = View(day, from, database, shelf, clock);
+        var (view, refused) = await ViewAsync(day, from, settled, database, shelf, clock, waiting);
         return view is null ? refused! : TypedResults.Ok(PlanWriting.Of(view));
     }
 
-    private static Results<Ok<PlanAnswer>, ValidationProblem> WhatIf(string day, WhatIfRequest request, Database database, PlanShelf shelf, BakeryClock clock)
+    private static async Task<Results<Ok<PlanAnswer>, ValidationProblem>> WhatIf(string day, WhatIfRequest request, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
         var (book, refused) = Open(day, database);
         if (book is null) return refused!;
         var (moved, faults) = PickUpMoves.Apply(book, request.Moves ?? []);
-        return faults.Count > 0 ? FieldProblems.Of(faults) : TypedResults.Ok(PlanWriting.Of(DayView.Of(moved, database, shelf, clock.Now, request.FromNow)));
+        if (faults.Count > 0) return FieldProblems.Of(faults);
+        return TypedResults.Ok(PlanWriting.Of(await DayView.OfAsync(moved, database, shelf, clock.Now, new Wish(request.FromNow, PlanTime.Soon), waiting)));
     }
 
-    private static Results<Ok<ReasonAnswer>, ValidationProblem, ProblemHttpResult> Reason(string day, string? task, string? from, Database database, PlanShelf shelf, BakeryClock clock)
+    private static async Task<Results<Ok<ReasonAnswer>, ValidationProblem, ProblemHttpResult>> Reason(
+        string day, string? task, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (view, refused) = View(day, from, database, shelf, clock);
+        var (view, refused) = await ViewAsync(day, from, settled, database, shelf, clock, waiting);
         if (view is null) return refused!;
         return PlanWriting.Reason(view.Book, view.Plan, task ?? string.Empty) is { } reason
             ? TypedResults.Ok(reason)
             : TypedResults.Problem(title: "There is no such task in the plan as it is now; it may have been planned anew.", statusCode: 404);
     }
 
-    private static Results<Ok<IReadOnlyList<OvenStepAnswer>>, ValidationProblem> OvenSteps(string day, string? from, Database database, PlanShelf shelf, BakeryClock clock)
+    private static async Task<Results<Ok<IReadOnlyList<OvenStepAnswer>>, ValidationProblem>> OvenSteps(
+        string day, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (view, refused) = View(day, from, database, shelf, clock);
+        var (view, refused) = await ViewAsync(day, from, settled, database, shelf, clock, waiting);
         return view is null ? refused! : TypedResults.Ok(OvenStepWords.Of(view.Book, view.Plan));
     }
 
-    private static Results<ContentHttpResult, ValidationProblem> Calendar(string day, Database database, PlanShelf shelf, BakeryClock clock)
+    private static Task<Results<ContentHttpResult, ValidationProblem>> Calendar(string day, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting) =>
+        FileAsync(day, database, shelf, (book, plan) => TypedResults.Text(PlanCalendar.Of(book, plan, clock.Now), "text/calendar", Encoding.UTF8), waiting);
+
+    private static Task<Results<ContentHttpResult, ValidationProblem>> Problem(string day, Database database, PlanShelf shelf, CancellationToken waiting) =>
+        FileAsync(day, database, shelf, (_, plan) => TypedResults.Text(BakePlanFile.Write(plan.Problem), "application/json", Encoding.UTF8), waiting);
+
+    private static Task<Results<ContentHttpResult, ValidationProblem>> Plan(string day, Database database, PlanShelf shelf, CancellationToken waiting) =>
+        FileAsync(day, database, shelf, (_, plan) => TypedResults.Text(BakePlanFile.Write(plan.BakePlan), "application/json", Encoding.UTF8), waiting);
+
+    private static async Task<Results<ContentHttpResult, ValidationProblem>> FileAsync(
+        string day, Database database, PlanShelf shelf, Func<DayBook, PlannedDay, ContentHttpResult> write, CancellationToken waiting)
     {
         var (book, refused) = Open(day, database);
-        return book is null ? refused! : TypedResults.Text(PlanCalendar.Of(book, shelf.Plan(book), clock.Now), "text/calendar", Encoding.UTF8);
+        return book is null ? refused! : write(book, await shelf.PlanAsync(book, PlanTime.Soon, waiting));
     }
 
-    private static Results<ContentHttpResult, ValidationProblem> Problem(string day, Database database, PlanShelf shelf)
-    {
-        var (book, refused) = Open(day, database);
-        return book is null ? refused! : TypedResults.Text(BakePlanFile.Write(shelf.Plan(book).Problem), "application/json", Encoding.UTF8);
-    }
-
-    private static Results<ContentHttpResult, ValidationProblem> Plan(string day, Database database, PlanShelf shelf)
-    {
-        var (book, refused) = Open(day, database);
-        return book is null ? refused! : TypedResults.Text(BakePlanFile.Write(shelf.Plan(book).BakePlan), "application/json", Encoding.UTF8);
-    }
-
-    /// <summary>The view of a day, or why there is none. "from=now" asks for the plan that begins now.</summary>
-    internal static (DayView? View, ValidationProblem? Refused) View(string day, string? from, Database database, PlanShelf shelf, BakeryClock clock)
+    /// <summary>The view of a day, or why there is none. "from=now" asks for the plan that begins now, "settled" for one that is given the time it takes.</summary>
+    internal static async Task<(DayView? View, ValidationProblem? Refused)> ViewAsync(
+        string day, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
         if (from is not (null or "" or "now")) return (null, FieldProblems.Of(("from", "A plan begins as it should, or \"now\".")));
         var (book, refused) = Open(day, database);
-        return book is null ? (null, refused) : (DayView.Of(book, database, shelf, clock.Now, from == "now"), null);
+        if (book is null) return (null, refused);
+        return (await DayView.OfAsync(book, database, shelf, clock.Now, new Wish(from == "now", settled == true ? PlanTime.Settled : PlanTime.Soon), waiting), null);
     }
 
     /// <summary>Opens a day, or answers why not.</summary>

@@ -66,7 +66,8 @@ internal static class PlanSentence
         var bound = plan.BakePlan.LowerBound.OvenOnMin;
         return $"Ovens on for {Hours(cost.OvenOnMin)} between them"
             + (bound > 0 ? $"; no plan can do it in under {Hours(bound)}. " : ". ")
-            + $"{Count(cost.SettingChanges, "change")} of setting.";
+            + $"{Count(cost.SettingChanges, "change")} of setting."
+            + (plan.IsSettled ? string.Empty : " A first plan, not settled yet: a better one may be found.");
     }
 
     /// <summary>What is late, and what can still be done.</summary>

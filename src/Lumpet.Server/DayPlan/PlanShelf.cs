@@ -1,19 +1,141 @@
-using System.Collections.Concurrent;
 using Lumpet.Core.DayPlan;
 
 namespace Lumpet.Server.DayPlan;
 
-/// <summary>Keeps the plans that were looked at last: a plan follows from its snapshot, so it is made once.</summary>
-internal sealed class PlanShelf
+/// <summary>How much time a plan is given.</summary>
+/// <param name="Enough">After this the first whole plan is answered.</param>
+/// <param name="AtOnce">After this whatever there is.</param>
+internal sealed record PlanTime(TimeSpan Enough, TimeSpan AtOnce)
+{
+    /// <summary>While someone looks at an empty screen.</summary>
+    public static PlanTime Soon { get; } = new(TimeSpan.FromSeconds(1.2), TimeSpan.FromSeconds(5));
+
+    /// <summary>While a plan stands on the screen already.</summary>
+    public static PlanTime Settled { get; } = new(TimeSpan.FromSeconds(25), TimeSpan.FromSeconds(40));
+}
+
+/// <summary>
+/// Makes plans and keeps those that were looked at last. A plan follows from its snapshot, so that all who ask the same wait
+/// for one; when nobody waits any more it is left. One processor is kept free of planning, so that others are answered.
+/// </summary>
+internal sealed class PlanShelf : IDisposable
 {
     private const int Most = 32;
 
-    private readonly ConcurrentDictionary<string, Lazy<PlannedDay>> plans = new();
+    private readonly Lock guard = new();
+    private readonly Dictionary<string, Making> shelf = [];
+    private readonly SemaphoreSlim turns = new(Math.Max(1, Environment.ProcessorCount - 1));
+    private long looked;
 
     /// <summary>The plan of a day as it stands.</summary>
-    public PlannedDay Plan(DayBook book)
+    /// <param name="book">The day.</param>
+    /// <param name="time">How much time it is given.</param>
+    /// <param name="waiting">Ends when whoever asks is gone.</param>
+    /// <exception cref="PlanStumblesException">Something that is ordered cannot be planned; it is named.</exception>
+    /// <exception cref="OperationCanceledException">Whoever asked is gone.</exception>
+    public async Task<PlannedDay> PlanAsync(DayBook book, PlanTime time, CancellationToken waiting)
     {
-        if (plans.Count > Most) plans.Clear();
-        return plans.GetOrAdd(book.Fingerprint, _ => new Lazy<PlannedDay>(() => DayPlanner.Plan(book.Snapshot))).Value;
+        var making = Find(book, time);
+        try
+        {
+            return await making.Plan.WaitAsync(waiting);
+        }
+        finally
+        {
+            Leave(making);
+        }
+    }
+
+    /// <inheritdoc/>
+    public void Dispose() => turns.Dispose();
+
+    private Making Find(DayBook book, PlanTime time)
+    {
+        var fingerprint = book.Fingerprint;
+        lock (guard)
+        {
+            // A plan that is settled serves everyone; one that is not only those in a hurry.
+            var settled = Key(fingerprint, PlanTime.Settled);
+            if (shelf.TryGetValue(settled, out var kept) && (time == PlanTime.Settled || kept.Plan.IsCompletedSuccessfully)) return kept.Taken(++looked);
+            var key = Key(fingerprint, time);
+            if (!shelf.TryGetValue(Key(fingerprint, PlanTime.Soon), out var soon) || (time == PlanTime.Settled && soon.Plan is not { IsCompletedSuccessfully: true, Result.IsSettled: true }))
+            {
+                MakeRoom();
+                var making = new Making(key);
+                making.Plan = Task.Run(() => MakeAsync(book, time, making), CancellationToken.None);
+                shelf[key] = making;
+                return making.Taken(++looked);
+            }
+
+            return soon.Taken(++looked);
+        }
+    }
+
+    private static string Key(string fingerprint, PlanTime time) => time == PlanTime.Settled ? $"{fingerprint}/settled" : fingerprint;
+
+    private async Task<PlannedDay> MakeAsync(DayBook book, PlanTime time, Making making)
+    {
+        await turns.WaitAsync(making.Abandoned);
+        try
+        {
+            using var enough = new CancellationTokenSource(time.Enough);
+            using var atOnce = CancellationTokenSource.CreateLinkedTokenSource(making.Abandoned);
+            atOnce.CancelAfter(time.AtOnce);
+            var plan = DayPlanner.Plan(book.Snapshot, patience: new Patience(enough.Token, atOnce.Token));
+            making.Abandoned.ThrowIfCancellationRequested();
+            return plan;
+        }
+        finally
+        {
+            turns.Release();
+        }
+    }
+
+    private void Leave(Making making)
+    {
+        lock (guard)
+        {
+            making.Waiting--;
+            if (making.Plan.IsCompletedSuccessfully || (making.Waiting > 0 && !making.Plan.IsCompleted)) return;
+            // Nobody waits for it, or it failed: it is not kept.
+            if (shelf.GetValueOrDefault(making.Key) == making) shelf.Remove(making.Key);
+            making.Dispose();
+        }
+    }
+
+    private void MakeRoom()
+    {
+        while (shelf.Count >= Most && shelf.Values.Where(making => making.Waiting == 0).MinBy(making => making.LookedAt) is { } oldest) shelf.Remove(oldest.Key);
+    }
+
+    /// <summary>A plan that is being made or is there.</summary>
+    private sealed class Making : IDisposable
+    {
+        private readonly CancellationTokenSource abandoned = new();
+
+        public Making(string key) => (Key, Abandoned) = (key, abandoned.Token);
+
+        public string Key { get; }
+
+        public Task<PlannedDay> Plan { get; set; } = null!;
+
+        public CancellationToken Abandoned { get; }
+
+        public int Waiting { get; set; }
+
+        public long LookedAt { get; private set; }
+
+        public Making Taken(long now)
+        {
+            Waiting++;
+            LookedAt = now;
+            return this;
+        }
+
+        public void Dispose()
+        {
+            abandoned.Cancel();
+            abandoned.Dispose();
+        }
     }
 }

@@ -32,7 +32,8 @@ internal static class PlanWriting
             now >= from && now <= to ? book.Clock.At(now) : null,
             OvenDrawing.Of(book, plan),
             [.. plan.Tasks.Select(task => Task(book, plan, task))],
-            plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin));
+            plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin),
+            plan.IsSettled);
     }
 
     /// <summary>Why a task is when it is, or null where there is no such task.</summary>

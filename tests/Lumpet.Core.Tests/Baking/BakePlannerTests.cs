@@ -199,7 +199,7 @@ public sealed class BakePlannerTests
         using var cut = new CancellationTokenSource();
         cut.Cancel();
         var first = BakePlanner.Plan(ExampleProblem.Problem, effort: 1);
-        Assert.Equal(first.Cost, BakePlanner.Plan(ExampleProblem.Problem, effort: 50, cancellation: cut.Token).Cost);
+        Assert.Equal(first.Cost, BakePlanner.Plan(ExampleProblem.Problem, effort: 50, enough: cut.Token).Cost);
     }
 
     [Fact]

@@ -1,3 +1,5 @@
+using Lumpet.Core.Baking.Planning;
+
 namespace Lumpet.Core.Baking.Files;
 
 /// <summary>Reads bake problems of the format "lumpet.bake-problem/1" (docs/formats/bake-plan.md).</summary>
@@ -5,6 +7,9 @@ public static class BakeProblemFile
 {
     /// <summary>The format's name and version.</summary>
     public const string Format = "lumpet.bake-problem/1";
+
+    // Ten ovens for a year: beyond, a plan minute by minute no longer fits the memory of a small machine.
+    private const long MostOvenMinutes = 5_256_000;
 
     /// <summary>Reads a problem from its JSON text. Unknown fields are ignored.</summary>
     /// <exception cref="BakeFileException">Something is wrong; every fault names its field and id.</exception>
@@ -23,7 +28,11 @@ public static class BakeProblemFile
 
         Unique(checks, ovens.Select(one => (one.At, one.Oven.Id)));
         Unique(checks, bakes.Select(one => (one.At, one.Bake.Id)));
-        foreach (var (at, bake) in bakes) CheckNames(checks, problem, at, bake);
+        var byId = problem.Bakes.DistinctBy(bake => bake.Id).ToDictionary(bake => bake.Id);
+        foreach (var (at, bake) in bakes) CheckNames(checks, problem, byId, at, bake);
+        checks.Passed(problem);
+        if (BakePlanner.OvenMinutes(problem) is > MostOvenMinutes and var minutes)
+            checks.Add("ovens", $"their time comes to {minutes / 1440} days between them; at most {MostOvenMinutes / 1440} are planned at once. Ask for a shorter stretch");
         return checks.Passed(problem);
     }
 
@@ -90,14 +99,13 @@ public static class BakeProblemFile
             if (id.Length > 0 && !seen.Add(id)) checks.Add($"{at}.id", $"\"{id}\" is used twice");
     }
 
-    private static void CheckNames(BakeFileChecks checks, BakeProblem problem, string at, Bake bake)
+    private static void CheckNames(BakeFileChecks checks, BakeProblem problem, Dictionary<string, Bake> byId, string at, Bake bake)
     {
         foreach (var name in bake.Ovens ?? [])
             if (problem.Ovens.All(oven => oven.Id != name)) checks.Add($"{at}.ovens", $"there is no oven \"{name}\"");
         foreach (var after in bake.After)
         {
-            var before = problem.Bakes.FirstOrDefault(other => other.Id == after.BakeId);
-            if (before is null) checks.Add($"{at}.after", $"there is no bake \"{after.BakeId}\"");
+            if (!byId.TryGetValue(after.BakeId, out var before)) checks.Add($"{at}.after", $"there is no bake \"{after.BakeId}\"");
             else if (after.ByTray && before.Trays.Count != bake.Trays.Count)
                 checks.Add($"{at}.after", $"by tray needs as many trays as \"{before.Id}\" has: {before.Trays.Count}, not {bake.Trays.Count}");
         }

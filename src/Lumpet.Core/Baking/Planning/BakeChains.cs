@@ -8,6 +8,10 @@ internal sealed class BakeChains
     private readonly Dictionary<string, int> release = [];
     private readonly Dictionary<string, int> latestOut = [];
     private readonly Dictionary<string, string> chain = [];
+    private readonly HashSet<string> round;
+
+    // Twenty million minutes are longer than any file can ask for, and pies times them are still a whole number.
+    private const int Furthest = 20_000_000;
 
     /// <summary>Works out the chains of a problem.</summary>
     public BakeChains(BakeProblem problem)
@@ -17,11 +21,14 @@ internal sealed class BakeChains
             .SelectMany(bake => bake.After.Select(after => (after.BakeId, Follower: bake, After: after)))
             .ToLookup(link => link.BakeId, link => (link.Follower, link.After));
         Order(problem);
-        foreach (var bake in problem.Bakes) chain[bake.Id] = bake.Id;
-        foreach (var bake in problem.Bakes) foreach (var after in bake.After) Join(bake.Id, after.BakeId);
+        Join(problem);
+        round = Round(problem);
         foreach (var bake in ordered) release[bake.Id] = bake.After.Select(After).Append(bake.ReleaseMin).Max();
         foreach (var bake in Enumerable.Reverse(ordered)) latestOut[bake.Id] = Followers[bake.Id].Select(Before).Append(bake.DueMin).Min();
     }
+
+    /// <summary>The bake of an id.</summary>
+    public Bake Find(string id) => bakes[id];
 
     /// <summary>The bakes that follow each bake, and how.</summary>
     public ILookup<string, (Bake Follower, BakeAfter After)> Followers { get; }
@@ -32,15 +39,8 @@ internal sealed class BakeChains
     /// <summary>Whether a bake follows itself round a cycle, or follows one that does.</summary>
     public bool InCycle(Bake bake) => !release.ContainsKey(bake.Id);
 
-    /// <summary>Whether what a bake follows leads back to itself.</summary>
-    public bool FollowsItself(Bake bake)
-    {
-        var (seen, open) = (new HashSet<string>(), new Stack<string>(bake.After.Select(after => after.BakeId)));
-        while (open.TryPop(out var id))
-            if (seen.Add(id))
-                foreach (var after in bakes[id].After) open.Push(after.BakeId);
-        return seen.Contains(bake.Id);
-    }
+    /// <summary>Whether what a bake follows leads back to itself, or it lies between two bakes of which that is so.</summary>
+    public bool FollowsItself(Bake bake) => round.Contains(bake.Id);
 
     /// <summary>First minute at which a tray of a bake can enter, what it follows considered.</summary>
     public int Release(Bake bake) => release[bake.Id];
@@ -51,34 +51,63 @@ internal sealed class BakeChains
     /// <summary>A name for the chain that a bake belongs to; bakes linked by "after" share it.</summary>
     public string ChainOf(Bake bake) => chain[bake.Id];
 
-    private void Join(string one, string other)
+    /// <summary>Names every bake's chain after the first bake in it.</summary>
+    private void Join(BakeProblem problem)
     {
-        var (from, to) = (chain[one], chain[other]);
-        foreach (var id in chain.Keys.Where(id => chain[id] == from).ToArray()) chain[id] = to;
+        foreach (var first in problem.Bakes)
+        {
+            var open = new Stack<Bake>([first]);
+            while (open.TryPop(out var bake))
+            {
+                if (!chain.TryAdd(bake.Id, first.Id)) continue;
+                foreach (var after in bake.After) open.Push(bakes[after.BakeId]);
+                foreach (var (follower, _) in Followers[bake.Id]) open.Push(follower);
+            }
+        }
     }
 
-    private static int Shortest(Bake bake) => bake.Stages.Sum(stage => stage.MinMin);
+    private static long Shortest(Bake bake) => bake.Stages.Sum(stage => (long)stage.MinMin);
 
     private int After(BakeAfter after)
     {
         var before = bakes[after.BakeId];
-        return before.Trays.Count == 0 ? int.MinValue : release[before.Id] + Shortest(before) + after.MinLagMin;
+        return before.Trays.Count == 0 ? int.MinValue : (int)Math.Min(Furthest, (long)release[before.Id] + Shortest(before) + after.MinLagMin);
     }
 
     private int Before((Bake Follower, BakeAfter After) link) =>
         link.Follower.Trays.Count == 0 || !latestOut.TryGetValue(link.Follower.Id, out var latest)
             ? int.MaxValue
-            : latest - Shortest(link.Follower) - link.After.MinLagMin;
+            : (int)Math.Max(-Furthest, (long)latest - Shortest(link.Follower) - link.After.MinLagMin);
 
+    /// <summary>Bakes that go round: what is left in no order once those are taken away that nothing in it follows.</summary>
+    private HashSet<string> Round(BakeProblem problem)
+    {
+        var left = problem.Bakes.Select(bake => bake.Id).Except(ordered.Select(bake => bake.Id)).ToHashSet();
+        var followers = left.ToDictionary(id => id, id => Followers[id].Count(link => left.Contains(link.Follower.Id)));
+        var ends = new Stack<string>(left.Where(id => followers[id] == 0));
+        while (ends.TryPop(out var id))
+        {
+            left.Remove(id);
+            foreach (var after in bakes[id].After)
+                if (left.Contains(after.BakeId) && --followers[after.BakeId] == 0) ends.Push(after.BakeId);
+        }
+
+        return left;
+    }
+
+    /// <summary>Each bake after those it follows, and as early in the order of the problem as that lets it.</summary>
     private void Order(BakeProblem problem)
     {
-        var waiting = problem.Bakes.ToList();
-        var done = new HashSet<string>();
-        while (waiting.FirstOrDefault(bake => bake.After.All(after => done.Contains(after.BakeId))) is { } next)
+        var place = problem.Bakes.Select((bake, at) => (bake.Id, at)).ToDictionary(pair => pair.Id, pair => pair.at);
+        var missing = problem.Bakes.ToDictionary(bake => bake.Id, bake => bake.After.Count);
+        var ready = new SortedSet<int>(problem.Bakes.Where(bake => bake.After.Count == 0).Select(bake => place[bake.Id]));
+        while (ready.Count > 0)
         {
+            var next = problem.Bakes[ready.Min];
+            ready.Remove(ready.Min);
             ordered.Add(next);
-            done.Add(next.Id);
-            waiting.Remove(next);
+            foreach (var (follower, _) in Followers[next.Id])
+                if (--missing[follower.Id] == 0) ready.Add(place[follower.Id]);
         }
     }
 }

@@ -13,27 +13,30 @@ public static class BakePlanner
     /// <param name="problem">The problem; ids unique, as the file reader makes sure.</param>
     /// <param name="effort">How many plans are built to choose from; at least 1.</param>
     /// <param name="seed">Seed of the orders tried beyond the standard ones.</param>
-    /// <param name="cancellation">Cuts the work short once there is a plan; the best so far is answered.</param>
+    /// <param name="enough">Ends the work once there is a whole plan; the best so far is answered.</param>
+    /// <param name="cut">Ends it at once: where there is no whole plan yet, trays that were not looked at are left out of the first.</param>
     /// <returns>A valid plan. Trays that find no place are listed in it with the reason.</returns>
     /// <exception cref="ArgumentOutOfRangeException">The effort is below 1.</exception>
     public static BakePlan Plan(
-        BakeProblem problem, int effort = DefaultEffort, int seed = 1, CancellationToken cancellation = default)
+        BakeProblem problem, int effort = DefaultEffort, int seed = 1, CancellationToken enough = default, CancellationToken cut = default)
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(effort, 1);
         var chains = new BakeChains(problem);
         var horizon = Horizon(problem);
-        BakePlan? best = null;
+        using var either = CancellationTokenSource.CreateLinkedTokenSource(enough, cut);
+        Built? best = null;
         IReadOnlyList<Bake> bestOrder = [];
         foreach (var recipe in Recipes(chains, seed, () => bestOrder).Take(effort))
         {
-            // The first plan is always finished: some answer is better than none.
-            if (PlanBuild.Run(problem, chains, horizon, recipe, best is null ? CancellationToken.None : cancellation) is not { } build) break;
-            var plan = Assemble(problem, chains, build);
-            if (best is not null && !Better(plan.Cost, best.Cost)) continue;
-            (best, bestOrder) = (plan, recipe.Order);
+            var build = PlanBuild.Run(problem, chains, horizon, recipe, best is null ? cut : either.Token);
+            // The first is kept even where it is cut short: some answer is better than none, and it puts followers in last.
+            if (best is not null && either.IsCancellationRequested) break;
+            var built = Built.Of(problem, build);
+            if (best is not null && !Better(built.Cost, best.Cost)) continue;
+            (best, bestOrder) = (built, recipe.Order);
         }
 
-        return best!;
+        return Assemble(problem, chains, best!);
     }
 
     private static bool Better(BakePlanCost one, BakePlanCost other) =>
@@ -45,8 +48,8 @@ public static class BakePlanner
         var bakes = chains.Ordered;
         Bake[] byDue = [.. bakes.OrderBy(chains.LatestOut)];
         Bake[] byLength = [.. bakes.OrderByDescending(bake => bake.Stages.Sum(stage => stage.MinMin))];
-        yield return new BuildRecipe([.. byDue.Reverse()], Soonest: false, FollowersFirst: true);
         yield return new BuildRecipe(byDue, Soonest: false, FollowersFirst: false);
+        yield return new BuildRecipe([.. byDue.Reverse()], Soonest: false, FollowersFirst: true);
         yield return new BuildRecipe(byDue, Soonest: true, FollowersFirst: false);
         yield return new BuildRecipe(byLength, Soonest: false, FollowersFirst: true);
         yield return new BuildRecipe(byLength, Soonest: true, FollowersFirst: false);
@@ -74,6 +77,9 @@ public static class BakePlanner
         }
     }
 
+    /// <summary>For how many minutes ovens are looked at, all together.</summary>
+    public static long OvenMinutes(BakeProblem problem) => (long)Math.Max(0, Horizon(problem)) * problem.Ovens.Count;
+
     /// <summary>The last minute that could be of use: nothing is gained by waiting longer than all bakes take one by one.</summary>
     private static int Horizon(BakeProblem problem)
     {
@@ -88,26 +94,34 @@ public static class BakePlanner
         return (int)Math.Min(closing, Math.Max(Math.Max(latest, opening), 0) + work);
     }
 
-    private static BakePlan Assemble(BakeProblem problem, BakeChains chains, PlanBuild build)
+    /// <summary>A build with its cost: what is said of a plan is only worked out for the one that is kept.</summary>
+    private sealed record Built(OvenSetting[] Settings, BakedTray[] Trays, (Bake Bake, int Number)[] Missing, IReadOnlySet<string> Tried, BakePlanCost Cost)
     {
-        OvenSetting[] settings = [.. build.Ovens.SelectMany(oven => oven.Settings()).OrderBy(setting => setting.AtMin)];
-        BakedTray[] trays =
-        [
-            .. from bake in problem.Bakes
-               from number in Enumerable.Range(1, bake.Trays.Count)
-               where build.Placed.ContainsKey((bake.Id, number))
-               select new BakedTray(bake.Id, number, [.. Stages(problem, build.Placed[(bake.Id, number)])]),
-        ];
-        var missing = problem.Bakes
-            .SelectMany(bake => Enumerable.Range(1, bake.Trays.Count).Select(number => (Bake: bake, Number: number)))
-            .Where(tray => !build.Placed.ContainsKey((tray.Bake.Id, tray.Number)))
-            .ToArray();
-        var incomplete = missing.Select(tray => tray.Bake.Id).ToHashSet();
-        UnplacedTray[] unplaced =
-            [.. missing.Select(tray => new UnplacedTray(tray.Bake.Id, tray.Number, UnplacedReasons.For(problem, chains, tray.Bake, incomplete)))];
-        var cost = Cost(problem, settings, trays, missing.Sum(tray => (long)tray.Bake.Trays[tray.Number - 1]));
-        var bound = cost.UnplacedPies == 0 ? LowerBounds.AllPlaced(problem) : new BakePlanBound(0, 0);
-        return new BakePlan(settings, trays, unplaced, cost, bound);
+        public static Built Of(BakeProblem problem, PlanBuild build)
+        {
+            OvenSetting[] settings = [.. build.Ovens.SelectMany(oven => oven.Settings()).OrderBy(setting => setting.AtMin)];
+            BakedTray[] trays =
+            [
+                .. from bake in problem.Bakes
+                   from number in Enumerable.Range(1, bake.Trays.Count)
+                   where build.Placed.ContainsKey((bake.Id, number))
+                   select new BakedTray(bake.Id, number, [.. Stages(problem, build.Placed[(bake.Id, number)])]),
+            ];
+            var missing = problem.Bakes
+                .SelectMany(bake => Enumerable.Range(1, bake.Trays.Count).Select(number => (Bake: bake, Number: number)))
+                .Where(tray => !build.Placed.ContainsKey((tray.Bake.Id, tray.Number)))
+                .ToArray();
+            return new Built(settings, trays, missing, build.Tried, BakePlanner.Cost(problem, settings, trays, missing.Sum(tray => (long)tray.Bake.Trays[tray.Number - 1])));
+        }
+    }
+
+    private static BakePlan Assemble(BakeProblem problem, BakeChains chains, Built built)
+    {
+        var incomplete = built.Missing.Select(tray => tray.Bake.Id).ToHashSet();
+        var reasons = built.Missing.Select(tray => tray.Bake).Distinct().ToDictionary(bake => bake.Id, bake => UnplacedReasons.For(problem, chains, bake, incomplete, built.Tried));
+        UnplacedTray[] unplaced = [.. built.Missing.Select(tray => new UnplacedTray(tray.Bake.Id, tray.Number, reasons[tray.Bake.Id]))];
+        var bound = built.Cost.UnplacedPies == 0 ? LowerBounds.AllPlaced(problem) : new BakePlanBound(0, 0);
+        return new BakePlan(built.Settings, built.Trays, unplaced, built.Cost, bound);
     }
 
     private static IEnumerable<BakedStage> Stages(BakeProblem problem, TrayPath path)

@@ -19,6 +19,7 @@ internal sealed class OvenTimeline
     private readonly int[] chamber;
     private readonly int[] trays;
     private readonly bool[] turns;
+    private readonly int[] fullFrom;
     private readonly int[] onBefore;
     private readonly int[] changesBefore;
     private readonly List<int> events = [];
@@ -36,9 +37,11 @@ internal sealed class OvenTimeline
         chamber = new int[horizonMin + 1];
         trays = new int[horizonMin + 1];
         turns = new bool[horizonMin + 1];
+        fullFrom = new int[horizonMin + 1];
         onBefore = new int[horizonMin + 2];
         changesBefore = new int[horizonMin + 1];
         Array.Fill(settings, Undecided);
+        MarkFull();
     }
 
     /// <summary>The oven.</summary>
@@ -67,6 +70,9 @@ internal sealed class OvenTimeline
 
     /// <summary>Whether a shelf is free at a minute.</summary>
     public bool HasRoomAt(int minute) => trays[minute] < Oven.Shelves;
+
+    /// <summary>The first minute from one on at which no shelf is free or the oven is closed.</summary>
+    public int FullFrom(int minute) => fullFrom[minute];
 
     /// <summary>Whether something changes at a minute: a setting begins or ends, or the chamber arrives at it.</summary>
     public bool TurnsAt(int minute) => minute < turns.Length && turns[minute];
@@ -139,12 +145,7 @@ internal sealed class OvenTimeline
     }
 
     /// <summary>Whether a tray may go exactly where another went: a shelf is free for the whole stay.</summary>
-    public bool HasRoom(int start, int end)
-    {
-        for (var minute = start; minute < end; minute++)
-            if (trays[minute] >= Oven.Shelves) return false;
-        return true;
-    }
+    public bool HasRoom(int start, int end) => fullFrom[start] >= end;
 
     private void Reckon()
     {
@@ -158,6 +159,7 @@ internal sealed class OvenTimeline
             }
         }
 
+        MarkFull();
         CountOn();
         events.Clear();
         for (var minute = 1; minute < turns.Length; minute++)
@@ -171,6 +173,16 @@ internal sealed class OvenTimeline
         costBefore = new long[regions.Count + 1];
         for (var index = 0; index < regions.Count; index++)
             costBefore[index + 1] = costBefore[index] + CostOf(index > 0 ? regions[index - 1] : null, regions[index]);
+    }
+
+    private void MarkFull()
+    {
+        var next = CloseMin;
+        for (var minute = fullFrom.Length - 1; minute >= 0; minute--)
+        {
+            if (minute >= CloseMin || trays[minute] >= Oven.Shelves) next = minute;
+            fullFrom[minute] = next;
+        }
     }
 
     private void CountOn()

@@ -9,19 +9,23 @@ internal sealed record BuildRecipe(IReadOnlyList<Bake> Order, bool Soonest, bool
 /// <summary>One plan, built by putting tray after tray into the ovens. Nothing that was put in is moved again.</summary>
 internal sealed class PlanBuild
 {
-    private readonly BakeProblem problem;
     private readonly BakeChains chains;
+    private readonly CancellationToken cancellation;
     private readonly List<OvenTimeline> ovens;
     private readonly TraySearch search;
     private readonly Dictionary<(string Bake, int Tray), TrayPath> placed = [];
     private readonly HashSet<string> tried = [];
+    private readonly HashSet<string> stuck = [];
 
-    private PlanBuild(BakeProblem problem, BakeChains chains, int horizonMin, bool soonest)
+    private PlanBuild(BakeProblem problem, BakeChains chains, int horizonMin, bool soonest, CancellationToken cancellation)
     {
-        (this.problem, this.chains) = (problem, chains);
+        (this.chains, this.cancellation) = (chains, cancellation);
         ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin))];
-        search = new TraySearch(problem, ovens, soonest);
+        search = new TraySearch(problem, ovens, soonest, cancellation);
     }
+
+    /// <summary>Bakes whose trays were all looked at; of the others there was no time left for some.</summary>
+    public IReadOnlySet<string> Tried => tried;
 
     /// <summary>Trays that were put in.</summary>
     public IReadOnlyDictionary<(string Bake, int Tray), TrayPath> Placed => placed;
@@ -29,18 +33,20 @@ internal sealed class PlanBuild
     /// <summary>The ovens as filled.</summary>
     public IReadOnlyList<OvenTimeline> Ovens => ovens;
 
-    /// <summary>Builds a plan by a recipe, or answers null where it was cut short.</summary>
-    public static PlanBuild? Run(BakeProblem problem, BakeChains chains, int horizonMin, BuildRecipe recipe, CancellationToken cancellation)
+    /// <summary>
+    /// Builds a plan by a recipe. Where it is cut short it is what was put in so far: of a recipe that puts followers in last
+    /// a plan as valid as any, of another not always.
+    /// </summary>
+    public static PlanBuild Run(BakeProblem problem, BakeChains chains, int horizonMin, BuildRecipe recipe, CancellationToken cancellation)
     {
         var forward = new HashSet<string>();
         while (true)
         {
-            var build = new PlanBuild(problem, chains, horizonMin, recipe.Soonest);
-            // Where a bake finds no place before the followers that stand already, the chain is built front to back.
-            var stuck = build.PutAll(build.Sequence(recipe, forward), cancellation);
-            if (cancellation.IsCancellationRequested) return null;
-            if (stuck is null) return build;
-            forward.Add(stuck);
+            var build = new PlanBuild(problem, chains, horizonMin, recipe.Soonest, cancellation);
+            build.PutAll(build.Sequence(recipe, forward));
+            if (build.stuck.Count == 0 || cancellation.IsCancellationRequested) return build;
+            // Where a bake finds no place before the followers that stand already, its chain is built front to back.
+            forward.UnionWith(build.stuck);
         }
     }
 
@@ -50,40 +56,57 @@ internal sealed class PlanBuild
     /// </summary>
     private List<Bake> Sequence(BuildRecipe recipe, HashSet<string> forward)
     {
-        var sequence = new List<Bake>();
-        var seen = new HashSet<string>();
-        void Pull(Bake bake)
+        var (sequence, seen) = (new List<Bake>(), new HashSet<string>());
+        // What is pulled in waits on a stack of its own: a chain may be longer than calls can lie within one another.
+        var open = new Stack<(Bake Bake, bool IsPulled)>();
+        foreach (var bake in recipe.Order)
         {
-            if (chains.InCycle(bake) || !seen.Add(bake.Id)) return;
-            var before = bake.After.Select(after => problem.Bakes.First(other => other.Id == after.BakeId)).ToArray();
-            var followers = chains.Followers[bake.Id].Select(link => link.Follower).ToArray();
-            var backward = recipe.FollowersFirst && !forward.Contains(chains.ChainOf(bake));
-            foreach (var first in backward ? followers : before) Pull(first);
-            sequence.Add(bake);
-            foreach (var second in backward ? before : followers) Pull(second);
+            open.Push((bake, false));
+            while (open.TryPop(out var next))
+            {
+                if (next.IsPulled)
+                {
+                    sequence.Add(next.Bake);
+                    continue;
+                }
+
+                if (chains.InCycle(next.Bake) || !seen.Add(next.Bake.Id)) continue;
+                var before = next.Bake.After.Select(after => chains.Find(after.BakeId)).Reverse();
+                var followers = chains.Followers[next.Bake.Id].Select(link => link.Follower).Reverse();
+                var backward = recipe.FollowersFirst && !forward.Contains(chains.ChainOf(next.Bake));
+                foreach (var last in backward ? before : followers) open.Push((last, false));
+                open.Push((next.Bake, true));
+                foreach (var first in backward ? followers : before) open.Push((first, false));
+            }
         }
 
-        foreach (var bake in recipe.Order) Pull(bake);
         return sequence;
     }
 
-    /// <summary>Puts all trays in. Answers the chain of a bake that found no place before its own followers, or null.</summary>
-    private string? PutAll(List<Bake> sequence, CancellationToken cancellation)
+    /// <summary>Puts all trays in, but for those of chains in which one found no place before its own followers.</summary>
+    private void PutAll(List<Bake> sequence)
     {
-        foreach (var bake in sequence)
+        foreach (var bake in sequence.Where(bake => !stuck.Contains(chains.ChainOf(bake))))
         {
+            if (cancellation.IsCancellationRequested) return;
+            TrayWindow? hopeless = null;
             for (var tray = 1; tray <= bake.Trays.Count; tray++)
             {
-                if (cancellation.IsCancellationRequested) return null;
-                var path = Window(bake, tray) is { } window ? Way(bake, tray, window) : null;
+                if (cancellation.IsCancellationRequested) return;
+                // What found no place a moment ago finds none now.
+                var window = Window(bake, tray);
+                var path = window is null || window with { Pies = 0 } == hopeless ? null : Way(bake, tray, window);
                 if (path is not null) Put(bake, tray, path);
-                else if (FollowersOf(bake, tray).Any()) return chains.ChainOf(bake);
+                else if (FollowersOf(bake, tray).Any())
+                {
+                    stuck.Add(chains.ChainOf(bake));
+                    break;
+                }
+                else hopeless = window is null ? null : window with { Pies = 0 };
             }
 
             tried.Add(bake.Id);
         }
-
-        return null;
     }
 
     // Trays of one bake go in together while there are shelves: beside the one before costs no heat at all.
@@ -97,6 +120,7 @@ internal sealed class PlanBuild
     {
         placed[(bake.Id, tray)] = path;
         foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit.Start, visit.Settings, visit.ChamberAtEnd);
+        search.Filled();
     }
 
     private TrayWindow? Window(Bake bake, int tray)
@@ -104,7 +128,7 @@ internal sealed class PlanBuild
         var (startFrom, startTo) = (Math.Max(0, chains.Release(bake)), int.MaxValue);
         foreach (var after in bake.After)
         {
-            var before = problem.Bakes.First(other => other.Id == after.BakeId);
+            var before = chains.Find(after.BakeId);
             if (before.Trays.Count == 0) continue;
             int[] numbers = after.ByTray ? [tray] : [.. Enumerable.Range(1, before.Trays.Count)];
             TrayPath[] ends = [.. numbers.Where(number => placed.ContainsKey((before.Id, number))).Select(number => placed[(before.Id, number)])];

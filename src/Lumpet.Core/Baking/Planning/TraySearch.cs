@@ -6,22 +6,32 @@ internal sealed class TraySearch
     private readonly BakeProblem problem;
     private readonly IReadOnlyList<OvenTimeline> ovens;
     private readonly bool soonest;
+    private readonly CancellationToken cancellation;
     private readonly int[] settings;
     private Bake bake;
     private TrayWindow window;
     private TrayPath? best;
     private readonly bool[] isCandidate;
+    private readonly bool[] isAllowed;
+    private readonly int[] room;
+    private readonly List<int> candidates = [];
+    private int filled;
+    private int roomOf = -1;
     private readonly List<int> offsets = [];
+    private static readonly OvenVisit[] NoVisits = [];
 
     /// <summary>A search over the ovens of a build.</summary>
     /// <param name="problem">The problem.</param>
     /// <param name="ovens">Its ovens, as far as they are filled.</param>
     /// <param name="soonest">Whether the first way out is wanted, whatever it costs.</param>
-    public TraySearch(BakeProblem problem, IReadOnlyList<OvenTimeline> ovens, bool soonest)
+    /// <param name="cancellation">Ends a search with the best way found so far.</param>
+    public TraySearch(BakeProblem problem, IReadOnlyList<OvenTimeline> ovens, bool soonest, CancellationToken cancellation)
     {
-        (this.problem, this.ovens, this.soonest) = (problem, ovens, soonest);
+        (this.problem, this.ovens, this.soonest, this.cancellation) = (problem, ovens, soonest, cancellation);
         settings = new int[ovens.Select(oven => oven.CloseMin).DefaultIfEmpty(0).Max() + 1];
         isCandidate = new bool[settings.Length];
+        isAllowed = new bool[ovens.Count];
+        room = new int[settings.Length];
         bake = null!;
         window = null!;
     }
@@ -33,22 +43,49 @@ internal sealed class TraySearch
     public TrayPath? Cheapest(Bake wanted, TrayWindow when, int? firstLook)
     {
         (bake, window, best) = (wanted, when, null);
+        for (var oven = 0; oven < ovens.Count; oven++) isAllowed[oven] = bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
         var least = bake.Stages.Sum(stage => stage.MinMin);
         var latest = Math.Min(window.StartTo, settings.Length - 1 - least);
         if (latest < window.StartFrom) return null;
         if (!soonest && firstLook is { } look && look >= window.StartFrom && look <= latest) EnterAt(look, least);
         MarkCandidates(latest, least);
+        Gather(latest);
         // From the best minute outward, so that a good way is found early and most others need no second look.
         var middle = soonest ? window.StartFrom : Math.Clamp(Math.Min(window.Due, window.LatestForFollowers) - least, window.StartFrom, latest);
-        for (var distance = 0; middle - distance >= window.StartFrom || middle + distance <= latest; distance++)
+        var after = candidates.BinarySearch(middle);
+        after = after < 0 ? ~after : after;
+        var before = after - 1;
+        while ((before >= 0 || after < candidates.Count) && !(soonest && best is not null))
         {
-            if (soonest && best is not null) break;
-            if (middle - distance >= window.StartFrom && isCandidate[middle - distance]) EnterAt(middle - distance, least);
-            if (distance > 0 && middle + distance <= latest && isCandidate[middle + distance]) EnterAt(middle + distance, least);
+            var isEarlierNearer = before >= 0 && (after == candidates.Count || middle - candidates[before] <= candidates[after] - middle);
+            EnterAt(isEarlierNearer ? candidates[before--] : candidates[after++], least);
         }
 
         return best;
     }
+
+    /// <summary>The candidates in order of time, but for those at which every oven is closed or full before the first stage could end.</summary>
+    private void Gather(int latest)
+    {
+        if (roomOf != filled) MarkRoom();
+        candidates.Clear();
+        var least = bake.Stages[0].MinMin;
+        for (var minute = window.StartFrom; minute <= latest; minute++)
+            if (isCandidate[minute] && room[minute] >= least) candidates.Add(minute);
+    }
+
+    /// <summary>For how many minutes some oven has a shelf, from each minute on.</summary>
+    private void MarkRoom()
+    {
+        Array.Clear(room);
+        foreach (var timeline in ovens)
+            for (var minute = timeline.OpenMin; minute < timeline.CloseMin; minute++)
+                room[minute] = Math.Max(room[minute], timeline.FullFrom(minute) - minute);
+        roomOf = filled;
+    }
+
+    /// <summary>Says that a tray was put in: what was known of the shelves is known no longer.</summary>
+    public void Filled() => filled++;
 
     /// <summary>
     /// Marks the minutes worth entering at. Between them cost goes evenly up or down with the minute, so that the best one
@@ -139,21 +176,25 @@ internal sealed class TraySearch
 
     private void EnterAt(int minute, int least)
     {
+        if (cancellation.IsCancellationRequested) return;
         // The best end within reach of this start bounds what any way from here can cost.
         var longest = Longest;
         var end = Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), minute + least, minute + longest);
         if (!Promising(window.CostOfEnd(end) + LeastForHeat(minute, longest, least))) return;
-        for (var oven = 0; oven < ovens.Count; oven++) Enter(oven, minute, 0, 0, []);
+        for (var oven = 0; oven < ovens.Count; oven++) Enter(oven, minute, 0, 0, NoVisits);
     }
 
     /// <summary>Enters an oven at a minute for a stage, by every setting that lets the tray in.</summary>
-    private void Enter(int oven, int minute, int stage, long costSoFar, List<OvenVisit> before)
+    private void Enter(int oven, int minute, int stage, long costSoFar, OvenVisit[] before)
     {
         var timeline = ovens[oven];
-        if (bake.Ovens is { } allowed && !allowed.Contains(timeline.Oven.Id)) return;
-        // A tray that comes back to an oven would have to be reckoned with its own first stay; we do not plan that.
-        if (before.Any(visit => visit.Oven == oven)) return;
         if (minute < timeline.OpenMin || minute >= timeline.CloseMin) return;
+        // Whatever it is set to, the stage must find a shelf for its least.
+        if (timeline.FullFrom(minute) - minute < bake.Stages[stage].MinMin) return;
+        if (!isAllowed[oven]) return;
+        // A tray that comes back to an oven would have to be reckoned with its own first stay; we do not plan that.
+        foreach (var visit in before)
+            if (visit.Oven == oven) return;
         var celsius = bake.Stages[stage].TempC;
         var decided = timeline.SettingAt(minute);
         if (decided != OvenTimeline.Undecided)
@@ -171,7 +212,7 @@ internal sealed class TraySearch
             Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, celsius, celsius);
     }
 
-    private sealed record Visiting(int Oven, int Start, long CostSoFar, List<OvenVisit> Before)
+    private sealed record Visiting(int Oven, int Start, long CostSoFar, OvenVisit[] Before)
     {
         public List<int> StageEnds { get; } = [];
     }
@@ -213,6 +254,7 @@ internal sealed class TraySearch
 
     private void GoOn(Visiting visiting, int stage, int minute, int chamber, int setting)
     {
+        if (cancellation.IsCancellationRequested) return;
         var earliestEnd = minute;
         for (var next = stage; next < bake.Stages.Count; next++) earliestEnd += bake.Stages[next].MinMin;
         if (earliestEnd > window.EndTo) return;
@@ -242,7 +284,7 @@ internal sealed class TraySearch
         if (cost < 0) return;
         var costSoFar = visiting.CostSoFar + (10 * (cost - ovens[visiting.Oven].Cost));
         if (!Promising(costSoFar)) return;
-        List<OvenVisit> visits = [.. visiting.Before, Visit(visiting, end, chamber)];
+        OvenVisit[] visits = [.. visiting.Before, Visit(visiting, end, chamber)];
         for (var oven = 0; oven < ovens.Count; oven++)
             if (oven != visiting.Oven) Enter(oven, end + problem.TransferMin, stage, costSoFar, visits);
     }

@@ -4,9 +4,15 @@ namespace Lumpet.Core.Baking.Planning;
 internal static class UnplacedReasons
 {
     /// <summary>The reason for a tray of a bake.</summary>
-    public static string For(BakeProblem problem, BakeChains chains, Bake bake, IReadOnlySet<string> incomplete)
+    /// <param name="problem">The problem.</param>
+    /// <param name="chains">Its chains.</param>
+    /// <param name="bake">The bake.</param>
+    /// <param name="incomplete">Bakes of which a tray is left out.</param>
+    /// <param name="tried">Bakes for whose trays a place was looked for.</param>
+    public static string For(BakeProblem problem, BakeChains chains, Bake bake, IReadOnlySet<string> incomplete, IReadOnlySet<string> tried)
     {
         if (chains.FollowsItself(bake)) return "it follows itself, directly or through others";
+        if (!tried.Contains(bake.Id) && !chains.InCycle(bake)) return "there was no time left to look for a place";
         if (bake.After.FirstOrDefault(after => incomplete.Contains(after.BakeId)) is { } missing)
             return $"it follows {missing.BakeId}, which is not all baked";
         BakeOven[] allowed = [.. problem.Ovens.Where(oven => bake.Ovens is null || bake.Ovens.Contains(oven.Id))];
