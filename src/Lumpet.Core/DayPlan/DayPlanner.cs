@@ -112,12 +112,11 @@ public static class DayPlanner
         if (!aim.GivenUp)
         {
             var (last, due) = (work.BakeId(work.Graph.LastBake), aim.Due(work.Graph.LastBake));
-            var bakes = work.Graph.Bakes.Select(work.BakeId).ToHashSet();
-            if (round.Plan.Trays.Any(tray => tray.BakeId == last && tray.EndMin > due) || round.Plan.Unplaced.Any(tray => bakes.Contains(tray.BakeId)))
+            if ((round.LastOut.TryGetValue(last, out var outMin) && outMin > due) || work.Graph.Bakes.Any(node => round.BakesLeftOut.Contains(work.BakeId(node))))
                 next = next with { GivenUp = true };
         }
 
-        foreach (var parcel in round.Parcels.Where(parcel => parcel.Work == work))
+        foreach (var parcel in round.ParcelsOf[work.Lot.Id])
         {
             LotAim Later(int bake, int minutes) => next.ReleasedFrom(bake, Math.Max(next.Release[bake], parcel.Times.Start[bake] + minutes), horizonMin);
             foreach (var misfit in parcel.Times.Misfits) next = Later(misfit.Bake, Math.Max(1, misfit.Short));

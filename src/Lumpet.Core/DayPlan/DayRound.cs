@@ -18,7 +18,16 @@ internal sealed record DayRound(
     IReadOnlyList<LotAim> Aims, BakeProblem Problem, BakePlan Plan, IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, Mixer Mixer)
 {
     /// <summary>What becomes of every lot.</summary>
-    public IReadOnlyList<LotFate> Fates { get; } = [.. Aims.Select(aim => LotFate.Of(aim.Work, Plan, Parcels, Mixed, Mixer))];
+    public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Mixer);
+
+    /// <summary>Ids of bakes of which a tray has no place in an oven.</summary>
+    public IReadOnlySet<string> BakesLeftOut { get; } = Plan.Unplaced.Select(tray => tray.BakeId).ToHashSet();
+
+    /// <summary>When the last tray of each bake is out, by the bake's id.</summary>
+    public IReadOnlyDictionary<string, int> LastOut { get; } = Plan.Trays.GroupBy(tray => tray.BakeId).ToDictionary(group => group.Key, group => group.Max(tray => tray.EndMin));
+
+    /// <summary>The parcels of each lot, by the lot's id.</summary>
+    public ILookup<string, Parcel> ParcelsOf { get; } = Parcels.ToLookup(parcel => parcel.Work.Lot.Id);
 
     /// <summary>The aim of a lot.</summary>
     public LotAim AimOf(LotWork work) => Aims.First(aim => aim.Work == work);

@@ -11,9 +11,9 @@ internal static class Loads
     public static IReadOnlyList<Load> From(
         IReadOnlyList<LotWork> works, BakePlan plan, IReadOnlyDictionary<string, Oven> stretches)
     {
+        var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         var visits = works
-            .SelectMany(work => work.Graph.Bakes.SelectMany(node => plan.Trays
-                .Where(tray => tray.BakeId == work.BakeId(node))
+            .SelectMany(work => work.Graph.Bakes.SelectMany(node => baked[work.BakeId(node)]
                 .SelectMany(tray => VisitsOf(work, node, tray, stretches))))
             .ToArray();
         var shelves = Shelves(visits);

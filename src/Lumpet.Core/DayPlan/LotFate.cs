@@ -24,15 +24,21 @@ public sealed record LotFate(
     /// <summary>Pies that are not boxed by their pick-up, for whatever reason.</summary>
     public int Missed => Late + Unfit + NotBaked;
 
-    /// <summary>The fate of a lot in a round of planning.</summary>
-    internal static LotFate Of(LotWork work, BakePlan plan, IReadOnlyList<Parcel> all, IReadOnlyList<MixedBatch> mixed, Mixer mixer)
+    /// <summary>The fates of all lots in a round of planning, in the order of the aims.</summary>
+    internal static IReadOnlyList<LotFate> Of(IReadOnlyList<LotAim> aims, BakePlan plan, IReadOnlyList<Parcel> all, IReadOnlyList<MixedBatch> mixed, Mixer mixer)
     {
-        Parcel[] parcels = [.. all.Where(parcel => parcel.Work == work)];
-        var obstacles = parcels.ToDictionary(parcel => parcel, parcel => Obstacle(parcel, mixed, mixer), ReferenceEqualityComparer.Instance as IEqualityComparer<Parcel>);
+        var parcels = all.ToLookup(parcel => parcel.Work.Lot.Id);
+        var batches = mixed.SelectMany(one => one.Batch.Discs.Select(disc => disc.LotId).Distinct().Select(lot => (Lot: lot, Mixed: one))).ToLookup(pair => pair.Lot, pair => pair.Mixed);
+        var leftOut = plan.Unplaced.DistinctBy(tray => tray.BakeId).ToDictionary(tray => tray.BakeId, tray => tray.Reason);
+        return [.. aims.Select(aim => Of(aim.Work, [.. parcels[aim.Work.Lot.Id]], [.. batches[aim.Work.Lot.Id]], leftOut, mixer))];
+    }
+
+    private static LotFate Of(LotWork work, Parcel[] parcels, MixedBatch[] batches, IReadOnlyDictionary<string, string> leftOut, Mixer mixer)
+    {
+        var obstacles = parcels.ToDictionary(parcel => parcel, parcel => Obstacle(parcel, batches, mixer), ReferenceEqualityComparer.Instance as IEqualityComparer<Parcel>);
         Parcel[] fit = [.. parcels.Where(parcel => obstacles[parcel] is null)];
         Parcel[] late = [.. fit.Where(parcel => parcel.DoneMin > work.Lot.PickUpMin)];
         var notBaked = work.Lot.Count - parcels.Sum(parcel => parcel.Pies);
-        var bakes = work.Graph.Bakes.Select(work.BakeId).ToHashSet();
         return new LotFate(
             work.Lot,
             fit.Sum(parcel => parcel.Pies) - late.Sum(parcel => parcel.Pies),
@@ -42,13 +48,12 @@ public sealed record LotFate(
             notBaked,
             fit.Length == 0 ? null : fit.Max(parcel => parcel.DoneMin),
             obstacles.Values.OfType<PlanText>().FirstOrDefault() ?? Empty,
-            notBaked == 0 ? Empty : Say($"no oven takes them: {plan.Unplaced.FirstOrDefault(tray => bakes.Contains(tray.BakeId))?.Reason}"));
+            notBaked == 0 ? Empty : Say($"no oven takes them: {work.Graph.Bakes.Select(node => leftOut.GetValueOrDefault(work.BakeId(node))).FirstOrDefault(reason => reason is not null)}"));
     }
 
     /// <summary>Why a parcel's work cannot be done around its bakes, or null where it can.</summary>
-    private static PlanText? Obstacle(Parcel parcel, IReadOnlyList<MixedBatch> mixed, Mixer mixer)
+    private static PlanText? Obstacle(Parcel parcel, MixedBatch[] batches, Mixer mixer)
     {
-        MixedBatch[] batches = [.. mixed.Where(one => one.Batch.Discs.Any(disc => disc.LotId == parcel.Work.Lot.Id))];
         if (batches.FirstOrDefault(one => one.Batch.Mass > mixer.LargestBatch) is { } large)
             return Say($"a disc of {(int)Math.Round(large.Batch.Discs.Max(disc => disc.Disc.Grams))} g of {large.Batch.Dough.Name} is more than the mixer takes ({FormattableString.Invariant($"{mixer.LargestBatch.Kilograms:0.##}")} kg)");
         if (parcel.Times.Misfits.Count > 0) return parcel.Times.Misfits[0].Why;

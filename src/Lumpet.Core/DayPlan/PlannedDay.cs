@@ -31,6 +31,12 @@ public sealed record PlannedDay(
     /// <summary>Whether all was tried that is tried for a day; where patience ran out before, there may be a better plan.</summary>
     public bool IsSettled { get; init; } = true;
 
+    private readonly Dictionary<string, Lot> byId = Lots.ToDictionary(lot => lot.Id);
+
+    /// <summary>The lot of an id.</summary>
+    /// <exception cref="KeyNotFoundException">There is none.</exception>
+    public Lot Lot(string id) => byId[id];
+
     /// <summary>Pies of all lots.</summary>
     public int Pies => Lots.Sum(lot => lot.Count);
 

@@ -37,16 +37,16 @@ public static class DoughBatching
         var shares = new List<List<DoughDemand>> { new() };
         var given = 0.0;
         foreach (var demand in demands)
-            for (var disc = 0; disc < demand.Count; disc++)
+            for (var left = demand.Count; left > 0;)
             {
-                // A disc belongs where its middle falls.
-                var share = Math.Min(count - 1, (int)((given + (demand.Disc.Grams / 2)) * count / total.Grams));
+                // A disc belongs where its middle falls; those whose middles fall into the same share are counted together.
+                var each = demand.Disc.Grams;
+                var share = Math.Min(count - 1, (int)((given + (each / 2)) * count / total.Grams));
                 while (shares.Count <= share) shares.Add([]);
-                var current = shares[share];
-                if (current.Count > 0 && ReferenceEquals(current[^1].Dough, demand.Dough) && current[^1] with { Count = demand.Count } == demand)
-                    current[^1] = current[^1] with { Count = current[^1].Count + 1 };
-                else current.Add(demand with { Count = 1 });
-                given += demand.Disc.Grams;
+                var room = share == count - 1 ? left : (int)Math.Clamp(Math.Ceiling((((share + 1) * total.Grams / count) - given - (each / 2)) / each), 1, left);
+                shares[share].Add(demand with { Count = room });
+                given += each * room;
+                left -= room;
             }
 
         return [.. shares.Where(share => share.Count > 0)];

@@ -11,6 +11,7 @@ namespace Lumpet.Server.Commands;
 internal static partial class CommandLine
 {
     private const int DefaultPort = 4310;
+    private const int LeastThreads = 16;
 
     /// <summary>Runs a command; answers the exit code.</summary>
     public static Task<int> RunAsync(string[] args)
@@ -60,6 +61,8 @@ internal static partial class CommandLine
         try
         {
             using var held = DataLock.Take(data);
+            // A few answers that take a moment to be written must not keep everybody else waiting for a thread.
+            ThreadPool.SetMinThreads(LeastThreads, LeastThreads);
             var url = new UriBuilder("http", address.AddressFamily == AddressFamily.InterNetworkV6 ? $"[{address}]" : $"{address}", port).Uri;
             await using var app = LumpetApplication.Build(
                 [$"--Data={data}", $"--Demo={serving.Demo}", $"--Web={serving.Web}", $"--urls={url}", $"--AllowedHosts={string.Join(';', HostNames.Of(address, serving.Hosts))}"]);

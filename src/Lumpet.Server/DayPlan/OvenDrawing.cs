@@ -72,7 +72,7 @@ internal static class OvenDrawing
 
     private static LayerAnswer Layer(DayBook book, PlannedDay plan, int load, LoadVisit visit)
     {
-        var lot = plan.Lots.First(lot => lot.Id == visit.LotId);
+        var lot = plan.Lot(visit.LotId);
         var step = lot.Product.Process.Steps.First(step => step.Id == visit.StepId);
         return new LayerAnswer(
             load,

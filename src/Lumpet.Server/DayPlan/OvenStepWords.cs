@@ -15,7 +15,7 @@ internal static class OvenStepWords
     /// <summary>What lies on the trays of a visit: "6 Pear and ginger", "6 shells for Oat custard".</summary>
     public static string What(PlannedDay plan, LoadVisit visit)
     {
-        var lot = plan.Lots.First(lot => lot.Id == visit.LotId);
+        var lot = plan.Lot(visit.LotId);
         var step = lot.Product.Process.Steps.First(step => step.Id == visit.StepId);
         return step.Bakes switch
         {
@@ -39,7 +39,7 @@ internal static class OvenStepWords
             dial,
             step.TempC,
             [.. step.Visits.SelectMany(visit => visit.Shelves).Order()],
-            [.. step.Visits.Select(visit => plan.Lots.First(lot => lot.Id == visit.LotId).Product.Name).Distinct()],
+            [.. step.Visits.Select(visit => plan.Lot(visit.LotId).Product.Name).Distinct()],
             readyWhen,
             caution);
     }
@@ -47,7 +47,7 @@ internal static class OvenStepWords
     private static string Sentence(DayBook book, PlannedDay plan, OvenStep step, Oven oven)
     {
         var what = string.Join("; ", step.Visits.GroupBy(visit => (visit.LotId, visit.StepId)).Select(group =>
-            $"{What(plan, group.First() with { Pies = group.Sum(visit => visit.Pies), TrayPies = [.. group.SelectMany(visit => visit.TrayPies)] })}, {plan.Lots.First(lot => lot.Id == group.Key.LotId).Pan.Name}{Floor(plan, group, oven)}"));
+            $"{What(plan, group.First() with { Pies = group.Sum(visit => visit.Pies), TrayPies = [.. group.SelectMany(visit => visit.TrayPies)] })}, {plan.Lot(group.Key.LotId).Pan.Name}{Floor(plan, group, oven)}"));
         return step.Act switch
         {
             OvenAct.Off => "Switch off",
@@ -87,7 +87,7 @@ internal static class OvenStepWords
 
     private static (string ReadyWhen, string Caution) Signs(PlannedDay plan, OvenStep step)
     {
-        var bakes = step.Visits.Select(visit => (Lot: plan.Lots.First(lot => lot.Id == visit.LotId), visit.StepId)).DistinctBy(one => (one.Lot.Product.Id, one.StepId)).ToArray();
+        var bakes = step.Visits.Select(visit => (Lot: plan.Lot(visit.LotId), visit.StepId)).DistinctBy(one => (one.Lot.Product.Id, one.StepId)).ToArray();
         string Each(Func<(Core.DayPlan.Lot Lot, string StepId), string> of)
         {
             var said = bakes.Select(one => (one.Lot.Product.Name, Words: of(one))).Where(one => one.Words.Length > 0).ToArray();
@@ -104,13 +104,13 @@ internal static class OvenStepWords
     /// <summary>What cracks when it comes from the freezer.</summary>
     private static string Frozen(PlannedDay plan, OvenStep step)
     {
-        string[] pans = [.. step.Visits.Select(visit => plan.Lots.First(lot => lot.Id == visit.LotId))
+        string[] pans = [.. step.Visits.Select(visit => plan.Lot(visit.LotId))
             .Where(lot => lot.Pan.MayCrack && ThermalShock.GoesIntoTheOvenFrozen(lot.Product.Process)).Select(lot => lot.Pan.Name).Distinct()];
         return pans.Length == 0 ? string.Empty : $"{string.Join(", ", pans)} comes from the freezer: glass and earthenware may crack in a hot oven. Stand clear, tray below.";
     }
 
     private static Step Bake(PlannedDay plan, LoadVisit visit) =>
-        plan.Lots.First(lot => lot.Id == visit.LotId).Product.Process.Steps.First(step => step.Id == visit.StepId);
+        plan.Lot(visit.LotId).Product.Process.Steps.First(step => step.Id == visit.StepId);
 
     private static string Count(int count, string noun) => count == 1 ? $"1 {noun}" : $"{count} {noun}s";
 }

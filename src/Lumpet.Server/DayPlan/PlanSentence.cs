@@ -91,7 +91,7 @@ internal static class PlanSentence
     /// <summary>A trouble in words.</summary>
     public static TroubleAnswer Trouble(DayBook book, PlannedDay plan, Trouble trouble)
     {
-        var lot = plan.Lots.First(lot => lot.Id == trouble.LotId);
+        var lot = plan.Lot(trouble.LotId);
         var what = $"{trouble.Pies} {lot.Product.Name}, {lot.Pan.Name}, for {Said(book.Clock.At(lot.PickUpMin))}{Names(lot.For)}";
         var how = trouble.Kind switch
         {

@@ -8,7 +8,7 @@ namespace Lumpet.Server.DayPlan;
 internal sealed record PlanTime(TimeSpan Enough, TimeSpan AtOnce)
 {
     /// <summary>While someone looks at an empty screen.</summary>
-    public static PlanTime Soon { get; } = new(TimeSpan.FromSeconds(1.2), TimeSpan.FromSeconds(5));
+    public static PlanTime Soon { get; } = new(TimeSpan.FromSeconds(1.2), TimeSpan.FromSeconds(4));
 
     /// <summary>While a plan stands on the screen already.</summary>
     public static PlanTime Settled { get; } = new(TimeSpan.FromSeconds(25), TimeSpan.FromSeconds(40));
@@ -62,7 +62,7 @@ internal sealed class PlanShelf : IDisposable
             {
                 MakeRoom();
                 var making = new Making(key);
-                making.Plan = Task.Run(() => MakeAsync(book, time, making), CancellationToken.None);
+                making.Plan = MakeAsync(book, time, making);
                 shelf[key] = making;
                 return making.Taken(++looked);
             }
@@ -81,7 +81,9 @@ internal sealed class PlanShelf : IDisposable
             using var enough = new CancellationTokenSource(time.Enough);
             using var atOnce = CancellationTokenSource.CreateLinkedTokenSource(making.Abandoned);
             atOnce.CancelAfter(time.AtOnce);
-            var plan = DayPlanner.Plan(book.Snapshot, patience: new Patience(enough.Token, atOnce.Token));
+            var patience = new Patience(enough.Token, atOnce.Token);
+            // On a thread of its own: those of the pool are there to answer.
+            var plan = await Task.Factory.StartNew(() => DayPlanner.Plan(book.Snapshot, patience: patience), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
             making.Abandoned.ThrowIfCancellationRequested();
             return plan;
         }

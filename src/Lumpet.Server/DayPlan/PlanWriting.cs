@@ -58,7 +58,7 @@ internal static class PlanWriting
 
     /// <summary>What a task is about: "Pear and ginger, 23 cm, for 07:30".</summary>
     public static string About(DayBook book, PlannedDay plan, DayTask task) =>
-        plan.Lots.FirstOrDefault(lot => lot.Id == task.LotId) is { } lot ? $"{task.About}, for {book.Clock.At(lot.PickUpMin).Clock}" : task.About;
+        task.LotId is { } lot ? $"{task.About}, for {book.Clock.At(plan.Lot(lot).PickUpMin).Clock}" : task.About;
 
     private static TaskAnswer Task(DayBook book, PlannedDay plan, DayTask task) => new(
         task.Id,
@@ -70,7 +70,7 @@ internal static class PlanWriting
         book.Clock.At(task.EndMin),
         task.EndMin - task.StartMin,
         task.Pies,
-        task.Celsius ?? plan.Lots.First(lot => lot.Id == task.LotId).Product.Process.Steps.First(step => step.Id == task.StepId).Stages[0].TempC,
+        task.Celsius ?? plan.Lot(task.LotId!).Product.Process.Steps.First(step => step.Id == task.StepId).Stages[0].TempC,
         task.ReadyWhen,
         task.Caution);
 }
