@@ -90,6 +90,7 @@ internal static class OrderEndpoints
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var (order, faults) = Check(request, connection, bakery, clock, recipes);
         if (faults.Count > 0) return FieldProblems.Of(faults);
+        if (OrderStore.Total(connection, order.PickUp.Date, without: id).With(order).Fault is { } tooMuch) return FieldProblems.Of([tooMuch]);
         var outcome = OrderStore.Change(transaction, id, version, order, bakery.Zone);
         if (outcome == ChangeOutcome.Gone) return Gone();
         var present = Answer(OrderStore.Find(connection, id)!, recipes.Products(connection));
@@ -144,6 +145,7 @@ internal static class OrderEndpoints
     private static Results<Created<OrderAnswer>, ValidationProblem> Keep(
         Transaction transaction, OrderLine order, OnceOnly once, BakeryClock clock, ChangeFeed feed, RecipeShelf recipes)
     {
+        if (OrderStore.Total(transaction.Connection, order.PickUp.Date).With(order).Fault is { } tooMuch) return FieldProblems.Of([tooMuch]);
         var kept = OrderStore.Add(transaction, order, BakeryStore.Find(transaction.Connection)!.Zone);
         var answer = Answer(kept, recipes.Products(transaction.Connection));
         once.Remember(transaction, answer, clock.Now);

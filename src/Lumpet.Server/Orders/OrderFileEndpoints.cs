@@ -40,6 +40,9 @@ internal static class OrderFileEndpoints
         if (BakeryStore.Find(transaction.Connection) is not { } bakery) return Days.NoBakery();
         var (orders, faults) = OrderCsv.Read(request.Text ?? string.Empty, recipes.Products(transaction.Connection), clock.LocalNow(bakery.Zone), bakery.Zone);
         if (faults.Count > 0) return FieldProblems.Of(faults);
+        foreach (var day in orders.GroupBy(order => order.PickUp.Date))
+            if (day.Aggregate(OrderStore.Total(transaction.Connection, day.Key), (total, order) => total.With(order)).Fault is { } tooMuch)
+                return FieldProblems.Of(("file", $"{Days.Name(day.Key)}: {tooMuch.Message}"));
         var answer = new ImportAnswer(
             orders.Count,
             orders.Sum(order => order.Count),

@@ -31,6 +31,18 @@ public static class OrderStore
             $"{Columns} WHERE pick_up_local >= @from AND pick_up_local < @to ORDER BY pick_up_local, rowid",
             new { from = Day(day), to = Day(day.PlusDays(1)) }).Select(Read)];
 
+    /// <summary>What is ordered for a day in all, but for one order.</summary>
+    /// <param name="connection">An open connection.</param>
+    /// <param name="day">The day.</param>
+    /// <param name="without">The order that is left out, since it is about to be changed; null for none.</param>
+    public static OrdersOfADay Total(SqliteConnection connection, LocalDate day, Guid? without = null)
+    {
+        var counts = connection.Query<long>(
+            "SELECT count FROM order_line WHERE pick_up_local >= @from AND pick_up_local < @to AND id <> @without",
+            new { from = Day(day), to = Day(day.PlusDays(1)), without = without is { } id ? Key(id) : string.Empty }).AsList();
+        return new OrdersOfADay(counts.Count, counts.Sum());
+    }
+
     /// <summary>One order, or null.</summary>
     public static StoredOrder? Find(SqliteConnection connection, Guid id) =>
         connection.QuerySingleOrDefault<Row>($"{Columns} WHERE id = @id", new { id = Key(id) }) is { } row ? Read(row) : null;

@@ -102,6 +102,8 @@ internal sealed class PlanBuild
                     stuck.Add(chains.ChainOf(bake));
                     break;
                 }
+                // Trays that follow nothing and are followed by nothing are all alike.
+                else if (window is not null && bake.After.Count == 0 && !chains.Followers[bake.Id].Any()) break;
                 else hopeless = window is null ? null : window with { Pies = 0 };
             }
 
