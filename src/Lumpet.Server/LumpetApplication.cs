@@ -121,9 +121,8 @@ internal static class LumpetApplication
 
     private static Task RefuseBodies(HttpContext context, RequestDelegate next)
     {
-        // JSON is UTF-8 (RFC 8259, section 8.1); a reader asked for another alphabet would stumble over a name it does not know.
-        if (MediaTypeHeaderValue.TryParse(context.Request.ContentType, out var type) && type.Charset.HasValue && !type.Charset.Equals("utf-8", StringComparison.OrdinalIgnoreCase) && !type.Charset.Equals("\"utf-8\"", StringComparison.OrdinalIgnoreCase))
-            throw new BadHttpRequestException("Another alphabet than UTF-8.", StatusCodes.Status415UnsupportedMediaType);
+        if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal) && HasBody(context.Request) && !IsJson(context.Request.ContentType))
+            throw new BadHttpRequestException("A body of another kind.", StatusCodes.Status415UnsupportedMediaType);
         // Said before the body is read; Kestrel is told the same limit for bodies that do not tell their length.
         var largest = context.Request.Path.StartsWithSegments("/api/library", StringComparison.Ordinal) ? LargestFile : LargestBody;
         if (context.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit) limit.MaxRequestBodySize = largest;
@@ -131,6 +130,13 @@ internal static class LumpetApplication
             ? throw new BadHttpRequestException("The request is too large.", StatusCodes.Status413PayloadTooLarge)
             : next(context);
     }
+
+    private static bool HasBody(HttpRequest request) => request.ContentLength > 0 || request.ContentType is not null || request.Headers.TransferEncoding.Count > 0;
+
+    /// <summary>JSON is UTF-8 (RFC 8259, section 8.1); a reader asked for another alphabet would stumble over a name it does not know.</summary>
+    private static bool IsJson(string? contentType) =>
+        MediaTypeHeaderValue.TryParse(contentType, out var type) && type.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase)
+        && (!type.Charset.HasValue || HeaderUtilities.RemoveQuotes(type.Charset).Equals("utf-8", StringComparison.OrdinalIgnoreCase));
 
     private static void ServeFrontEnd(WebApplication app)
     {

@@ -54,8 +54,13 @@ public sealed class TestServer : WebApplicationFactory<Program>
     {
         using var client = CreateClient();
         using var request = new HttpRequestMessage(method, path);
-        if (body is not null) request.Content = body is string raw ? new StringContent(raw, System.Text.Encoding.UTF8, "application/json") : JsonContent.Create(body);
-        foreach (var (name, value) in headers) request.Headers.TryAddWithoutValidation(name, value);
+        if (body is not null) request.Content = new StringContent(body as string ?? JsonSerializer.Serialize(body, JsonSerializerOptions.Web), System.Text.Encoding.UTF8, "application/json");
+        foreach (var (name, value) in headers)
+        {
+            if (name == "Content-Type") request.Content!.Headers.ContentType = System.Net.Http.Headers.MediaTypeHeaderValue.Parse(value);
+            else request.Headers.TryAddWithoutValidation(name, value);
+        }
+
         using var response = await client.SendAsync(request);
         var text = await response.Content.ReadAsStringAsync();
         return ((int)response.StatusCode, text.Length == 0 ? default : JsonSerializer.Deserialize<JsonElement>(text));

@@ -75,10 +75,11 @@ internal static class DoughWritingEndpoints
         var (dough, fresh, faults) = DoughReader.Read(draft, id, (int)version + 1, IngredientStore.All(connection).Values, Cups(connection));
         if (dough is null) return FieldProblems.Of(faults);
         var doughs = RecipeStore.Doughs(connection);
+        // What was removed is not brought back by changing it.
+        if (version == 0 || doughs.All(other => other.Id != id)) return RecipeSaving.NotDone(ChangeOutcome.Gone, "dough");
         if (doughs.Any(other => other.Id != id && other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase)))
             return FieldProblems.Of(("name", $"There is a dough \"{dough.Name}\" already."));
-        // What was removed is not brought back by changing it.
-        var outcome = version == 0 || doughs.All(other => other.Id != id) ? ChangeOutcome.Gone : RecipeWriter.Save(transaction, dough, fresh, clock.Now);
+        var outcome = RecipeWriter.Save(transaction, dough, fresh, clock.Now);
         if (outcome != ChangeOutcome.Done) return RecipeSaving.NotDone(outcome, "dough");
         transaction.Commit();
         feed.Publish("recipes");

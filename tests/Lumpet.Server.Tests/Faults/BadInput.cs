@@ -43,6 +43,8 @@ public sealed record BadInput(
         yield return Row("a name with a line break", Order(whom: "a\nb"), "for: A name takes up to 80 characters on one line.");
         yield return Row("a name without end", Order(whom: new string('x', 81)), "for: A name takes up to 80 characters on one line.");
         yield return Row("a name with a bell and a null in it", Order(whom: "a\u0007\0b"), "for: A name takes up to 80 characters on one line.");
+        yield return Row("a name of characters that cannot be seen", Order(whom: "\u200b\u2060"), "for: A name takes only characters that can be seen.");
+        yield return Row("a name that turns what follows it round", Order(whom: "kiosk \u202e4 pies"), "for: A name takes only characters that can be seen.");
         yield return Row("nothing at all", new { }, "count: A line takes 1 to 2000 pies.");
     }
 
@@ -70,6 +72,8 @@ public sealed record BadInput(
         yield return Row("what if to a time that is none", $"/api/plan/{Day}/what-if", new { moves = new[] { new { from = "07:30", to = "31:00" } } }, 400, "moves[0].to: A clock time is written 07:45");
         yield return Row("what if with a move of nothing", $"/api/plan/{Day}/what-if", new { moves = new object?[] { null } }, 400, "moves[0].from: There is no pick-up at that time on this day.");
         yield return Row("a thousand moves at once", $"/api/plan/{Day}/what-if", new { moves = Enumerable.Repeat(new { from = "07:30", to = "07:31" }, 1000) }, 400, "moves: At most 40 pick-ups are moved at once.");
+        yield return Row("a day in the year 9999", "/api/plan/9999-12-31", null, 400, "day: A day is written 2026-05-02.");
+        yield return Row("the orders of a day in the year 9999", "/api/orders/9999-12-31", null, 400, "day: A day is written 2026-05-02.");
         yield return Row("why, of a task that is none", $"/api/plan/{Day}/reason?task=nothing", null, 404, "There is no such task in the plan as it is now");
         yield return Row("scaling to no pies", "/api/recipes/pear/scale", new { count = 0 }, 400, "count: 1 to 100000 pies can be scaled at once.");
         yield return Row("scaling to a pan that is none", "/api/recipes/pear/scale", new { pan = "99" }, 400, "pan: Pear and ginger is made in 23 or 26.");
@@ -86,6 +90,7 @@ public sealed record BadInput(
         yield return Row("one bad row among good ones", $"{Head}4,pear,23,2026-11-26T09:00,x\n0,pear,23,2026-11-26T09:00,x\n", "rows[2].count: A line takes 1 to 2000 pies.");
         yield return Row("a row cut short", $"{Head}4,pear\n", "rows[1].pan: ");
         yield return Row("a picture for a table", "\u0089PNG\r\n\u001a\n\0\0\0\rIHDR", "file: ");
+        yield return Row("more pies than a day takes", Head + string.Concat(Enumerable.Repeat("2000,pear,23,2026-11-26T09:00,x\n", 50)), "file: Thursday 26 November: A day takes up to 100000 pies; with this it would have 100062.");
         yield return Row("more rows than are taken", Head + string.Concat(Enumerable.Repeat("4,pear,23,2026-11-26T09:00,x\n", 2001)), "file: At most 2000 rows are taken at once.");
     }
 
@@ -101,8 +106,18 @@ public sealed record BadInput(
         yield return Row("an id that climbs", "{\"format\":\"lumpet.recipe-library/1\",\"doughs\":[{\"id\":\"../../x\",\"written\":{\"name\":\"X\"}}]}", "doughs[0].id: An id takes up to 60 small letters");
         yield return Row("a pan ten times deeper than wide", "{\"format\":\"lumpet.recipe-library/1\",\"pans\":[{\"id\":\"x\",\"name\":\"x\",\"topCm\":6,\"bottomCm\":6,\"depthCm\":60,\"rimCm\":0,\"perTray\":1}]}", "pans[0].depthCm: This does not fit: 1 to 20 cm.");
         yield return Row("a recipe with nothing in it", "{\"@type\":\"Recipe\",\"name\":\"Air\"}", "recipes[0].recipeIngredient: No line of \"Air\" could be weighed");
+        yield return Row("half a letter", "{\"format\":\"lumpet.recipe-library/1\",\"doughs\":[{\"id\":\"x\",\"written\":{\"name\":\"\\ud800\"}}]}", "text: It holds half a character");
+        yield return Row("the same ingredient twice", "id,name\nquince,Quince\nquince,Quince paste\n", "ingredients[1].id: Two ingredients have the id \"quince\".");
+        yield return Row("a name that another ingredient has", "id,name\nsugar,\"Butter, unsalted\"\n", "ingredients[0].name: There is an ingredient \"Butter, unsalted\" of another id already.");
+        yield return Row("more pans than a bakery has", Pans(60), "pans: A bakery has at most 60 pans; with this file it would have");
         yield return Row("no recipe at all", "{\"@type\":\"Person\"}", "text: There is no recipe in this file");
     }
+
+    private static string Pans(int count) => System.Text.Json.JsonSerializer.Serialize(new
+    {
+        format = "lumpet.recipe-library/1",
+        pans = Enumerable.Range(0, count).Select(at => new { id = $"tin-{at}", name = $"Tin {at}", topCm = 10, bottomCm = 8, depthCm = 3, rimCm = 0, perTray = 4 }),
+    });
 
     private static IEnumerable<BadInput> House()
     {
@@ -151,7 +166,9 @@ public sealed record BadInput(
         yield return Row("markup in a name", new { name = "<b>Pie</b>" }, "name: A name takes no markup: leave out < and >.");
         yield return Row("a kind of filling that is none", new { fillingKind = "soup" }, "fillingKind: This is one of rawFruit");
         yield return Row("a filling of ten thousand lines", new { filling = string.Join('\n', Enumerable.Repeat("1 g milk", 10_000)) }, "filling: At most 60 lines are taken.");
-        yield return Row("steps that go in a circle", Circle(), "steps: \"a\" must stand after \"b\".");
+        yield return Row("steps that go in a circle", Circle(("a", "b"), ("b", "a")), "steps: \"a\" must stand after \"b\".");
+        yield return Row("the same link twice", Circle(("a", "b"), ("a", "b")), "links: The link from \"a\" to \"b\" is there twice.");
+        yield return Row("a name of characters that cannot be seen", new { name = "\u3164" }, "name: A name takes only characters that can be seen.");
         yield return new BadInput("Recipe", "retiring what is ordered", "POST", "/api/recipes/pear/retired", new { retired = true }, 400, "id: It cannot be retired: ");
         yield return new BadInput("Recipe", "retiring without a word which way", "POST", "/api/recipes/pear/retired", new { }, 400, "retired: Say true to retire it");
         yield return new BadInput("Recipe", "removing what is not there", "DELETE", "/api/recipes/mango", null, 404, "This is not there any more.");
@@ -163,7 +180,7 @@ public sealed record BadInput(
 
     private static object Dough() => new { name = "Flaky", lines = "1 g flour", density = 1.2, bowlLossPercent = 1, mixMin = 30, restLeast = 0, restAim = 0, restMost = 60 };
 
-    private static object Circle()
+    private static object Circle(params (string From, string To)[] links)
     {
         object Step(string id, string station, object rest) => new { id, name = id, station, stages = Array.Empty<object>(), celsius = 20, usesDough = id == "a", perBatch = rest };
         return new
@@ -181,7 +198,7 @@ public sealed record BadInput(
             filling = "1 g milk",
             sizes = new[] { new { pan = "23" } },
             steps = new[] { Step("a", "bench", 5), Step("b", "bench", 5) },
-            links = new[] { new { from = "a", to = "b" }, new { from = "b", to = "a" } },
+            links = links.Select(link => new { from = link.From, to = link.To }),
         };
     }
 
@@ -197,7 +214,10 @@ public sealed record BadInput(
         yield return Row("an egg of no weight", new { name = "Butter", pieces = new[] { new { piece = "one", grams = 0 } } }, 400, "pieces[0].grams: This does not fit: 0.01 to 50000 g.");
         yield return Row("more left than was bought", new { name = "Butter", yields = new[] { new { preparation = "melted", percent = 120 } } }, 400, "yields[0].percent: This does not fit: 1 to 100 %.");
         yield return Row("stronger than spirit", new { name = "Butter", alcoholPercent = 140 }, 400, "alcoholPercent: This does not fit: 0 to 96 %.");
-        yield return Row("a pack of nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 0, packUnit = "kg", paid = 1 } }, 400, "price.packAmount: A pack holds more than 0");
+        yield return Row("a pack of nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 0, packUnit = "kg", paid = 1 } }, 400, "price.packAmount: A pack holds 0.001 to 100000.");
+        yield return Row("a pack of less than a grain", new { name = "Butter", price = new { supplier = "x", packAmount = 1e-28, packUnit = "kg", paid = 1 } }, 400, "price.packAmount: A pack holds 0.001 to 100000.");
+        yield return Row("what one weighs, twice", new { name = "Butter", pieces = new[] { new { piece = "stick", grams = 113 }, new { piece = "Stick", grams = 100 } } }, 400, "pieces: What one \"stick\" weighs is stated twice.");
+        yield return Row("what preparing leaves, twice", new { name = "Butter", yields = new[] { new { preparation = "melted", percent = 90 }, new { preparation = "melted", percent = 80 } } }, 400, "yields: What \"melted\" leaves is stated twice.");
         yield return Row("a price below nothing", new { name = "Butter", price = new { supplier = "x", packAmount = 1, packUnit = "kg", paid = -1 } }, 400, "price.paid: A price lies between 0 and 1000000.");
         yield return new BadInput("Ingredient", "an ingredient that someone changed meanwhile", "PUT", "/api/ingredients/butter", new { name = "Butter" }, 412, "Someone else has changed this ingredient since you opened it.", ("If-Match", "\"9\""));
         yield return new BadInput("Ingredient", "retiring what a dough needs", "POST", "/api/ingredients/flour/retired", new { retired = true }, 400, "id: It cannot be retired: ");
@@ -214,6 +234,8 @@ public sealed record BadInput(
         yield return Row("a thousand brackets deep", new string('[', 1000) + new string(']', 1000), 400, "body: ");
         yield return Row("half a letter", "{\"product\":\"\\ud800\"}", 400, "product: ");
         yield return Row("two megabytes", $"{{\"product\":\"{new string('x', 2_000_000)}\"}}", 413, "body: The request is too large.");
+        yield return Row("an alphabet that nobody knows", Order(), 415, "body: A body is sent as application/json, in UTF-8.", ("Content-Type", "application/json; charset=nope"));
+        yield return Row("text that is no JSON by its own word", Order(), 415, "body: A body is sent as application/json, in UTF-8.", ("Content-Type", "text/plain"));
         yield return Row("a key without end", Order(), 400, "Idempotency-Key: A key takes up to 100 characters.", ("Idempotency-Key", new string('k', 101)));
         yield return new BadInput("Any request", "a change without the version it changes", "DELETE", $"/api/orders/{Guid.Empty}", null, 428, "The version the order was read with is needed in If-Match.");
         yield return new BadInput("Any request", "a change of what is not there", "DELETE", $"/api/orders/{Guid.Empty}", null, 404, "This order is not there any more", FirstVersion);

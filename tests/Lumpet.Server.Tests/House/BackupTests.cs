@@ -66,4 +66,50 @@ public sealed class BackupTests : IDisposable
         Assert.Contains("There is no database", error, StringComparison.Ordinal);
         Assert.Empty(Directory.GetFiles(folder, "copy.db*"));
     }
+
+    [Fact]
+    public async Task A_file_is_known_by_itself_and_not_by_its_name()
+    {
+        await using (var server = await LumpetProcess.Serve("demo", folder, "--data", "bakery.db"))
+        {
+            Assert.Equal(0, (await LumpetProcess.Run(folder, "backup", "copy.db", "--data", "bakery.db")).Code);
+            File.CreateSymbolicLink(Path.Combine(folder, "soft.db"), Path.Combine(folder, "bakery.db"));
+            await Link("bakery.db", "hard.db");
+            foreach (var name in new[] { "bakery.db", "soft.db", "hard.db" })
+            {
+                // Neither a copy of it onto itself, nor another server on it, nor a copy put in its place.
+                await Refused("the database itself", "backup", name, "--data", "bakery.db", "--replace");
+                await Refused("Another Lumpet is running on this database", "serve", "--port", $"{LumpetProcess.FreePort()}", "--data", name);
+                await Refused("Another Lumpet is running on this database", "restore", "copy.db", "--data", name);
+                await Refused("is a database that another Lumpet is running on", "backup", name, "--data", "copy.db", "--replace");
+            }
+
+            Assert.Equal(62, await Pies(server.Client));
+        }
+    }
+
+    [Fact]
+    public async Task Each_restore_keeps_what_was_there_and_only_files_are_replaced()
+    {
+        await using (await LumpetProcess.Serve("demo", folder, "--data", "bakery.db")) Assert.Equal(0, (await LumpetProcess.Run(folder, "backup", "copy.db", "--data", "bakery.db")).Code);
+        for (var twice = 0; twice < 3; twice++) Assert.Equal(0, (await LumpetProcess.Run(folder, "restore", "copy.db", "--data", "bakery.db")).Code);
+        Assert.Equal(3, Directory.GetFiles(folder, "bakery.db.before-restore-*").Length);
+        await Refused("is no file that could be replaced", "backup", "/dev/null", "--data", "bakery.db", "--replace");
+        await Refused("There is no folder", "backup", "nowhere/copy.db", "--data", "bakery.db");
+        Assert.Equal(0, (await LumpetProcess.Run(folder, "backup", "copy.db", "--data", "bakery.db", "--replace")).Code);
+        Assert.Empty(Directory.GetFiles(folder, "*.half-*"));
+    }
+
+    private async Task Refused(string words, params string[] args)
+    {
+        var (code, _, error) = await LumpetProcess.Run(folder, args);
+        Assert.True(error.Contains(words, StringComparison.Ordinal), $"{string.Join(' ', args)}: {error}");
+        Assert.Equal(2, code);
+    }
+
+    private async Task Link(string from, string to)
+    {
+        using var link = System.Diagnostics.Process.Start("ln", [Path.Combine(folder, from), Path.Combine(folder, to)]);
+        await link.WaitForExitAsync();
+    }
 }

@@ -1,12 +1,14 @@
+using System.Globalization;
 using System.Net.Http.Json;
 using System.Text.Json;
 using Xunit;
 
 namespace Lumpet.Server.Tests.House;
 
+/// <summary>The server is killed at any moment. LUMPET_KILLS sets how often.</summary>
 public sealed class KillTests : IDisposable
 {
-    private const int Rounds = 100;
+    private static readonly int Rounds = int.Parse(Environment.GetEnvironmentVariable("LUMPET_KILLS") ?? "24", CultureInfo.InvariantCulture);
 
     private readonly string folder = Directory.CreateTempSubdirectory("lumpet-kill-").FullName;
 
@@ -27,13 +29,42 @@ public sealed class KillTests : IDisposable
             if (round == Rounds) break;
             using var ends = new CancellationTokenSource();
             var writers = Enumerable.Range(0, 2).Select(writer => Write(server.Client, day, kept, random.Next(), $"{round}/{writer}", ends.Token)).ToArray();
-            await Task.Delay(random.Next(5, 120));
+            await Task.Delay(random.Next(5, 400));
             await server.DisposeAsync();
             await ends.CancelAsync();
             confirmed += (await Task.WhenAll(writers)).Sum();
         }
 
         Assert.True(confirmed > Rounds, $"only {confirmed} changes were confirmed");
+    }
+
+    [Fact]
+    public async Task A_first_start_that_is_killed_is_made_good_by_the_next_and_a_file_is_taken_in_whole_or_not_at_all()
+    {
+        var random = new Random(20261126);
+        var file = $"id,name\n{string.Concat(Enumerable.Range(0, 400).Select(at => $"quince-{at},Quince {at}\n"))}";
+        for (var round = 0; round < Math.Max(4, Rounds / 5); round++)
+        {
+            var data = $"first-{round}.db";
+            await LumpetProcess.Killed("demo", folder, random.Next(150, 1600), "--data", data);
+            await using (var server = await LumpetProcess.Serve("demo", folder, "--data", data))
+            {
+                var bakery = await server.Client.GetFromJsonAsync<JsonElement>("/api/bakery");
+                Assert.Equal(("Tern Quay Bakehouse", 62), (bakery.GetProperty("name").GetString(), bakery.GetProperty("days")[0].GetProperty("pies").GetInt32()));
+                var taken = server.Client.PostAsJsonAsync("/api/library", new { text = file });
+                await Task.Delay(random.Next(1, 500));
+                await server.DisposeAsync();
+                await Assert.ThrowsAnyAsync<Exception>(async () =>
+                {
+                    await taken;
+                    throw new InvalidOperationException("It was confirmed before the kill.");
+                });
+            }
+
+            await using var again = await LumpetProcess.Serve("demo", folder, "--data", data);
+            var ingredients = (await again.Client.GetFromJsonAsync<JsonElement>("/api/ingredients")).GetProperty("ingredients").EnumerateArray();
+            Assert.Contains(ingredients.Count(one => one.GetProperty("id").GetString()!.StartsWith("quince-", StringComparison.Ordinal)), new[] { 0, 400 });
+        }
     }
 
     /// <summary>An order of this test: what it must be, and what it may be because a change was under way.</summary>

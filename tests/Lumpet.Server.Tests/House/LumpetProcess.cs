@@ -26,6 +26,15 @@ internal sealed class LumpetProcess : IAsyncDisposable
         return process;
     }
 
+    /// <summary>Starts a server and kills it after so many milliseconds, whatever it has come to by then.</summary>
+    public static async Task Killed(string command, string folder, int afterMs, params string[] args)
+    {
+        using var process = Start(folder, [command, "--port", $"{FreePort()}", .. args]);
+        await Task.Delay(afterMs);
+        process.Kill();
+        await process.WaitForExitAsync();
+    }
+
     /// <summary>Runs a command to its end.</summary>
     public static async Task<(int Code, string Output, string Error)> Run(string folder, params string[] args)
     {

@@ -38,12 +38,23 @@ public sealed class StartTests : IDisposable
     [Theory]
     [InlineData("--port", "0", "--port takes")]
     [InlineData("--bind", "everywhere", "--bind an address")]
+    [InlineData("--port", "x", "--port does not take \"x\"")]
+    [InlineData("--port", "70000", "--port takes")]
+    [InlineData("--bind", "192.0.2.1", "192.0.2.1 is no address of this machine")]
+    [InlineData("--data", "", "--data takes the name of a file")]
+    [InlineData("--data", "/", "is no file in which a database could be kept")]
+    [InlineData("--data", "/dev/null", "is no file in which a database could be kept")]
+    [InlineData("--web", "/nowhere", "There is no folder /nowhere")]
+    [InlineData("--host", "two words", "--host takes a name")]
+    [InlineData("--colour", "red", "./lumpet help lists what there is")]
     [InlineData("--data", "/proc/nowhere/bakery.db", "could not start with /proc/nowhere/bakery.db")]
     public async Task A_start_that_cannot_work_says_why(string option, string value, string words)
     {
         var (code, _, error) = await LumpetProcess.Run(folder, "demo", option, value);
         Assert.Contains(words, error, StringComparison.Ordinal);
         Assert.Equal(2, code);
+        // In one line, without a trace of the program's insides.
+        Assert.Single(error.Trim().Split('\n'));
     }
 
     [Fact]
