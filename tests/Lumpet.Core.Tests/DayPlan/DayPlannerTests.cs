@@ -163,4 +163,33 @@ public sealed class DayPlannerTests
         Assert.Contains(new HeatPoint(61, 190), curve);
         Assert.Equal(new HeatPoint(72, 190 - 44), curve[^1]);
     }
+
+    [Fact]
+    public void Out_of_patience_it_answers_a_first_plan_that_holds_and_says_so()
+    {
+        using var over = new CancellationTokenSource();
+        over.Cancel();
+        var snapshot = Snapshot([.. Enumerable.Range(0, 14).Select(at => Order(at % 2 == 0 ? Pear : Custard, 12, Early + (at * 10)))]);
+        var first = DayPlanner.Plan(snapshot, patience: new Patience(over.Token, CancellationToken.None));
+        Assert.False(first.IsSettled);
+        Assert.True(DayPlanner.Plan(snapshot).IsSettled);
+        Assert.Empty(BakePlanChecker.Check(first.Problem, first.BakePlan).Faults);
+        Assert.Equal(first.Pies, first.Fates.Sum(fate => fate.InTime + fate.Late + fate.Unfit + fate.NotBaked));
+        Assert.NotEmpty(first.Troubles);
+        Assert.All(first.Troubles, trouble => Assert.Equal("what would free it has not been tried yet", trouble.Mend.With(minute => $"{minute}")));
+
+        // At once: nothing was looked at yet, and even that is said of every pie.
+        var nothing = DayPlanner.Plan(snapshot, patience: new Patience(over.Token, over.Token));
+        Assert.Empty(nothing.BakePlan.Trays);
+        Assert.Equal(nothing.Pies, nothing.Fates.Sum(fate => fate.NotBaked));
+        Assert.All(nothing.Troubles, trouble => Assert.Contains("no time left", trouble.What.With(minute => $"{minute}"), StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void What_it_stumbles_over_is_named()
+    {
+        var unmade = Pear with { Name = "Hollow", Crust = Pear.Crust with { Thickness = Length.FromCentimetres(20) } };
+        var exception = Assert.Throws<PlanStumblesException>(() => DayPlanner.Plan(Snapshot(Order(Custard, 4, Late), Order(unmade, 4, Late))));
+        Assert.StartsWith("Hollow in 23 cm: ", exception.Message, StringComparison.Ordinal);
+    }
 }

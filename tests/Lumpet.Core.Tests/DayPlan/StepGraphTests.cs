@@ -80,4 +80,12 @@ public sealed class StepGraphTests
         Assert.Equal(["kiosk", "ferry"], lots[1].For);
         Assert.Equal([2, 2, 1], lots[2].Trays);
     }
+
+    [Fact]
+    public void Lots_whose_names_run_together_stay_apart()
+    {
+        Core.Pans.Pan Named(string id) => TestBakery.Pan23 with { Id = id };
+        var lots = Lot.From([TestBakery.Order(TestBakery.Pear, 1, 900, Named("26-deep")), TestBakery.Order(TestBakery.Pear with { Id = "pear-26" }, 1, 900, Named("deep"))]);
+        Assert.Equal(2, lots.Select(lot => lot.Id).Distinct().Count());
+    }
 }

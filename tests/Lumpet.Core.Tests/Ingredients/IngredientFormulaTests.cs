@@ -87,4 +87,64 @@ public sealed class IngredientFormulaTests
         var written = IngredientReader.Write(ingredient!);
         Assert.Equal(("1 cup Hazelnuts, toasted\n220 g Sugar, white", 96), (written.MadeOf, written.KeptPercent));
     }
+
+    /// <summary>A tower: each storey is made of the one below twice over, and of sugar.</summary>
+    private static Ingredient Tower(int storeys)
+    {
+        var top = Line("sugar", 100).Ingredient;
+        for (var storey = 1; storey <= storeys; storey++)
+        {
+            RecipeLine Of(Ingredient part, double grams) => new(part, string.Empty, Yield.Whole, Mass.FromGrams(grams));
+            top = new IngredientFormula([Of(top, 100), Of(top, 50), Of(Ingredient("sugar"), 50)], 1).Make(Ingredient($"storey-{storey}"));
+        }
+
+        return top;
+    }
+
+    [Fact]
+    public void What_goes_into_much_else_is_reckoned_once()
+    {
+        // Forty storeys have a million million ways down; whoever walks them all never comes back.
+        var tower = Tower(40);
+        Assert.Equal(40, tower.Formula!.Everything.Count);
+        var prices = PriceList.On(Today, [Price("sugar", 1000, 2m)]);
+        // All of it is sugar in the end, and nothing is lost on the way.
+        Assert.Equal(0.002, (double)prices.OfGram(tower)!.Value.Amount, 9);
+        var product = Pear with { Filling = Pear.Filling with { Lines = [new RecipeLine(tower, string.Empty, Yield.Whole, Mass.FromGrams(200))] } };
+        var made = MadeHere.In(Scaling.Scale(product, Pan23, 1));
+        Assert.Equal(40, made.Count);
+        // Of 200 g three quarters are the storey below, and so on down.
+        Assert.All(made.Zip(made.Skip(1)), pair => Assert.Equal(0.75, pair.Second.Wanted / pair.First.Wanted, 9));
+        Assert.Equal("storey-40", made[0].Ingredient.Id);
+    }
+
+    [Fact]
+    public void A_thing_that_two_others_take_is_made_after_neither()
+    {
+        var one = Read("one", "100 g praline\n100 g sugar", Praline).Ingredient!;
+        var both = Read("both", "100 g one\n50 g praline", Praline, one).Ingredient!;
+        var product = Pear with { Filling = Pear.Filling with { Lines = [new RecipeLine(both, string.Empty, Yield.Whole, Mass.FromGrams(120))] } };
+        var made = MadeHere.In(Scaling.Scale(product, Pan23, 1));
+        Assert.Equal(["both", "one", "praline"], made.Select(one => one.Ingredient.Id));
+        // 120 g of both take 100 of one and 50 of praline (80 % of 150 g are kept); 100 of one take 62.5 of praline.
+        var factor = made[0].Wanted.Grams / 120;
+        Assert.Equal(100 * factor, made[1].Wanted.Grams, 6);
+        Assert.Equal((50 + 62.5) * factor, made[2].Wanted.Grams, 6);
+    }
+
+    [Fact]
+    public void Things_lie_at_most_eight_deep_in_one_another()
+    {
+        var known = Enumerable.Range(1, 8).Select(Tower).ToArray();
+        Assert.Null(IngredientReader.Nesting(Tower(8), known));
+        Assert.Contains("at most 8 deep", IngredientReader.Nesting(Tower(9), known)!.Message, StringComparison.Ordinal);
+        // Deepening the lowest deepens all above it.
+        var lower = new IngredientFormula([Line("sugar", 1)], 1).Make(Ingredient("sugar-syrup"));
+        var first = new IngredientFormula([new RecipeLine(lower, string.Empty, Yield.Whole, Mass.FromGrams(1))], 1).Make(Ingredient("storey-1"));
+        Assert.Contains("at most 8 deep", IngredientReader.Nesting(first, [.. known, lower])!.Message, StringComparison.Ordinal);
+        Assert.Null(IngredientReader.Nesting(first, [.. known[..7], lower]));
+        // And round in a circle nothing goes at all.
+        var circle = new IngredientFormula([new RecipeLine(known[5], string.Empty, Yield.Whole, Mass.FromGrams(1))], 1).Make(Ingredient("storey-2"));
+        Assert.Contains("cannot use itself", IngredientReader.Nesting(circle, known)!.Message, StringComparison.Ordinal);
+    }
 }

@@ -46,4 +46,17 @@ public sealed class RoundingTests
     [InlineData("KWD", "0.001")]
     public void The_smallest_coin_is_the_currencys(string currency, string coin) =>
         Assert.Equal(decimal.Parse(coin, System.Globalization.CultureInfo.InvariantCulture), Money.SmallestCoin(currency));
+
+    [Theory]
+    [InlineData(0.0, null, 0)]
+    [InlineData(0.03, null, 0.03)]
+    [InlineData(0.0449, null, 0.045)]
+    [InlineData(0.00001, null, 0.001)]
+    [InlineData(0.05, null, 0.1)]
+    [InlineData(2.0, 5.0, 2)]
+    [InlineData(2.5, 5.0, 5)]
+    [InlineData(40.0, 100.0, 40)]
+    [InlineData(60.0, 100.0, 100)]
+    public void What_is_there_is_never_shown_as_nothing(double grams, double? step, double shown) =>
+        Assert.Equal(shown, ScaleReading.GramsOf(Mass.FromGrams(grams), step));
 }

@@ -61,4 +61,36 @@ public sealed class OrderRulesTests
     [InlineData("oat pear")]
     [InlineData("")]
     public void What_nobody_calls_it_finds_nothing(string typed) => Assert.Empty(ProductNames.Find(typed, TestBakery.Products));
+
+    [Theory]
+    [InlineData("Europe/London")]
+    [InlineData("Europe/Dublin")]
+    [InlineData("Africa/Casablanca")]
+    [InlineData("America/New_York")]
+    public void Every_zones_skipped_hour_is_refused(string id)
+    {
+        // The next hour that this zone's clock skips, by the zone's own rules (IANA time zone database, through NodaTime).
+        var zone = DateTimeZoneProviders.Tzdb[id];
+        var start = Now.InZoneLeniently(zone).ToInstant();
+        var skips = zone.GetZoneIntervals(start, start + Duration.FromDays(360)).Skip(1).First(interval => interval.WallOffset > zone.GetUtcOffset(interval.Start - Duration.Epsilon));
+        var skipped = skips.IsoLocalStart.PlusMinutes(-30);
+        Assert.Equal(["pickUp"], OrderRules.Faults(Right with { PickUp = skipped }, TestBakery.Products, Now, zone).Select(fault => fault.Field));
+        Assert.Empty(OrderRules.Faults(Right with { PickUp = skips.IsoLocalStart }, TestBakery.Products, Now, zone));
+        Assert.Empty(OrderRules.Faults(Right with { PickUp = skipped.PlusMinutes(-60) }, TestBakery.Products, Now, zone));
+    }
+
+    [Theory]
+    [InlineData("kiosk", true)]
+    [InlineData("", true)]
+    [InlineData("\u200b", false)]
+    [InlineData("kiosk\u202e", false)]
+    public void A_name_that_is_given_can_be_seen(string whom, bool right) => Assert.Equal(right ? [] : ["for"], Fields(Right with { For = whom }));
+
+    [Fact]
+    public void A_day_takes_so_many_lines_and_pies_and_no_more()
+    {
+        Assert.Null(new OrdersOfADay(2999, 99_988).With(Right).Fault);
+        Assert.Equal("count", new OrdersOfADay(2999, 99_989).With(Right).Fault!.Field);
+        Assert.Equal("line", new OrdersOfADay(3000, 0).With(Right).Fault!.Field);
+    }
 }

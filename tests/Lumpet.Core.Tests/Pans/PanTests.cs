@@ -1,6 +1,7 @@
 using CsCheck;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
+using Lumpet.Core.Recipes;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Pans;
@@ -171,5 +172,13 @@ public sealed class PanTests
         var checks = new FieldChecks();
         PanReader.Read(checks, "pans", [draft]);
         Assert.Contains(checks.Faults, fault => fault.Field == $"pans[0].{field}");
+    }
+
+    [Fact]
+    public void A_lattice_strip_wider_than_the_pan_cannot_be_cut()
+    {
+        var lattice = TestBakery.Pear with { Crust = TestBakery.Pear.Crust with { Top = Top.Lattice, StripWidth = Length.FromCentimetres(26) } };
+        Assert.Contains("wider than the pan", Assert.Throws<ArgumentException>(() => DoughPieces.For(lattice, TestBakery.Pan23, Length.Zero)).Message, StringComparison.Ordinal);
+        Assert.NotEmpty(DoughPieces.For(lattice, TestBakery.Pan26, Length.Zero));
     }
 }
