@@ -55,7 +55,9 @@
     void bakery.load()
     void words.load()
     const close = live.open()
-    const forget = live.on(() => void bakery.load())
+    const forget = live.on((change) => {
+      if (live.concerns(change, ['orders', 'bakery', 'recipes'])) void bakery.load()
+    })
     return () => {
       forget()
       close()

@@ -50,7 +50,14 @@ internal static class OvenDrawing
 
     private static OvenAnswer Oven(DayBook book, PlannedDay plan, Oven oven)
     {
-        var visits = plan.Loads.Where(load => load.OvenId == oven.Id).SelectMany(load => load.Visits.Select(visit => (load.Number, Visit: visit))).ToArray();
+        var all = plan.Loads.SelectMany(load => load.Visits.Select(visit => (load.Number, load.OvenId, Visit: visit))).Index().ToArray();
+        var visits = all.Where(one => one.Item.OvenId == oven.Id).Select(one => (one.Index, one.Item.Number, one.Item.Visit)).ToArray();
+        // Trays that come from another oven left it when theirs of the same bake did.
+        int[] From(LoadVisit visit) => visit.FromOvenId is null ? [] :
+        [
+            .. all.Where(one => one.Item.OvenId == visit.FromOvenId && one.Item.Visit.LotId == visit.LotId && one.Item.Visit.StepId == visit.StepId && one.Item.Visit.EndMin == visit.LeftAtMin)
+                .Select(one => one.Index),
+        ];
         var asked = plan.Problem.Ovens.Where(stretch => plan.Stretches[stretch.Id].Id == oven.Id).ToArray();
         var curves = asked
             .Select(stretch => HeatCurve.Of(stretch, [.. plan.BakePlan.Settings.Where(setting => setting.OvenId == stretch.Id)], AfterMin))
@@ -67,10 +74,10 @@ internal static class OvenDrawing
                 setting.TempC,
                 setting.TempC + oven.DialOffsetC,
                 setting.TempC is not null && visits.Any(visit => visit.Visit.Stages.Skip(1).Any(stage => stage.StartMin == setting.AtMin))))],
-            [.. visits.Select(visit => Layer(book, plan, visit.Number, visit.Visit))]);
+            [.. visits.Select(visit => Layer(book, plan, visit.Number, visit.Visit, visit.Index, From(visit.Visit)))]);
     }
 
-    private static LayerAnswer Layer(DayBook book, PlannedDay plan, int load, LoadVisit visit)
+    private static LayerAnswer Layer(DayBook book, PlannedDay plan, int load, LoadVisit visit, int id, IReadOnlyList<int> from)
     {
         var lot = plan.Lot(visit.LotId);
         var step = lot.Product.Process.Steps.First(step => step.Id == visit.StepId);
@@ -88,7 +95,9 @@ internal static class OvenDrawing
             [.. visit.Stages.Select(stage => new StageAnswer(stage.Number, stage.TempC, book.Clock.At(stage.StartMin), book.Clock.At(stage.EndMin)))],
             visit.FromOvenId is null ? null : plan.Stretches.Values.First(oven => oven.Id == visit.FromOvenId).Name,
             book.Clock.At(lot.PickUpMin),
-            step.ReadyWhen);
+            step.ReadyWhen,
+            id,
+            from);
     }
 
     private static TrayAnswer Tray(Pan pan, int pies)

@@ -134,8 +134,10 @@ public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDro
 /// <param name="FromOven">Name of the oven they come from; null from the bench.</param>
 /// <param name="PickUp">The pick-up they are for.</param>
 /// <param name="ReadyWhen">How one sees that they are done.</param>
+/// <param name="Id">Number of the layer in the drawing, over all ovens.</param>
+/// <param name="From">Numbers of the layers of another oven that its trays come from; empty where they come from the bench.</param>
 public sealed record LayerAnswer(
-    int Load, string Product, string Step, bool IsOnFloor, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, double? PanLengthCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen);
+    int Load, string Product, string Step, bool IsOnFloor, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, double? PanLengthCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen, int Id, IReadOnlyList<int> From);
 
 /// <summary>A tray seen from above.</summary>
 /// <param name="Pies">Pies on it.</param>

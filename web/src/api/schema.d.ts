@@ -1036,10 +1036,10 @@ export interface components {
         Change: {
             /**
              * Format: int64
-             * @description Counts up while the server runs; 0 for the greeting.
+             * @description Counts up while the server runs; 0 for the greeting and a beat.
              */
             number: number;
-            /** @description The area: "orders", "bakery", "recipes", "ingredients"; "hello" for the greeting. */
+            /** @description The area: "orders", "bakery", "recipes", "ingredients"; "hello" for the greeting, "beat" where nothing was changed for a while. */
             what: string;
             /** @description The day concerned (ISO date); null where it is not of one day. */
             day: null | string;
@@ -1820,6 +1820,13 @@ export interface components {
             pickUp: components["schemas"]["Moment"];
             /** @description How one sees that they are done. */
             readyWhen: string;
+            /**
+             * Format: int32
+             * @description Number of the layer in the drawing, over all ovens.
+             */
+            id: number;
+            /** @description Numbers of the layers of another oven that its trays come from; empty where they come from the bench. */
+            from: number[];
         };
         /** @description Something in a recipe to look at. */
         LibraryNote: {
@@ -2513,6 +2520,8 @@ export interface components {
             /** @description Every task. */
             tasks: components["schemas"]["TaskAnswer"][];
             hands: null | components["schemas"]["HandsAnswer"];
+            /** @description Whether all was tried that is tried for a day; asked for with "settled" it is given the time that takes. */
+            isSettled: boolean;
         };
         /** @description A price as stated. */
         PriceDraft: {
@@ -3964,6 +3973,7 @@ export interface operations {
         parameters: {
             query?: {
                 from?: string;
+                settled?: boolean;
             };
             header?: never;
             path: {
@@ -3997,6 +4007,7 @@ export interface operations {
         parameters: {
             query?: {
                 from?: string;
+                settled?: boolean;
             };
             header?: never;
             path: {
@@ -4777,6 +4788,7 @@ export interface operations {
         parameters: {
             query?: {
                 from?: string;
+                settled?: boolean;
             };
             header?: never;
             path: {
@@ -4846,6 +4858,7 @@ export interface operations {
             query?: {
                 task?: string;
                 from?: string;
+                settled?: boolean;
             };
             header?: never;
             path: {
@@ -4879,6 +4892,7 @@ export interface operations {
         parameters: {
             query?: {
                 from?: string;
+                settled?: boolean;
             };
             header?: never;
             path: {

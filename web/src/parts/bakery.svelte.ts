@@ -1,14 +1,20 @@
-import { api, ask, type Failure, type Schemas } from '../api/client'
+import { api, type Failure, type Schemas } from '../api/client'
+import { Asked } from './asked.svelte'
 
 /** The bakery as every screen needs it: its products, and the days that have orders. */
 class BakeryState {
-  current = $state<Schemas['BakeryAnswer']>()
-  failure = $state<Failure>()
+  private readonly asked = new Asked<Schemas['BakeryAnswer']>()
 
-  async load() {
-    const { data, failure } = await ask(api.GET('/api/bakery'))
-    if (data) this.current = data
-    this.failure = failure
+  get current(): Schemas['BakeryAnswer'] | undefined {
+    return this.asked.current
+  }
+
+  get failure(): Failure | undefined {
+    return this.asked.failure
+  }
+
+  load(): Promise<void> {
+    return this.asked.put((signal) => api.GET('/api/bakery', { signal }))
   }
 }
 

@@ -26,11 +26,13 @@ class DayState {
   private pickUps: string[] = []
   /** The moves that the plan on screen answers; those asked about may be ahead of it. */
   private answered: Move[] = []
-  private asked = 0
+  private going: AbortController | undefined
+  /** Whether the plan on screen was given the time it takes; what is asked about it says so too. */
+  isGivenTime = $state(false)
 
   constructor() {
     live.on((change) => {
-      if (change.day === null || change.day === this.day) void this.refresh()
+      if (live.concerns(change, ['orders', 'bakery', 'recipes', 'ingredients'], this.day)) void this.refresh()
     })
   }
 
@@ -47,20 +49,17 @@ class DayState {
     await this.refresh()
   }
 
-  /** Asks for the plan as it follows from the orders now, and from what is asked about. */
+  /** Asks for the plan as it follows from the orders now, and from what is asked about. An earlier question is let go of. */
   async refresh(): Promise<void> {
+    this.going?.abort()
     if (!this.day || !bakery.current?.isSetUp) return
-    const asked = ++this.asked
+    const mine = new AbortController()
+    this.going = mine
     this.isPlanning = true
-    const path = { day: this.day }
     const moves = [...this.moves]
-    const { data, failure } = await ask(
-      moves.length > 0
-        ? api.POST('/api/plan/{day}/what-if', { params: { path }, body: { moves, fromNow: this.isFromNow } })
-        : api.GET('/api/plan/{day}', { params: { path, query: { from: this.from } } }),
-    )
+    const { data, failure } = await this.put(moves, mine.signal, undefined)
     // An answer that was overtaken by a later question is not shown.
-    if (asked !== this.asked) return
+    if (this.going !== mine) return
     this.isPlanning = false
     // A pick-up that someone else has moved meanwhile cannot be asked about any more.
     if (failure?.status === 400 && moves.length > 0) {
@@ -69,9 +68,32 @@ class DayState {
     }
     this.failure = failure
     if (!data) return
-    this.plan = data
+    this.place(data, moves, false)
+    if (data.isSettled || moves.length > 0) return
+    // A first plan of a large day: the settled one takes its place when it is there.
+    const settled = await this.put(moves, mine.signal, true)
+    if (this.going === mine && settled.data) this.place(settled.data, moves, true)
+  }
+
+  private put(moves: Move[], signal: AbortSignal, settled: true | undefined) {
+    const path = { day: this.day }
+    return ask(
+      moves.length > 0
+        ? api.POST('/api/plan/{day}/what-if', { params: { path }, body: { moves, fromNow: this.isFromNow }, signal })
+        : api.GET('/api/plan/{day}', { params: { path, query: { from: this.from, settled } }, signal }),
+    )
+  }
+
+  private place(plan: Plan, moves: Move[], isGivenTime: boolean) {
+    this.plan = plan
+    this.isGivenTime = isGivenTime
     this.answered = moves
-    if (moves.length === 0) this.pickUps = data.waves.map((wave) => wave.pickUp.clock)
+    if (moves.length === 0) this.pickUps = plan.waves.map((wave) => wave.pickUp.clock)
+  }
+
+  /** What a question about the plan on screen says of it: when it begins, and whether it was given time. */
+  get query(): { from: string | undefined; settled: true | undefined } {
+    return { from: this.from, settled: this.isGivenTime ? true : undefined }
   }
 
   /** What a question about the day says of when its plan begins. */
@@ -87,9 +109,9 @@ class DayState {
 
   /** What if the pick-up that now stands at a time were at another? */
   async ask(shown: string, to: string) {
-    const place = (moves: Move[], from: string) => moves.find((move) => move.from === from)?.to ?? from
+    const placeOf = (moves: Move[], from: string) => moves.find((move) => move.from === from)?.to ?? from
     this.moves = this.pickUps
-      .map((from) => ({ from, to: place(this.answered, from) === shown ? to : place(this.moves, from) }))
+      .map((from) => ({ from, to: placeOf(this.answered, from) === shown ? to : placeOf(this.moves, from) }))
       .filter((move) => move.from !== move.to)
     await this.refresh()
   }
@@ -111,6 +133,7 @@ class DayState {
     this.failure = failure
     if (failure) return false
     this.moves = []
+    live.saved('orders', this.day)
     await this.refresh()
     return true
   }

@@ -1,31 +1,27 @@
 import { untrack } from 'svelte'
-import { ask, type Failure } from '../api/client'
+import { Asked, type Question } from './asked.svelte'
 import { today } from './day.svelte'
-import { live } from './live.svelte'
+
+/** When the plan begins that is asked about, and whether it was given time. */
+type PlanQuery = typeof today.query
 
 /** An answer about the day on screen, beside its plan: its dough, its fillings. */
-export class DayAnswer<T> {
-  current = $state<T>()
-  failure = $state<Failure>()
-
-  /** @param question Asks the server about a day, and about when its plan begins. */
-  constructor(private readonly question: (day: string, from: string | undefined) => Parameters<typeof ask<T>>[0]) {}
-
-  /** Follows the day of a screen's address, and what is changed elsewhere. Called while the screen is set up. */
-  follow(day: () => string | undefined) {
-    $effect(() => {
-      const wanted = day()
-      void today.isFromNow
-      untrack(() => this.show(wanted))
-    })
-    $effect(() => live.on(() => void this.show(day())))
+export class DayAnswer<T> extends Asked<T> {
+  /** @param of Asks the server about a day, and about the plan that is shown of it. */
+  constructor(private readonly of: (day: string, query: PlanQuery) => Question<T>) {
+    super()
   }
 
-  /** Shows a day; an empty one means the next with orders. */
-  async show(day: string | undefined) {
-    await today.show(day)
-    const outcome = await ask(this.question(today.day, today.from))
-    this.failure = outcome.failure
-    if (outcome.data) this.current = outcome.data
+  /** Follows the day of a screen's address and its plan. Called while the screen is set up. */
+  followDay(day: () => string | undefined) {
+    $effect(() => {
+      const wanted = day()
+      untrack(() => void today.show(wanted))
+    })
+    // What it answers follows from the plan: another plan, another answer.
+    this.follow([], () => {
+      const plan = today.plan
+      return plan ? this.of(plan.day, today.query) : undefined
+    })
   }
 }

@@ -7,6 +7,9 @@ type Told = paths['/api/changes']['get']['responses'][200]['content']['text/even
 /** A change that the server tells of. */
 export type Change = Pick<Told, 'what' | 'day'>
 
+/** What a change can be of. */
+export type Area = 'orders' | 'bakery' | 'recipes' | 'ingredients'
+
 type Listener = (change: Change) => void
 
 /**
@@ -18,24 +21,25 @@ class Live {
   isLost = $state(false)
   private readonly listeners = new SvelteSet<Listener>()
   private wasAway = false
+  private source: EventSource | undefined
 
   /**
    * Opens the line while the page is in view; the browser opens it anew when it breaks. A page that nobody sees lets go
    * of it, since a browser keeps only a few lines to one server.
    */
   open(): () => void {
-    let source = this.connect()
+    this.source = this.connect()
     const seen = () => {
-      if (document.hidden) source.close()
-      else if (source.readyState === EventSource.CLOSED) {
+      if (document.hidden) this.source?.close()
+      else if (this.source?.readyState === EventSource.CLOSED) {
         this.wasAway = true
-        source = this.connect()
+        this.source = this.connect()
       }
     }
     document.addEventListener('visibilitychange', seen)
     return () => {
       document.removeEventListener('visibilitychange', seen)
-      source.close()
+      this.source?.close()
     }
   }
 
@@ -52,7 +56,8 @@ class Live {
     }
     source.onmessage = (event: MessageEvent<string>) => {
       const change = JSON.parse(event.data) as Told
-      if (change.what !== 'hello') this.tell(change)
+      // A greeting and a beat change nothing.
+      if (change.what !== 'hello' && change.what !== 'beat') this.tell(change)
     }
     return source
   }
@@ -61,6 +66,17 @@ class Live {
   on(listener: Listener): () => void {
     this.listeners.add(listener)
     return () => this.listeners.delete(listener)
+  }
+
+  /** Whether a change is of one of these areas, and of this day where one is named. */
+  concerns(change: Change, areas: readonly Area[], day?: string): boolean {
+    if (change.what !== 'everything' && !areas.some((area) => area === change.what)) return false
+    return change.day === null || day === undefined || change.day === day
+  }
+
+  /** After a change of one's own: it comes back on the line as everybody else hears it; where the line is down it is told here. */
+  saved(what: Area, day: string | null = null) {
+    if (this.source?.readyState !== EventSource.OPEN) this.tell({ what, day })
   }
 
   private tell(change: Change) {

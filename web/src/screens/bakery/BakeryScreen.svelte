@@ -1,6 +1,6 @@
 <script lang="ts">
   import { api, ask, type Failure, type Schemas } from '../../api/client'
-  import { bakery } from '../../parts/bakery.svelte'
+  import { live } from '../../parts/live.svelte'
   import { differences } from '../../parts/differences'
   import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
@@ -69,7 +69,7 @@
       return
     }
     description = outcome.data
-    await bakery.load()
+    live.saved('bakery')
     said = isNew ? 'Saved. Next: a dough, then a recipe.' : 'Saved.'
   }
 </script>

@@ -11,12 +11,12 @@
     params?: { day?: string }
   }
   const { params }: Props = $props()
-  const asked = new DayAnswer<Schemas['DoughAnswer']>((day, from) =>
-    api.GET('/api/dough/{day}', { params: { path: { day }, query: { from } } }),
+  const asked = new DayAnswer<Schemas['DoughAnswer']>(
+    (day, query) => (signal) => api.GET('/api/dough/{day}', { params: { path: { day }, query }, signal }),
   )
   const answer = $derived(asked.current)
 
-  asked.follow(() => params?.day)
+  asked.followDay(() => params?.day)
 </script>
 
 <svelte:head><title>Dough · Lumpet</title></svelte:head>

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { api, ask, type Schemas } from '../../api/client'
+  import { api, type Schemas } from '../../api/client'
+  import { Asked } from '../../parts/asked.svelte'
   import { differences } from '../../parts/differences'
 
   interface Props {
@@ -12,16 +13,14 @@
   }
   const { id, version, written, ontake }: Props = $props()
 
-  let versions = $state.raw<Schemas['DoughVersion'][]>([])
+  const asked = new Asked<Schemas['DoughVersion'][]>()
+  asked.follow(['recipes'], () => {
+    const path = { id }
+    return (signal) => api.GET('/api/doughs/{id}/versions', { params: { path }, signal })
+  })
+  const versions = $derived(asked.current ?? [])
   const older = $derived(versions.filter((one) => one.number < version))
 
-  $effect(() => {
-    // Saved anew, there is one more.
-    void version
-    void ask(api.GET('/api/doughs/{id}/versions', { params: { path: { id } } })).then(({ data }) => {
-      versions = data ?? []
-    })
-  })
   const when = (at: string) => new Date(at).toLocaleDateString('en-GB', { dateStyle: 'medium' })
 </script>
 

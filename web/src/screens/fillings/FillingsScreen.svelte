@@ -13,12 +13,12 @@
     params?: { day?: string }
   }
   const { params }: Props = $props()
-  const asked = new DayAnswer<Schemas['FillingsAnswer']>((day, from) =>
-    api.GET('/api/fillings/{day}', { params: { path: { day }, query: { from } } }),
+  const asked = new DayAnswer<Schemas['FillingsAnswer']>(
+    (day, query) => (signal) => api.GET('/api/fillings/{day}', { params: { path: { day }, query }, signal }),
   )
   const answer = $derived(asked.current)
 
-  asked.follow(() => params?.day)
+  asked.followDay(() => params?.day)
 </script>
 
 {#snippet weighed(lines: Schemas['FillingLineAnswer'][])}

@@ -1,26 +1,20 @@
 <script lang="ts">
-  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { api, type Schemas } from '../../api/client'
+  import { Asked } from '../../parts/asked.svelte'
   import ChoiceWord from '../../parts/ChoiceWord.svelte'
-  import FailureNote from '../../parts/FailureNote.svelte'
   import { live } from '../../parts/live.svelte'
+  import FailureNote from '../../parts/FailureNote.svelte'
   import Sentence from '../../parts/Sentence.svelte'
   import IngredientForm from './IngredientForm.svelte'
 
-  let answer = $state.raw<Schemas['IngredientsAnswer']>()
-  let failure = $state<Failure>()
   let opened = $state<string>()
   let said = $state('')
   let shown = $state('all')
   let q = $state('')
 
-  async function load() {
-    const outcome = await ask(api.GET('/api/ingredients'))
-    failure = outcome.failure
-    if (outcome.data) answer = outcome.data
-  }
-
-  $effect(() => void load())
-  $effect(() => live.on(() => void load()))
+  const asked = new Asked<Schemas['IngredientsAnswer']>()
+  asked.follow(['ingredients', 'recipes'], () => (signal) => api.GET('/api/ingredients', { signal }))
+  const answer = $derived(asked.current)
 
   type Ingredient = Schemas['IngredientAnswer']
   const ways: Record<string, (one: Ingredient) => boolean> = {
@@ -53,7 +47,7 @@
 </script>
 
 <svelte:head><title>Ingredients · Lumpet</title></svelte:head>
-<FailureNote {failure} />
+<FailureNote failure={asked.failure} />
 {#if answer}
   <p class="small"><a class="link" href="#/recipes">All recipes</a></p>
   <Sentence spoken="{inOrder.length} of {answer.ingredients.length} ingredients">
@@ -94,7 +88,7 @@
       ondone={(words) => {
         said = words
         opened = undefined
-        void load()
+        live.saved('ingredients')
       }}
     />
   {/if}
@@ -130,7 +124,7 @@
             ondone={(words) => {
               said = words
               opened = undefined
-              void load()
+              live.saved('ingredients')
             }}
           />
         {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { api, ask, type Failure, type Schemas } from '../../api/client'
-  import { bakery } from '../../parts/bakery.svelte'
+  import { live } from '../../parts/live.svelte'
 
   let text = $state('')
   let fileName = $state('')
@@ -41,7 +41,7 @@
     said = `${fileName} is taken in: ${outcome.data.changes} ${outcome.data.changes === 1 ? 'thing' : 'things'}.`
     preview = undefined
     text = ''
-    await bakery.load()
+    live.saved('recipes')
   }
 
   const lists = $derived(

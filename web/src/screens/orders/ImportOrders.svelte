@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import FailureNote from '../../parts/FailureNote.svelte'
-  import { newKey } from '../../parts/key'
+  import { SentKey } from '../../parts/key'
 
   interface Props {
     /** Called with what was done, or with nothing where it was given up. */
@@ -14,7 +14,7 @@
   let name = $state('')
   let read = $state<Schemas['ImportAnswer']>()
   let failure = $state<Failure>()
-  const key = newKey()
+  const keys = new SentKey()
 
   async function choose(files: FileList | null) {
     const file = files?.[0]
@@ -34,7 +34,10 @@
 
   async function keep() {
     const outcome = await ask(
-      api.POST('/api/orders/import', { params: { header: { 'Idempotency-Key': key } }, body: { text, keep: true } }),
+      api.POST('/api/orders/import', {
+        params: { header: { 'Idempotency-Key': keys.of(text) } },
+        body: { text, keep: true },
+      }),
     )
     failure = outcome.failure
     if (outcome.data) ondone(`Taken from ${name}: ${outcome.data.orders} orders, ${outcome.data.pies} pies.`)

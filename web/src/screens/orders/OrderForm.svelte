@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte'
-  import { newKey } from '../../parts/key'
+  import { SentKey } from '../../parts/key'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import { bakery } from '../../parts/bakery.svelte'
   import { clockTime } from '../../parts/word.svelte'
@@ -16,7 +16,8 @@
   const { day, order, ondone, oncancel }: Props = $props()
 
   const products = bakery.current?.products ?? []
-  const key = newKey()
+  // One key for one order as it is filled in, however often it is sent; filled in otherwise it is another.
+  const keys = new SentKey()
   // What was opened is what is changed: news from elsewhere must not slip in under it.
   const first = untrack(() => ({ order, day }))
   let version = first.order?.version ?? 0
@@ -60,7 +61,7 @@
             body,
           }),
         )
-      : await ask(api.POST('/api/orders', { params: { header: { 'Idempotency-Key': key } }, body }))
+      : await ask(api.POST('/api/orders', { params: { header: { 'Idempotency-Key': keys.of(body) } }, body }))
     isSending = false
     failure = outcome.failure
     theirs = outcome.failure?.present

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { newKey } from '../../parts/key'
+  import { SentKey } from '../../parts/key'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
   import FailureNote from '../../parts/FailureNote.svelte'
   import { live } from '../../parts/live.svelte'
@@ -23,8 +23,8 @@
   let isSaying = $state(false)
   let isSending = $state(false)
   let asked = 0
-  // One key for one order, however often it is sent; a new one once it is taken.
-  let key = newKey()
+  // One key for one line, however often it is sent; a corrected line is another, and so is the next once one is taken.
+  const keys = new SentKey()
 
   const names: Record<string, string> = {
     count: 'how many',
@@ -59,12 +59,15 @@
     if (!line.trim() || isSending) return
     isSending = true
     const { data, failure: refused } = await ask(
-      api.POST('/api/orders/typed', { params: { header: { 'Idempotency-Key': key } }, body: { line, day } }),
+      api.POST('/api/orders/typed', {
+        params: { header: { 'Idempotency-Key': keys.of({ line, day }) } },
+        body: { line, day },
+      }),
     )
     isSending = false
     isWaiting = refused?.status === 0
     if (data) {
-      key = newKey()
+      keys.taken()
       failure = undefined
       line = ''
       understood = undefined

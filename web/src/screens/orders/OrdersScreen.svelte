@@ -2,7 +2,7 @@
   import { untrack } from 'svelte'
   import { newKey } from '../../parts/key'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
-  import { bakery } from '../../parts/bakery.svelte'
+  import { Asked } from '../../parts/asked.svelte'
   import { today } from '../../parts/day.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import Mark from '../../parts/Mark.svelte'
@@ -23,7 +23,6 @@
   const { params }: Props = $props()
   type Order = Schemas['OrderAnswer']
 
-  let answer = $state<Schemas['OrdersAnswer']>()
   let failure = $state<Failure>()
   // Kept as it was opened: news from elsewhere must not take the form away.
   let changing = $state.raw<Order>()
@@ -32,25 +31,29 @@
   let said = $state('')
   let removed = $state<Order>()
 
-  async function load() {
-    const outcome = await ask(api.GET('/api/orders/{day}', { params: { path: { day: today.day } } }))
-    failure = outcome.failure
-    if (outcome.data) answer = outcome.data
-  }
+  const asked = new Asked<Schemas['OrdersAnswer']>()
+  asked.follow(
+    ['orders', 'recipes'],
+    () => {
+      const path = { day: today.day }
+      return path.day ? (signal) => api.GET('/api/orders/{day}', { params: { path }, signal }) : undefined
+    },
+    () => today.day,
+  )
+  const answer = $derived(asked.current)
 
   $effect(() => {
     const day = params?.day
-    untrack(() => today.show(day).then(load))
+    untrack(() => void today.show(day))
   })
 
-  $effect(() => live.on((change) => void ((change.day === null || change.day === today.day) && load())))
-
-  /** After any change: the orders, the days and the plan are asked for anew. */
-  async function changed(words: string) {
+  /** After a change: everything that shows it hears of it on the line. */
+  function changed(words: string) {
     said = words
     changing = undefined
     isAdding = false
-    await Promise.all([load(), bakery.load(), today.refresh()])
+    failure = undefined
+    live.saved('orders')
   }
 
   async function remove(order: Order) {
@@ -59,10 +62,11 @@
         params: { path: { id: order.id }, header: { 'If-Match': `"${order.version}"` } },
       }),
     )
-    if (outcome.failure) failure = outcome.failure
-    else removed = order
-    await changed(outcome.failure ? '' : `Removed: ${inWords(order)}.`)
-    if (outcome.failure) failure = outcome.failure
+    if (!outcome.failure) removed = order
+    changed(outcome.failure ? '' : `Removed: ${inWords(order)}.`)
+    failure = outcome.failure
+    // What could not be removed may have been changed by another.
+    if (outcome.failure) await asked.refresh()
   }
 
   async function putBack(order: Order) {
@@ -75,7 +79,7 @@
     if (outcome.failure) failure = outcome.failure
     else {
       removed = undefined
-      await changed(`Put back: ${inWords(order)}.`)
+      changed(`Put back: ${inWords(order)}.`)
     }
   }
 
@@ -145,7 +149,7 @@
     <ImportOrders ondone={(words) => ((isImporting = false), words && changed(words))} />
   {/if}
 
-  <FailureNote {failure} />
+  <FailureNote failure={failure ?? asked.failure} />
   <p class="mt-1" role="status">
     {said}
     {#if removed}<button class="link" onclick={() => removed && putBack(removed)}>Put it back</button>{/if}

@@ -15,18 +15,11 @@
   /** Moves: from where trays leave one oven to where they enter another. */
   const moves = $derived(
     ovens.ovens.flatMap((oven, to) =>
-      oven.layers
-        .filter((layer) => layer.fromOven)
-        .map((layer) => {
-          const from = ovens.ovens.findIndex((one) => one.name === layer.fromOven)
+      oven.layers.flatMap((layer) =>
+        layer.from.map((id) => {
+          const from = ovens.ovens.findIndex((one) => one.layers.some((other) => other.id === id))
+          const left = ovens.ovens[from]?.layers.find((other) => other.id === id)
           const entry = layer.stages[0]?.start.min ?? 0
-          const left = ovens.ovens[from]?.layers.find(
-            (one) =>
-              one.product === layer.product &&
-              one.pan === layer.pan &&
-              (one.stages.at(-1)?.end.min ?? 0) <= entry &&
-              (one.stages.at(-1)?.end.min ?? 0) > entry - 30,
-          )
           const [x1, x2] = [scale.x(left?.stages.at(-1)?.end.min ?? entry), scale.x(entry)]
           const y1 = shelvesTop(from) + ((left?.shelves[0] ?? 1) - 0.5) * sizes.shelf
           const y2 = shelvesTop(to) + ((layer.shelves[0] ?? 1) - 0.5) * sizes.shelf
@@ -38,6 +31,7 @@
             y1,
           }
         }),
+      ),
     ),
   )
 </script>

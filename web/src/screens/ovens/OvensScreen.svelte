@@ -2,7 +2,8 @@
   import { untrack } from 'svelte'
   import { replace, router } from 'svelte-spa-router'
   import { SvelteURLSearchParams } from 'svelte/reactivity'
-  import { api, ask, type Schemas } from '../../api/client'
+  import { api, type Schemas } from '../../api/client'
+  import { Asked } from '../../parts/asked.svelte'
   import { today } from '../../parts/day.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import PickUps from '../../parts/PickUps.svelte'
@@ -18,7 +19,6 @@
   type Layer = Schemas['LayerAnswer']
 
   const plan = $derived(today.plan)
-  let steps = $state<Schemas['OvenStepAnswer'][]>([])
 
   $effect(() => {
     const day = params?.day
@@ -26,16 +26,14 @@
   })
 
   // The sheet follows the orders; while a question is open it stays that of the orders.
-  $effect(() => {
-    const fingerprint = plan?.fingerprint
-    const day = plan?.day
-    if (!fingerprint || !day || today.moves.length > 0) return
-    ask(api.GET('/api/plan/{day}/oven-steps', { params: { path: { day }, query: { from: today.from } } })).then(
-      (outcome) => {
-        if (outcome.data) steps = outcome.data
-      },
-    )
+  const asked = new Asked<Schemas['OvenStepAnswer'][]>()
+  asked.follow([], () => {
+    const shown = today.moves.length > 0 ? undefined : plan
+    if (!shown) return undefined
+    const params = { path: { day: shown.day }, query: today.query }
+    return (signal) => api.GET('/api/plan/{day}/oven-steps', { params, signal })
   })
+  const steps = $derived(asked.current ?? [])
 
   // Zoom and the opened load are kept in the address: "?zoom=2.25&load=hearth-3-0".
   const query = $derived(new URLSearchParams(router.querystring ?? ''))

@@ -1,22 +1,13 @@
 <script lang="ts">
-  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { api, type Schemas } from '../../api/client'
   import { centimetres } from '../../parts/amounts'
+  import { Asked } from '../../parts/asked.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
-  import { live } from '../../parts/live.svelte'
   import PanSpots from '../../parts/PanSpots.svelte'
 
-  let answer = $state.raw<Schemas['PansAnswer']>()
-  let failure = $state<Failure>()
-
-  function load() {
-    void ask(api.GET('/api/pans')).then((outcome) => {
-      failure = outcome.failure
-      if (outcome.data) answer = outcome.data
-    })
-  }
-
-  $effect(load)
-  $effect(() => live.on(load))
+  const asked = new Asked<Schemas['PansAnswer']>()
+  asked.follow(['bakery', 'recipes'], () => (signal) => api.GET('/api/pans', { signal }))
+  const answer = $derived(asked.current)
 
   // Pixels for a centimetre: every pan on the screen is drawn to this scale.
   const scale = 6
@@ -35,7 +26,7 @@
 </script>
 
 <svelte:head><title>Pans · Lumpet</title></svelte:head>
-<FailureNote {failure} />
+<FailureNote failure={asked.failure} />
 {#if answer}
   <p class="small"><a class="link" href="#/recipes">All recipes</a></p>
   <h1 class="sentence">

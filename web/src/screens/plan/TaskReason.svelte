@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { api, type Schemas } from '../../api/client'
   import { duration } from '../../parts/amounts'
+  import { Asked } from '../../parts/asked.svelte'
   import { today } from '../../parts/day.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
 
@@ -12,19 +13,15 @@
   const { day, task, onopen }: Props = $props()
   type Neighbour = Schemas['NeighbourAnswer']
 
-  let reason = $state<Schemas['ReasonAnswer']>()
-  let failure = $state<Failure>()
-
-  $effect(() => {
-    const wanted = task
-    ask(
-      api.GET('/api/plan/{day}/reason', { params: { path: { day }, query: { task: wanted, from: today.from } } }),
-    ).then((outcome) => {
-      if (wanted !== task) return
-      failure = outcome.failure
-      reason = outcome.data
-    })
+  const asked = new Asked<Schemas['ReasonAnswer']>()
+  asked.follow([], () => {
+    // Another plan, another reason.
+    void today.plan
+    const params = { path: { day }, query: { task, ...today.query } }
+    return (signal) => api.GET('/api/plan/{day}/reason', { params, signal })
   })
+  // While another task's reason is on its way, the last one does not stand in for it.
+  const reason = $derived(asked.current?.id === task && !asked.failure ? asked.current : undefined)
   const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 </script>
 
@@ -44,7 +41,7 @@
 {/snippet}
 
 <div class="reason">
-  <FailureNote {failure} />
+  <FailureNote failure={asked.failure} />
   {#if reason}
     <p><strong>{sentence(reason.why)}.</strong></p>
     <p>

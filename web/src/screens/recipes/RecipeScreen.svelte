@@ -1,10 +1,10 @@
 <script lang="ts">
   import { push, replace } from 'svelte-spa-router'
-  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { api, type Schemas } from '../../api/client'
   import { grams, kilograms, money } from '../../parts/amounts'
+  import { Asked } from '../../parts/asked.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import ChoiceWord from '../../parts/ChoiceWord.svelte'
-  import { live } from '../../parts/live.svelte'
   import MadeFirst from '../../parts/MadeFirst.svelte'
   import Mark from '../../parts/Mark.svelte'
   import Sentence from '../../parts/Sentence.svelte'
@@ -28,28 +28,19 @@
   const { params }: Props = $props()
   const pies = wholeNumber(1, 100_000)
 
-  let answer = $state.raw<Schemas['ScaleAnswer']>()
-  let failure = $state<Failure>()
-  let asked = 0
-
   const count = $derived(/^\d{1,6}$/.test(params.count ?? '') ? Number(params.count) : 1)
 
   /** Another thickness than is written: a question that is not kept, of this recipe only. */
   let thickness = $state<{ of: string; mm: number }>()
   const thicknessMm = $derived(thickness?.of === params.id ? thickness.mm : null)
 
-  function load(id: string, pan: string | undefined, wanted: number, thicknessMm: number | null) {
-    const mine = ++asked
-    const body = { pan: pan ?? null, count: wanted, have: null, thicknessMm }
-    void ask(api.POST('/api/recipes/{id}/scale', { params: { path: { id } }, body })).then((outcome) => {
-      if (mine !== asked) return
-      failure = outcome.failure
-      if (outcome.data) answer = outcome.data
-    })
-  }
-
-  $effect(() => load(params.id, params.pan, count, thicknessMm))
-  $effect(() => live.on(() => load(params.id, params.pan, count, thicknessMm)))
+  const asked = new Asked<Schemas['ScaleAnswer']>()
+  asked.follow(['recipes', 'ingredients', 'bakery'], () => {
+    const path = { id: params.id }
+    const body = { pan: params.pan ?? null, count, have: null, thicknessMm }
+    return (signal) => api.POST('/api/recipes/{id}/scale', { params: { path }, body, signal })
+  })
+  const answer = $derived(asked.current)
 
   const spoken = $derived(
     answer
@@ -61,7 +52,7 @@
 </script>
 
 <svelte:head><title>{answer?.name ?? 'Recipe'} · Lumpet</title></svelte:head>
-<FailureNote {failure} />
+<FailureNote failure={asked.failure} />
 {#if answer}
   <p class="small">
     <a class="link screen-only" href="#/recipes">All recipes</a><span class="screen-only">&nbsp;· </span><Mark

@@ -1,17 +1,14 @@
 <script lang="ts">
   import { replace, router } from 'svelte-spa-router'
   import { SvelteSet, SvelteURLSearchParams } from 'svelte/reactivity'
-  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { api, type Schemas } from '../../api/client'
+  import { Asked } from '../../parts/asked.svelte'
   import ChoiceWord from '../../parts/ChoiceWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
-  import { live } from '../../parts/live.svelte'
   import Mark from '../../parts/Mark.svelte'
   import Sentence from '../../parts/Sentence.svelte'
   import { words } from '../../parts/words.svelte'
 
-  let found = $state.raw<Schemas['RecipesFound']>()
-  let failure = $state<Failure>()
-  let asked = 0
   const chosen = new SvelteSet<string>()
 
   // What is looked for is kept in the address, so that a list can be passed on as it stands.
@@ -20,17 +17,12 @@
   const kind = $derived(query.get('kind') ?? '')
   const without = $derived(query.get('without') ?? '')
 
-  function load(q: string, kind: string, without: string) {
-    const mine = ++asked
-    void ask(api.GET('/api/recipes', { params: { query: { q, kind, without } } })).then((outcome) => {
-      if (mine !== asked) return
-      failure = outcome.failure
-      if (outcome.data) found = outcome.data
-    })
-  }
-
-  $effect(() => load(q, kind, without))
-  $effect(() => live.on(() => load(q, kind, without)))
+  const asked = new Asked<Schemas['RecipesFound']>()
+  asked.follow(['recipes', 'ingredients'], () => {
+    const query = { q, kind, without }
+    return (signal) => api.GET('/api/recipes', { params: { query }, signal })
+  })
+  const found = $derived(asked.current)
 
   function go(change: Record<string, string>) {
     const next = new SvelteURLSearchParams(query)
@@ -54,7 +46,7 @@
 </script>
 
 <svelte:head><title>Recipes · Lumpet</title></svelte:head>
-<FailureNote {failure} />
+<FailureNote failure={asked.failure} />
 {#if found}
   {#if found.total === 0}
     <h1 class="sentence">No recipe is written yet.</h1>

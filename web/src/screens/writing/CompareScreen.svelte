@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { api, type Schemas } from '../../api/client'
+  import { Asked } from '../../parts/asked.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
 
   interface Props {
@@ -7,16 +8,12 @@
   }
   const { params }: Props = $props()
 
-  let answer = $state.raw<Schemas['ComparisonAnswer']>()
-  let failure = $state<Failure>()
-
-  $effect(() => {
+  const asked = new Asked<Schemas['ComparisonAnswer']>()
+  asked.follow(['recipes'], () => {
     const query = { one: params.one, other: params.other }
-    void ask(api.GET('/api/recipes/compare', { params: { query } })).then((outcome) => {
-      failure = outcome.failure
-      answer = outcome.data
-    })
+    return (signal) => api.GET('/api/recipes/compare', { params: { query }, signal })
   })
+  const answer = $derived(asked.failure ? undefined : asked.current)
 
   const changed = $derived(answer?.lines.filter((line) => !line.isSame).length ?? 0)
   const parts = $derived([...new Set(answer?.lines.map((line) => line.part) ?? [])])
@@ -88,4 +85,4 @@
       {/if}
     {/each}
   </div>
-{:else}<FailureNote {failure} />{/if}
+{:else}<FailureNote failure={asked.failure} />{/if}

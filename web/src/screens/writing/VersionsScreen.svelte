@@ -1,26 +1,22 @@
 <script lang="ts">
   import { push } from 'svelte-spa-router'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { Asked } from '../../parts/asked.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
-  import { live } from '../../parts/live.svelte'
 
   interface Props {
     params: { id: string }
   }
   const { params }: Props = $props()
 
-  let answer = $state.raw<Schemas['VersionsAnswer']>()
   let failure = $state<Failure>()
 
-  function load(id: string) {
-    void ask(api.GET('/api/recipes/{id}/versions', { params: { path: { id } } })).then((outcome) => {
-      failure = outcome.failure
-      if (outcome.data) answer = outcome.data
-    })
-  }
-
-  $effect(() => load(params.id))
-  $effect(() => live.on(() => load(params.id)))
+  const asked = new Asked<Schemas['VersionsAnswer']>()
+  asked.follow(['recipes'], () => {
+    const path = { id: params.id }
+    return (signal) => api.GET('/api/recipes/{id}/versions', { params: { path }, signal })
+  })
+  const answer = $derived(asked.current)
 
   async function goBack(version: number) {
     const outcome = await ask(
@@ -49,7 +45,7 @@
     A version never changes. Going back makes a new version that is written like the old one; cups and counts are
     weighed by what the ingredients say today.
   </p>
-  <FailureNote {failure} />
+  <FailureNote failure={failure ?? asked.failure} />
   <ul class="mt-3">
     {#each answer.versions as version (version.number)}
       <li class="border-line flex flex-wrap items-baseline gap-x-5 gap-y-1 border-t py-2">
@@ -65,4 +61,4 @@
       </li>
     {/each}
   </ul>
-{:else}<FailureNote {failure} />{/if}
+{:else}<FailureNote failure={failure ?? asked.failure} />{/if}

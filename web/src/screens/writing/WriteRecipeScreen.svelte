@@ -1,7 +1,7 @@
 <script lang="ts">
   import { push } from 'svelte-spa-router'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
-  import { bakery } from '../../parts/bakery.svelte'
+  import { live } from '../../parts/live.svelte'
   import { differences } from '../../parts/differences'
   import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
@@ -83,7 +83,7 @@
         ? (await ask(api.GET('/api/recipes/{id}/written', { params: { path: { id: params.id } } }))).data
         : undefined
     if (!outcome.data) return
-    await bakery.load()
+    live.saved('recipes')
     await push(`/recipes/${outcome.data.id}`)
   }
 
