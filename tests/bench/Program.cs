@@ -31,6 +31,12 @@ using (var load = new ServerLoad(Path.Combine(root, "src/Lumpet.Server/bin/Relea
     rows.Add(("Server: scaling what-if", "under 10 ms median", Spread(await load.Scale(250))));
     rows.Add(("Server: plan of 62 pies made anew", "under 200 ms median", Spread(await load.PlanAnew(60))));
     foreach (var (what, milliseconds) in Follow(root, load.Address)) rows.Add(($"Browser: {what}", "under 100 ms", $"{Number(milliseconds)} ms median"));
+    foreach (var (lines, goal, ahead) in new[] { (200, "a first plan within 2 s", 3), (1000, "a first plan within 10 s", 9) })
+    {
+        var (first, settled, longest, peak) = await load.LargeDay(lines, ahead);
+        rows.Add(($"Server: a day of {lines} order lines, from nothing to its first plan", $"{goal}; nobody else waits over 250 ms; under 600 MB", $"{Number(first / 1000)} s{(settled ? ", settled" : ", not settled yet")}; longest wait of others {Number(longest, 0)} ms; {Number(peak, 0)} MB at most"));
+    }
+
     const int Many = 2000;
     rows.Add(($"Server: taking in a library of {Many} recipes, kept on disk", string.Empty, $"{Number(await load.TakeIn(Many) / 1000)} s"));
     rows.Add(($"Server: scaling what-if of a twelve-line recipe among {Many}", "under 20 ms median", Spread(await load.ScaleAmongMany(250, Many))));

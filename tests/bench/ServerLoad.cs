@@ -76,6 +76,39 @@ public sealed class ServerLoad : IDisposable
             new { moves = new[] { new { from = "10:00", to = TimeSpan.FromMinutes(600 + at).ToString(@"hh\:mm", CultureInfo.InvariantCulture) } } }));
     }
 
+    /// <summary>
+    /// A day of so many order lines, spread over products, pans and quarters of an hour by a fixed seed: how long its first plan
+    /// took, whether it was settled, how long anyone else waited meanwhile, and the most memory held (proc(5), VmHWM).
+    /// </summary>
+    public async Task<(double Milliseconds, bool IsSettled, double LongestWait, double PeakMegabytes)> LargeDay(int lines, int daysAhead)
+    {
+        var bakery = await client.GetFromJsonAsync<JsonElement>("/api/bakery");
+        var day = DateOnly.Parse(bakery.GetProperty("nextDay").GetString()!, CultureInfo.InvariantCulture).AddDays(daysAhead).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+        var (random, products) = (new Random(1), bakery.GetProperty("products").EnumerateArray().ToArray());
+        var rows = Enumerable.Range(0, lines).Select(at =>
+        {
+            var product = products[random.Next(products.Length)];
+            var pans = product.GetProperty("pans").EnumerateArray().ToArray();
+            return $"{random.Next(1, 13)},{product.GetProperty("id")},{pans[random.Next(pans.Length)].GetProperty("id")},{day}T{TimeSpan.FromMinutes(420 + (random.Next(44) * 15)):hh\\:mm},x{at}";
+        });
+        using var taken = await client.PostAsJsonAsync("/api/orders/import", new { text = string.Join('\n', rows.Prepend("count,product,pan,pick_up,for")), keep = true });
+        taken.EnsureSuccessStatusCode();
+        var watch = Stopwatch.StartNew();
+        var plan = client.GetFromJsonAsync<JsonElement>($"/api/plan/{day}");
+        var longest = 0.0;
+        while (!plan.IsCompleted)
+        {
+            var wait = Stopwatch.StartNew();
+            await client.GetStringAsync(new Uri("/api/pans", UriKind.Relative));
+            longest = Math.Max(longest, wait.Elapsed.TotalMilliseconds);
+            await Task.Delay(20);
+        }
+
+        var settled = (await plan).GetProperty("isSettled").GetBoolean();
+        var peak = File.ReadLines($"/proc/{process.Id}/status").First(one => one.StartsWith("VmHWM", StringComparison.Ordinal));
+        return (watch.Elapsed.TotalMilliseconds, settled, longest, double.Parse(peak.Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000);
+    }
+
     /// <summary>As many requests as a crew makes in an hour, one a second: recipes, orders and plans in turn.</summary>
     public async Task<double> AnHour()
     {
