@@ -10,6 +10,9 @@ internal sealed record PlanTime(TimeSpan Enough, TimeSpan AtOnce)
     /// <summary>While someone looks at an empty screen.</summary>
     public static PlanTime Soon { get; } = new(TimeSpan.FromSeconds(1.2), TimeSpan.FromSeconds(4));
 
+    /// <summary>A small day settles in a moment; on a machine that is busy with something else it is given longer, so that it is the same plan there.</summary>
+    public static PlanTime SmallDay { get; } = new(TimeSpan.FromSeconds(6), TimeSpan.FromSeconds(9));
+
     /// <summary>While a plan stands on the screen already.</summary>
     public static PlanTime Settled { get; } = new(TimeSpan.FromSeconds(25), TimeSpan.FromSeconds(40));
 }
@@ -21,6 +24,9 @@ internal sealed record PlanTime(TimeSpan Enough, TimeSpan AtOnce)
 internal sealed class PlanShelf : IDisposable
 {
     private const int Most = 32;
+
+    // Trays times bakes up to which a day settles well within a second on a small machine.
+    private const int SmallDay = 120;
 
     private readonly Lock guard = new();
     private readonly Dictionary<string, Making> shelf = [];
@@ -78,9 +84,10 @@ internal sealed class PlanShelf : IDisposable
         await turns.WaitAsync(making.Abandoned);
         try
         {
-            using var enough = new CancellationTokenSource(time.Enough);
+            var given = time == PlanTime.Soon && IsSmall(book) ? PlanTime.SmallDay : time;
+            using var enough = new CancellationTokenSource(given.Enough);
             using var atOnce = CancellationTokenSource.CreateLinkedTokenSource(making.Abandoned);
-            atOnce.CancelAfter(time.AtOnce);
+            atOnce.CancelAfter(given.AtOnce);
             var patience = new Patience(enough.Token, atOnce.Token);
             // On a thread of its own: those of the pool are there to answer.
             var plan = await Task.Factory.StartNew(() => DayPlanner.Plan(book.Snapshot, patience: patience), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
@@ -92,6 +99,9 @@ internal sealed class PlanShelf : IDisposable
             turns.Release();
         }
     }
+
+    private static bool IsSmall(DayBook book) =>
+        Lot.From(book.Snapshot.Orders).Sum(lot => lot.Trays.Count * lot.Product.Process.Steps.Count(step => step.IsBake)) <= SmallDay;
 
     private void Leave(Making making)
     {
