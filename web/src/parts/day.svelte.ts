@@ -29,6 +29,8 @@ class DayState {
   private going: AbortController | undefined
   /** Whether the plan on screen was given the time it takes; what is asked about it says so too. */
   isGivenTime = $state(false)
+  /** Whether the settled plan of a large day is being waited for. */
+  isSettling = $state(false)
 
   constructor() {
     live.on((change) => {
@@ -56,6 +58,7 @@ class DayState {
     const mine = new AbortController()
     this.going = mine
     this.isPlanning = true
+    this.isSettling = false
     const moves = [...this.moves]
     const { data, failure } = await this.put(moves, mine.signal, undefined)
     // An answer that was overtaken by a later question is not shown.
@@ -71,8 +74,11 @@ class DayState {
     this.place(data, moves, false)
     if (data.isSettled || moves.length > 0) return
     // A first plan of a large day: the settled one takes its place when it is there.
+    this.isSettling = true
     const settled = await this.put(moves, mine.signal, true)
-    if (this.going === mine && settled.data) this.place(settled.data, moves, true)
+    if (this.going !== mine) return
+    this.isSettling = false
+    if (settled.data) this.place(settled.data, moves, true)
   }
 
   private put(moves: Move[], signal: AbortSignal, settled: true | undefined) {

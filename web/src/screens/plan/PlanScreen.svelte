@@ -7,6 +7,7 @@
   import PickUps from '../../parts/PickUps.svelte'
   import PlanSentence from '../../parts/PlanSentence.svelte'
   import TaskList from './TaskList.svelte'
+  import Troubles from './Troubles.svelte'
 
   interface Props {
     params?: { day?: string }
@@ -29,6 +30,7 @@
   <PlanSentence {plan} />
   <p class="small mt-1">
     {today.isPlanning ? 'Planning…' : plan.note}
+    {#if today.isSettling}<b role="status">Looking for a better one…</b>{/if}
     {#if plan.hands}
       {duration(plan.hands.workMin)} of work; most hands at once: {plan.hands.atOnce}, at {plan.hands.at.day}
       {plan.hands.at.clock} (counted, not limited).
@@ -36,14 +38,7 @@
   </p>
 
   {#if plan.troubles.length > 0}
-    <div class="note mt-3" role="alert">
-      <h2>{plan.troubles.length === 1 ? 'One thing does' : `${plan.troubles.length} things do`} not work out</h2>
-      <ul>
-        {#each plan.troubles as trouble (trouble.text)}
-          <li class="mt-1"><strong>{trouble.text}</strong> {trouble.mend}</li>
-        {/each}
-      </ul>
-    </div>
+    <Troubles troubles={plan.troubles} />
   {/if}
 
   {#if plan.pies === 0}
