@@ -127,6 +127,43 @@ public sealed class BakePlanCheckerTests
     }
 
     [Theory]
+    [InlineData(195, true)]
+    [InlineData(185, true)]
+    [InlineData(196, false)]
+    [InlineData(184, false)]
+    public void A_load_is_shared_within_the_tolerance_and_not_a_degree_beyond(int celsius, bool valid)
+    {
+        // 25 to 196 at 8 a minute: 22 minutes. The setting is the other bake's own temperature.
+        var problem = Problem([Oven()], Bake("pear"), Bake("other", stages: [new BakeStage(celsius, 30, 30)]));
+        BakedTray[] trays = [new("pear", 1, [new("deck", 30, 60)]), new("other", 1, [new("deck", 30, 60)])];
+        Assert.Equal(valid ? [] : ["stage"], RulesBroken(problem, Plan([new("deck", 0, celsius), new("deck", 60, null)], trays)));
+    }
+
+    [Theory]
+    [InlineData(30, true)]
+    [InlineData(35, true)]
+    [InlineData(29, false)]
+    [InlineData(36, false)]
+    public void A_stage_lasts_from_its_least_to_its_most(int minutes, bool valid) => Assert.Equal(
+        valid ? [] : ["stage"],
+        RulesBroken(Problem([Oven()], Bake("pear")), Plan([new("deck", 0, 190), new("deck", 30 + minutes, null)], [new("pear", 1, [new("deck", 30, 30 + minutes)])])));
+
+    [Theory]
+    [InlineData(true, 29, 31, true)]
+    [InlineData(true, 31, 60, false)]
+    [InlineData(true, 0, 29, false)]
+    [InlineData(false, 0, 100, false)]
+    public void By_tray_a_tray_waits_for_its_own_and_otherwise_for_the_last(bool byTray, int least, int most, bool valid)
+    {
+        // Shells out at 60 and at 130; the first custard goes in at 90, the second at 160: 30 after its own shell, and 40 before the last.
+        var problem = Problem([Oven()], Bake("shells", trays: 2), Bake("custard", trays: 2, after: [new("shells", least, most, byTray)]));
+        BakedTray[] trays = [new("shells", 1, [new("deck", 30, 60)]), new("shells", 2, [new("deck", 100, 130)]), new("custard", 1, [new("deck", 90, 120)]), new("custard", 2, [new("deck", 160, 190)])];
+        var broken = RulesBroken(problem, Plan([new("deck", 0, 190), new("deck", 190, null)], trays));
+        Assert.Equal(valid, broken.Length == 0);
+        Assert.All(broken, rule => Assert.Equal("after", rule));
+    }
+
+    [Theory]
     [InlineData("twice")]
     [InlineData("missing")]
     [InlineData("unknown")]

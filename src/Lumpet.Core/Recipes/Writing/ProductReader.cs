@@ -165,7 +165,7 @@ public static class ProductReader
             Lining = lining,
             CutOutDiameter = Length.FromCentimetres(isCutOut ? checks.Number("cutOutCm", draft.CutOutCm, 1, 30, "cm") : 0),
             CutOuts = isCutOut ? checks.Whole("cutOuts", draft.CutOuts, 1, 200, "cut-outs") : 0,
-            CutOutsFromTrim = draft.CutOutsFromTrim ?? true,
+            CutOutsFromTrim = !isCutOut || (draft.CutOutsFromTrim ?? true),
             Rerolls = lining == Lining.SmallRounds ? checks.Whole("rerolls", draft.Rerolls ?? 1, 0, 2, "times") : 0,
         };
     }
