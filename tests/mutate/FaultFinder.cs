@@ -187,7 +187,7 @@ public sealed class FaultFinder : CSharpSyntaxWalker
         var code = line.ToString().Trim();
         var before = _text.ToString(span);
         var twin = _twins[(code, before, after)] = _twins.GetValueOrDefault((code, before, after), -1) + 1;
-        _found.Add(new Fault(_file, line.LineNumber + 1, code, span, before, after, kind, twin, IsInlined(span)));
+        _found.Add(new Fault(_file, line.LineNumber + 1, code, span.Start, before, after, kind, twin, IsInlined(span)));
     }
 
     // Constants and default arguments are copied into whatever is compiled against the core.

@@ -71,7 +71,7 @@ public sealed class Mutation
         var assembly = fault.File[..fault.File.IndexOf('/', StringComparison.Ordinal)];
         var whole = assembly == Core ? _core : _checking;
         var tree = whole.SyntaxTrees.First(one => one.FilePath == path);
-        var faulty = whole.ReplaceSyntaxTree(tree, tree.WithChangedText(tree.GetText().WithChanges(new TextChange(fault.Span, fault.After))));
+        var faulty = whole.ReplaceSyntaxTree(tree, tree.WithChangedText(tree.GetText().WithChanges(new TextChange(new TextSpan(fault.Start, fault.Before.Length), fault.After))));
         if (CompiledProject.Emit(faulty) is not { } image) return null;
         // Tests that name a constant hold a copy of it: against the fault they are compiled anew, as in a build.
         if ((fault.Inlined ? CompiledProject.Emit(Against(_tests, faulty)) : _builtTests) is not { } tests) return null;

@@ -39,7 +39,9 @@ public sealed class Reach
             .SelectMany(node => new ISymbol?[] { model.GetSymbolInfo(node).Symbol, model.GetTypeInfo(node).Type, model.GetTypeInfo(node).ConvertedType })
             .OfType<ISymbol>()
             .SelectMany(symbol => (symbol.OriginalDefinition as IMethodSymbol)?.ReducedFrom?.DeclaringSyntaxReferences ?? symbol.OriginalDefinition.DeclaringSyntaxReferences)
-            .Select(place => place.SyntaxTree.FilePath).ToHashSet();
+            .Select(place => place.SyntaxTree.FilePath)
+            // One generated file holds the expressions of many: through it everything would reach everything.
+            .Where(file => !file.EndsWith(".g.cs", StringComparison.Ordinal)).ToHashSet();
     }
 
     private static HashSet<string> Closure(string start, Func<string, HashSet<string>> next)

@@ -78,6 +78,8 @@ public sealed class TestRun
         };
         // A fault may make it grow without end.
         start.Environment["DOTNET_GCHeapHardLimit"] = "0x60000000";
+        // A run lasts seconds: what the runtime learns of it is of no use.
+        start.Environment["DOTNET_TieredPGO"] = "0";
         // Crash dumps would fill the disk.
         start.Environment["DOTNET_DbgEnableMiniDump"] = "0";
         using var process = Process.Start(start) ?? throw new InvalidOperationException("The tests could not be started.");

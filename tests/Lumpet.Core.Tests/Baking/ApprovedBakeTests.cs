@@ -15,7 +15,7 @@ public sealed class ApprovedBakeTests
     private static readonly int[] Temperatures = [165, 170, 175, 190, 190, 195, 220];
 
     // The same problems in every run: a seeded generator keeps its numbers.
-    private static BakeProblem Made(int seed)
+    internal static BakeProblem Made(int seed)
     {
         var random = new Random(seed);
         BakeOven[] ovens = [.. Enumerable.Range(0, random.Next(1, 4)).Select(at =>

@@ -46,6 +46,14 @@ public sealed class ApprovedIngredientTests
         new[] { "1 cup flour", "3 tbsp sugar", "2 tsp salt" }.Select(line => $"{custom} {line}: {Told.Of(RecipeLineReader.Read(line, Shelf, custom).Line)}")));
 
     [Fact]
+    public void One_way_of_filling_is_a_doubt_too()
+    {
+        var meal = Of("flour") with { Id = "meal", Name = "Quay meal", Facts = Of("flour").Facts with { OtherNames = [], WaysOfFilling = [Of("flour").Facts.WaysOfFilling[0]] } };
+        Assert.Equal("A cup of it weighs 113 g sifted: 125 g is taken. Write which (\"flour, spooned\"), or weigh it.", Assert.Single(RecipeLineReader.Read("1 cup quay meal", new Pantry([meal])).Line!.Doubts));
+        Assert.Empty(RecipeLineReader.Read("1 cup quay meal, sifted", new Pantry([meal])).Line!.Doubts);
+    }
+
+    [Fact]
     public void What_a_name_lets_guess_is_as_approved() => Approved.Matches("Ingredients/guesses", Names.Select(name => $"{name}: {Told.Of(IngredientGuess.From(name))}"));
 
     [Fact]

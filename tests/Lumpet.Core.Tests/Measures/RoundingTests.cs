@@ -19,6 +19,16 @@ public sealed class RoundingTests
     public void The_part_that_lost_most_gets_the_missing_gram() =>
         Assert.Equal([33, 33, 34], SharedRounding.Round([33.2, 33.3, 33.5], 1));
 
+    // Worked by hand: 1.25 and 2.6 make 3.85, which is 7.7 halves, so 8; rounded down they are 2 and 5, and 1.25 lost a half of a half, 2.6 a fifth.
+    [Fact]
+    public void Steps_other_than_one_are_counted_in_steps()
+    {
+        Assert.Equal([1.5, 2.5], SharedRounding.Round([1.25, 2.6], 0.5));
+        Assert.Equal([1.5m, 2.5m], SharedRounding.Round([1.25m, 2.6m], 0.5m));
+        Assert.Equal([10.0, 25.0], SharedRounding.Round([12.0, 24.0], 5.0));
+        Assert.Equal([10m, 25m], SharedRounding.Round([12m, 24m], 5m));
+    }
+
     [Fact]
     public void What_is_on_a_step_already_stays_there() => Assert.Equal([0.3, 0.7], SharedRounding.Round([0.3, 0.7], 0.1));
 

@@ -22,7 +22,7 @@ public sealed class ApprovedAmountTests
     [
         "½", "⅓", "⅔", "¼", "¾", "⅕", "⅖", "⅗", "⅘", "⅙", "⅚", "⅛", "⅜", "⅝", "⅞", "1½", "2 ⅔", "1 1/2", "3/4", "1⁄2", "12 3/8", "0", "0.5", "0,5", "1,000", "1,250.5", "12 000", "1.000",
         "a", "an", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "half", "half a", "half an", "a half", "one half", "a quarter", "quarter",
-        "a dozen", "one and a half", "two and a half", "2-3", "2 - 3", "2 to 3", "2–3", "½-¾", "1 1/2 to 2", "3-2", "2 or 3", "999999999", "1/0", "1/", "/2", "1//2", ".5", "5.", "1.2.3", "-2", "+2", "1e3",
+        "a dozen", "one and a half", "two and a half", "2-3", "2 - 3", "2 to 3", "2–3", "½-¾", "1 1/2 to 2", "3-2", "2 or 3", "999999999", "1/0", "3/1", "2 1/1", "1/3 or 1/2", "1-1/2", "1/", "/2", "1//2", ".5", "5.", "1.2.3", "-2", "+2", "1e3",
     ];
 
     private static readonly string[] Lines =
