@@ -13,6 +13,28 @@ trap 'rm -rf "$log"' EXIT
 
 say() { printf '\n== %s\n' "$*"; }
 
+# Checks that need nothing of each other run side by side; what they said is shown when they have ended.
+beside() {
+  local name="$1"
+  (
+    passed=0
+    failed=0
+    "$name"
+    echo "$passed $failed" >"$log/$name.counts"
+  ) >"$log/$name.out" 2>&1 &
+}
+
+gather() {
+  wait
+  local name good bad
+  for name in "$@"; do
+    cat "$log/$name.out"
+    read -r good bad <"$log/$name.counts" || { good=0; bad=1; echo "FAILED: $name broke off"; }
+    passed=$((passed + good))
+    failed=$((failed + bad))
+  done
+}
+
 # A check that passes or fails as one.
 check() {
   local name="$1"
@@ -82,17 +104,28 @@ check "packages of the browser tests" install tests/browser
 check "Chromium" tests/need.sh chromium
 check "GNU Units, an independent table of kitchen weights" tests/need.sh units
 cp "$root/web/openapi.json" "$log/openapi.json"
+
+web_checks() {
+  check "web format" npm --prefix web run --silent format
+  check "web lint" npm --prefix web run --silent lint
+  check "browser tests' format and types" bash -c 'web/node_modules/.bin/prettier --check tests/browser --log-level warn && web/node_modules/.bin/tsc -p tests/browser'
+  check "web types" npm --prefix web run --silent check
+  check "web build" npm --prefix web run --silent build -- --logLevel warn
+}
+
+core_and_store() {
+  count_dotnet Lumpet.Core.Tests
+  count_dotnet Lumpet.Store.Tests
+}
+
+beside web_checks
 check "locked restore" dotnet restore Lumpet.slnx --locked-mode --verbosity quiet
 check "build, with warnings as errors" dotnet build Lumpet.slnx -c Release --no-restore --verbosity quiet
+gather web_checks
+beside core_and_store
 check "C# format" dotnet format Lumpet.slnx --no-restore --verify-no-changes --verbosity quiet
 check "contract" contract_is_current
-check "web format" npm --prefix web run --silent format
-check "web lint" npm --prefix web run --silent lint
-check "browser tests' format and types" bash -c 'web/node_modules/.bin/prettier --check tests/browser --log-level warn && web/node_modules/.bin/tsc -p tests/browser'
-check "web types" npm --prefix web run --silent check
-check "web build" npm --prefix web run --silent build -- --logLevel warn
-count_dotnet Lumpet.Core.Tests
-count_dotnet Lumpet.Store.Tests
+gather core_and_store
 count_dotnet Lumpet.Server.Tests
 count_browser
 

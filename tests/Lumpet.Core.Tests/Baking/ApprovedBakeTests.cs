@@ -1,3 +1,4 @@
+using System.Text.Json.Nodes;
 using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Files;
 using Lumpet.Core.Baking.Planning;
@@ -66,6 +67,8 @@ public sealed class ApprovedBakeTests
             new(5, 2, ovens, [Problems.Bake("hot", stages: [new BakeStage(300, 20, 30)])]),
             new(5, 2, ovens, [Problems.Bake("cold", stages: [new BakeStage(60, 20, 30)])]),
             new(5, 2, ovens, [Problems.Bake("long", stages: [new BakeStage(200, 900, 900)])]),
+            new(0, 2, ovens, [Problems.Bake("lowest", stages: [new BakeStage(90, 900, 900)]), Problems.Bake("below", stages: [new BakeStage(89, 900, 900)])]),
+            new(0, 2, ovens, [Problems.Bake("highest", stages: [new BakeStage(280, 900, 900)]), Problems.Bake("above", stages: [new BakeStage(281, 900, 900)])]),
             new(5, 2, ovens, [Problems.Bake("late", release: 890)]),
             new(5, 2, ovens, [Problems.Bake("elsewhere", ovens: ["none"])]),
             new(5, 2, ovens, [Problems.Bake("unknown", ovens: ["gone"])]),
@@ -86,12 +89,47 @@ public sealed class ApprovedBakeTests
         .. new[] { "", "{", "[]", "null", "{\"format\":\"x\"}", "{\"format\":\"lumpet.bake-problem/1\"}", "{\"format\":\"lumpet.bake-plan/1\"}",
             ExampleProblem.ProblemText.Replace("\"shelves\": 4", "\"shelves\": 1000001", StringComparison.Ordinal),
             ExampleProblem.ProblemText.Replace("\"id\": \"custard\"", "\"id\": \"pear\"", StringComparison.Ordinal),
+            System.Text.RegularExpressions.Regex.Replace(ExampleProblem.ProblemText, "\"id\": \"[a-z-]+\"", "\"id\": \"\""),
             ExampleProblem.ProblemText.Replace("\"transferMin\": 2", "\"transferMin\": 2.5", StringComparison.Ordinal),
             ExampleProblem.ProblemText.Replace("\"minMin\": 45", "\"minMin\": -45", StringComparison.Ordinal),
             ExampleProblem.PlanText.Replace("\"atMin\": ", "\"atMin\": -", StringComparison.Ordinal),
             ExampleProblem.PlanText.Replace("\"tray\": 1", "\"tray\": 1.5", StringComparison.Ordinal),
         }.SelectMany(text => new[] { Refused(text, BakeProblemFile.Read), Refused(text, BakePlanFile.Read) }),
     ]);
+
+    [Fact]
+    public void Every_value_of_a_file_is_looked_at_as_approved() => Approved.Matches("Baking/spoiled-files", new[] { ExampleProblem.ProblemText, ExampleProblem.PlanText }.SelectMany(text =>
+        Values(JsonNode.Parse(text)!).Select(value => value.GetPath()).SelectMany(path => new[] { "null", "-1", "0", "0.5", "5256000", "5256001", "\"\"" }.Select(other =>
+            $"{path} {other}: {Said(With(text, path, other), text == ExampleProblem.ProblemText)}"))));
+
+    private static IEnumerable<JsonNode> Values(JsonNode node) => node switch
+    {
+        JsonObject fields => fields.SelectMany(field => field.Value is null ? [] : Values(field.Value)),
+        // The first of a list stands for the others.
+        JsonArray list => list.Take(1).SelectMany(one => one is null ? [] : Values(one)),
+        _ => [node],
+    };
+
+    private static string With(string text, string path, string value)
+    {
+        var root = JsonNode.Parse(text)!;
+        Values(root).First(one => one.GetPath() == path).ReplaceWith(JsonNode.Parse(value));
+        return root.ToJsonString();
+    }
+
+    private static string Said(string text, bool isProblem)
+    {
+        try
+        {
+            if (isProblem) BakeProblemFile.Read(text);
+            else BakePlanFile.Read(text);
+            return "taken";
+        }
+        catch (BakeFileException exception)
+        {
+            return string.Join("; ", exception.Faults.Select(fault => $"{fault.Field}: {fault.Message}"));
+        }
+    }
 
     private static string Refused<T>(string text, Func<string, T> read)
     {

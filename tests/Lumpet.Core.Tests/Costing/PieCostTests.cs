@@ -79,6 +79,14 @@ public sealed class PieCostTests
         Assert.Null(PriceList.On(new LocalDate(2024, 1, 1), rows).Find("butter"));
     }
 
+    [Fact]
+    public void A_price_is_in_force_from_its_first_day_and_not_a_day_before()
+    {
+        var rows = new[] { Price("butter", 10000, 71m, 2025), Price("butter", 10000, 78m) with { ValidFrom = Today } };
+        Assert.Equal(71m, PriceList.On(Today.PlusDays(-1), rows).Find("butter")!.Paid.Amount);
+        Assert.Equal(78m, PriceList.On(Today, rows).Find("butter")!.Paid.Amount);
+    }
+
     [Theory]
     [InlineData(0)]
     [InlineData(-0.1)]

@@ -30,6 +30,7 @@ public sealed class ApprovedDayTests
         ["short-shift"] = Snapshot(Order(Pear, 8, Late), Order(Custard, 8, Late)) with { Shifts = [new DayShift("Short", 0, 100), new DayShift("Night", 900, 1000)] },
         ["handled"] = Snapshot(Order(With(Pear, "bake", step => step with { HeatedTrayMin = 15, WeightsOutMin = 30, Turned = true, Place = OvenPlace.Floor }), 12, Late), Order(With(Custard, "blind", step => step with { WeightsOutMin = 15 }), 8, Late)),
         ["two-ovens"] = Snapshot(Order(Pear, 16, Early), Order(Custard, 16, Early)) with { Ovens = [new Oven("hearth", "Hearth", 4, 200, 280, 8, 4, 0), new Oven("finisher", "Finisher", 4, 60, 195, 10, 5, -20)] },
+        ["moved"] = Snapshot(Order(With(Pear, "bake", step => step with { WeightsOutMin = 12, Turned = true }), 8, Early)) with { Ovens = [new Oven("hearth", "Hearth", 4, 200, 280, 8, 4, 0), new Oven("finisher", "Finisher", 4, 60, 195, 10, 5, -20)] },
         ["usual"] = Snapshot([.. Demonstration.Products.Where((_, at) => at % 3 == 1).Select((product, at) => Order(product, 2 + at, Late, product.Sizes[at % 4].Pan))]),
         ["one-minute"] = Snapshot(Order(Pear, 1, Late)),
     };

@@ -32,6 +32,15 @@ public sealed class StepGraphTests
     }
 
     [Fact]
+    public void Work_that_leads_to_a_bake_and_past_all_bakes_belongs_to_the_bake()
+    {
+        // What is whisked is poured before the bake, and some of it goes on top when it is boxed.
+        var graph = new StepGraph(Custard with { Links = [.. Custard.Links, new Link("whisk", "box", Span.Between(0, 900))] });
+        Assert.Equal(Node(graph, "bake"), graph.BakeAhead(Node(graph, "whisk")));
+        Assert.False(graph.IsAside(Node(graph, "whisk")));
+    }
+
+    [Fact]
     public void Between_two_bakes_lies_the_longest_of_the_least_and_the_shortest_of_the_most()
     {
         var calendar = new ShiftCalendar([new DayShift("Day", 0, 1000)]);

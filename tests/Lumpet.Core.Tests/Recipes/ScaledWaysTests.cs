@@ -1,7 +1,9 @@
 using CsCheck;
+using Lumpet.Core.Baking;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Steps;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
 
@@ -151,5 +153,14 @@ public sealed class ScaledWaysTests
         // Outer rims of 25 and 28 cm.
         Assert.Equal(100.0 * 28 * 28 / (25 * 25) * 3, line.Total.Grams, 6);
         Assert.Contains("wheat", topped.Allergens);
+    }
+
+    [Fact]
+    public void Of_two_bakes_of_a_filling_the_last_one_is_estimated()
+    {
+        var browned = Pear with { Process = Pear.Process with { Steps = [.. Pear.Process.Steps, new Step("brown", "Brown", Station.Oven, null, [new BakeStage(240, 5, 8)], null, null, false, "", "")] } };
+        Assert.Equal((5, 8), (BakeEstimate.For(browned, Pan26)!.WrittenLeast, BakeEstimate.For(browned, Pan26)!.WrittenMost));
+        // Two stages before the browning: 20 and 45 minutes at least.
+        Assert.Equal(65, BakeEstimate.For(Pear, Pan26)!.WrittenLeast);
     }
 }

@@ -30,6 +30,10 @@ public sealed class ApprovedSafetyTests
             .Select(one => $"{product.Id} {wait.Id} up to {one.At.Most} min at {one.At.Celsius} °C: {Told.Of(TimeAndTemperature.Left(one.Changed))}"))));
 
     [Fact]
+    public void Where_it_waits_for_its_pick_up_is_said_as_approved() => Approved.Matches("Safety/pick-up", new[] { Custard, Curd, Savoury }.SelectMany(product =>
+        new int?[] { null, 4, 5, 6, 20, 56, 57, 58 }.Select(celsius => $"{product.Id} boxed at {celsius} °C: {Told.Of(TimeAndTemperature.Left(With(product, step => step.Id == "box", step => step with { Celsius = celsius })))}")));
+
+    [Fact]
     public void Cautions_are_said_as_approved()
     {
         var egg = IngredientLibrary.Find("egg")!;

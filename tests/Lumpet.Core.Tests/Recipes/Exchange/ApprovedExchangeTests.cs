@@ -77,6 +77,7 @@ public sealed class ApprovedExchangeTests
         ("fifty-four pans more", library => library["pans"] = new JsonArray([.. Enumerable.Range(0, 54).Select(at => JsonNode.Parse($"{{\"id\":\"p{at}\",\"name\":\"P{at}\",\"topCm\":19,\"bottomCm\":16,\"depthCm\":3,\"rimCm\":1,\"perTray\":6}}"))])),
         ("an ingredient of a name that is there", library => library["ingredients"] = JsonNode.Parse("[{\"id\":\"quay-sugar\",\"stated\":{\"name\":\"sugar, white\"}}]")),
         ("an ingredient restated", library => library["ingredients"] = JsonNode.Parse("[{\"id\":\"sugar\",\"stated\":{\"name\":\"Sugar, white\",\"gramsPerMl\":0.9}},{\"id\":\"sugar\",\"stated\":{\"name\":\"Sugar, white\"}}]")),
+        ("a product that is there, spoiled", library => library["products"]![0]!["written"]!["thicknessMm"] = 99),
         ("many faults", library => library["products"] = new JsonArray([.. Enumerable.Range(0, 60).Select(at => JsonNode.Parse($"{{\"id\":\"p{at}\"}}"))])),
         ("a number for a list", library => library["products"] = 7),
     }.SelectMany(one =>
