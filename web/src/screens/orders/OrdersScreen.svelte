@@ -121,7 +121,8 @@
     {/if}
   </Sentence>
   <WhatIf />
-  <p class="small">
+  <!-- Its room is kept while it is planned, so that nothing below moves away under a finger. -->
+  <p class="small min-h-[2lh] lg:min-h-[1lh]">
     {#if today.plan?.late}<b>{today.plan.late.words}</b>{/if}
     {#if today.isPlanning}Planning…
     {:else if today.plan && today.plan.troubles.length > 0}
