@@ -1,3 +1,4 @@
+using Lumpet.Core.Steps.Writing;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Pans;

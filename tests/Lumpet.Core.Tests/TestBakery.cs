@@ -105,10 +105,10 @@ internal static class TestBakery
     private static Crust Crust(Top top) => new(
         top, Length.FromMillimetres(3), Length.FromCentimetres(1.8), Length.FromCentimetres(1.2), 0.12, Length.FromCentimetres(2), Length.FromCentimetres(1));
 
-    private static Step Work(string id, Station station, int perBatch, double perPie) =>
+    public static Step Work(string id, Station station, int perBatch, double perPie) =>
         new(id, id, station, new Hands(perBatch, perPie), [], null, 20, false, "", "");
 
-    private static Step Wait(string id, Station station, int least, int aim, int most) =>
+    public static Step Wait(string id, Station station, int least, int aim, int most) =>
         new(id, id, station, null, [], new Span(least, aim, most), 20, false, "", "");
 
     private static Step Bake(string id, params IReadOnlyList<BakeStage> stages) => new(id, id, Station.Oven, null, stages, null, null, false, "", "");

@@ -1,4 +1,5 @@
 using Lumpet.Core.Baking.Planning;
+using Lumpet.Core.Batches;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
@@ -55,10 +56,11 @@ public static class DayPlanner
         LotAim[] aims = [.. Lot.From(snapshot.Orders).Select(lot => PlanStumblesException.Over(lot, () => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin), snapshot.HorizonMin)))];
         var trays = aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
         effort = Math.Max(2, Math.Min(effort, effort * TraysForWholeEffort / Math.Max(1, trays)));
-        DayRound? best = null;
+        var (best, last) = ((DayRound?)null, (DayRound?)null);
         for (var round = 0; round < mostRounds; round++)
         {
-            var tried = Round(snapshot, calendar, question, aims, Math.Min(effort, EffortWhileLoosening), patience);
+            var tried = Round(snapshot, calendar, question, aims, last, Math.Min(effort, EffortWhileLoosening), patience);
+            last = tried;
             // A round that was cut short is only better than none.
             if (best is null || (!patience.AtOnce.IsCancellationRequested && tried.IsBetterThan(best))) best = tried;
             if (patience.IsOver) return best;
@@ -67,13 +69,15 @@ public static class DayPlanner
             aims = looser;
         }
 
-        var thorough = Round(snapshot, calendar, question, aims, effort, patience);
+        var thorough = Round(snapshot, calendar, question, aims, last, effort, patience);
         return !patience.AtOnce.IsCancellationRequested && thorough.IsBetterThan(best!) ? thorough : best!;
     }
 
-    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, int effort, Patience patience)
+    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience)
     {
-        var problem = question.Problem(aims);
+        var making = new DayMaking(calendar);
+        // What is baked before the pies is asked for as the round before needed it; its batches are the same, only their times may differ.
+        var problem = question.Problem(aims, making.Bakes(making.Make(before?.Demands ?? DayMaking.Expected(aims), null)));
         var plan = BakePlanner.Plan(problem, effort, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
@@ -83,8 +87,16 @@ public static class DayPlanner
             .SelectMany(group => DoughBatching.Divide([.. group], snapshot.Mixer))
             .ToArray();
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
-        return new DayRound(aims, problem, plan, parcels, Mixing.Schedule(batches, calendar.LatestStart, firstMin), snapshot.Mixer);
+        var mixed = Mixing.Schedule(batches, calendar.LatestStart, firstMin);
+        PreparationDemand[] demands = [.. DayMaking.Of(aims, parcels), .. DayMaking.Of(mixed)];
+        return new DayRound(aims, problem, plan, parcels, mixed, making.Make(demands, plan), snapshot.Mixer) { Demands = demands };
     }
+
+    /// <summary>The bake that waits for something made first: what takes it leads there; the first where it is in the dough.</summary>
+    private static int TakingBake(LotWork work, string madeId) => work.Takes
+        .Where(taken => PreparationTaking.Planned(taken.Line.Ingredient).Any(one => one.Id == madeId))
+        .Select(taken => work.Graph.BakeAhead(taken.Node) is >= 0 and var bake ? bake : work.Graph.LastBake)
+        .DefaultIfEmpty(work.Graph.Bakes[0]).First();
 
     /// <summary>The discs that a parcel takes.</summary>
     private static IEnumerable<DoughDemand> Demands(Parcel parcel)
@@ -122,6 +134,8 @@ public static class DayPlanner
             foreach (var misfit in parcel.Times.Misfits) next = Later(misfit.Bake, Math.Max(1, misfit.Short));
             foreach (var mixed in round.Mixed.Where(mixed => mixed.Short > 0 && mixed.Batch.Discs.Any(disc => disc.LotId == work.Lot.Id)))
                 next = Later(work.Graph.Bakes[0], mixed.Short);
+            foreach (var made in round.Made.Where(made => made.Short > 0 && made.Batch.LotIds.Contains(work.Lot.Id)))
+                next = Later(TakingBake(work, made.Batch.Made.Id), made.Short);
         }
 
         return next;

@@ -1,5 +1,6 @@
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
+using Lumpet.Core.Batches;
 using Lumpet.Core.Dough;
 
 namespace Lumpet.Core.DayPlan;
@@ -13,12 +14,16 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Plan">What they answered.</param>
 /// <param name="Parcels">Everything around the bakes.</param>
 /// <param name="Mixed">Dough batches, timed.</param>
+/// <param name="Made">Batches of what is made before the pies, timed.</param>
 /// <param name="Mixer">The mixer.</param>
 internal sealed record DayRound(
-    IReadOnlyList<LotAim> Aims, BakeProblem Problem, BakePlan Plan, IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, Mixer Mixer)
+    IReadOnlyList<LotAim> Aims, BakeProblem Problem, BakePlan Plan, IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, Mixer Mixer)
 {
+    /// <summary>What pies and doughs take of it.</summary>
+    public IReadOnlyList<PreparationDemand> Demands { get; init; } = [];
+
     /// <summary>What becomes of every lot.</summary>
-    public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Mixer);
+    public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Made, Mixer);
 
     /// <summary>Ids of bakes of which a tray has no place in an oven.</summary>
     public IReadOnlySet<string> BakesLeftOut { get; } = Plan.Unplaced.Select(tray => tray.BakeId).ToHashSet();

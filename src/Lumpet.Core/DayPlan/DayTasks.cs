@@ -1,4 +1,6 @@
+using Lumpet.Core.Batches;
 using Lumpet.Core.Dough;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Safety;
 using Lumpet.Core.Steps;
 
@@ -62,6 +64,31 @@ internal static class DayTasks
         foreach (var edge in graph.Edges.Where(edge => edge.Wait is not null))
             yield return Task(parcel, lot, edge.Wait!, cautions[edge.Wait!.Id], TaskKind.Wait, times.End[edge.From], times.Start[edge.To]);
     }
+
+    /// <summary>Work, bakes and waits of a batch that is made before the pies, and its keeping until the first of it is used.</summary>
+    public static IEnumerable<DayTask> Of(MadeBatch made)
+    {
+        var (batch, how) = (made.Batch, made.Batch.How);
+        var raw = ProductCautions.Raw(batch.Made.Formula!.Lines);
+        foreach (var (step, at) in made.Steps.Select((step, at) => (step, at)))
+            yield return Made(batch, step.Step.Id, step.Step.Name, step.Step.Station, Kind(step.Step), step.StartMin, step.EndMin, step.Step.Celsius ?? step.Step.Stages[0].TempC, step.Step.ReadyWhen, at == 0 && raw is not null ? $"{step.Step.Caution} {raw}".TrimStart() : step.Step.Caution) with
+            {
+                Bakes = step.Step.IsBake ? BakeOf.Preparation : null,
+            };
+        if (made.DoneMin < batch.NeededMin)
+            yield return Made(batch, Keep, how.Keeping.Place switch { KeepPlace.Room => "Keep at room temperature", KeepPlace.Cold => "Keep cold", _ => "Keep frozen" }, how.Keeping.Place == KeepPlace.Room ? Station.Rack : Station.Cold, TaskKind.Wait, made.DoneMin, batch.NeededMin, how.Keeping.Celsius, how.Keeping.BeforeUse.Length == 0 ? string.Empty : $"before use: {how.Keeping.BeforeUse}", string.Empty);
+    }
+
+    /// <summary>Id of a task of a batch that is made before the pies.</summary>
+    public static string Id(PreparationBatch batch, string stepId) => $"{batch.Id}/{stepId}";
+
+    /// <summary>The keeping of something made first, as its task's id says it; no step's id holds a colon.</summary>
+    public const string Keep = ":keep";
+
+    private static TaskKind Kind(Step step) => step.IsBake ? TaskKind.Bake : step.Wait is null ? TaskKind.Hands : TaskKind.Wait;
+
+    private static DayTask Made(PreparationBatch batch, string step, string name, Station station, TaskKind kind, int start, int end, int celsius, string readyWhen, string caution) =>
+        new(Id(batch, step), null, step, name, batch.About, station, kind, start, end, 0, celsius, readyWhen, caution) { IsMadeFirst = true };
 
     private static DayTask Task(Parcel parcel, Lot lot, Step step, string caution, TaskKind kind, int start, int end) => new(
         $"{lot.Id}/{parcel.Number}/{step.Id}",

@@ -9,12 +9,14 @@ internal static class Loads
 {
     /// <summary>The loads of a plan, in order of time.</summary>
     public static IReadOnlyList<Load> From(
-        IReadOnlyList<LotWork> works, BakePlan plan, IReadOnlyDictionary<string, Oven> stretches)
+        IReadOnlyList<LotWork> works, IReadOnlyList<MadeBatch> made, BakePlan plan, IReadOnlyDictionary<string, Oven> stretches)
     {
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         var visits = works
             .SelectMany(work => work.Graph.Bakes.SelectMany(node => baked[work.BakeId(node)]
-                .SelectMany(tray => VisitsOf(work, node, tray, stretches))))
+                .SelectMany(tray => VisitsOf(work.Lot.Id, work.Lot.Trays[tray.Tray - 1], work.Graph.Nodes[node], tray, stretches))))
+            .Concat(made.SelectMany(one => one.Batch.How.Method.Where(step => step.IsBake).SelectMany(step => baked[DayMaking.BakeId(one.Batch, step.Id)]
+                .SelectMany(tray => VisitsOf(one.Batch.Id, 0, step, tray, stretches)))))
             .ToArray();
         var shelves = Shelves(visits);
         return [.. visits
@@ -46,9 +48,9 @@ internal static class Loads
     }
 
     private static IEnumerable<TrayVisit> VisitsOf(
-        LotWork work, int node, BakedTray tray, IReadOnlyDictionary<string, Oven> stretches)
+        string of, int pies, Step step, BakedTray tray, IReadOnlyDictionary<string, Oven> stretches)
     {
-        var stages = work.Graph.Nodes[node].Stages;
+        var stages = step.Stages;
         var index = 0;
         TrayVisit? before = null;
         while (index < tray.Stages.Count)
@@ -61,15 +63,15 @@ internal static class Loads
                     .Select(at => new VisitStage(at + 1, stages[at].TempC, tray.Stages[at].StartMin, tray.Stages[at].EndMin)),
             ];
             before = new TrayVisit(
-                work.Lot.Id,
-                work.Graph.Nodes[node].Id,
+                of,
+                step.Id,
                 tray.Tray,
-                work.Lot.Trays[tray.Tray - 1],
+                pies,
                 stretches[tray.Stages[first].OvenId].Id,
                 stay,
                 before?.OvenId,
                 before?.EndMin ?? 0,
-                work.Graph.Nodes[node].Place == OvenPlace.Floor,
+                step.Place == OvenPlace.Floor,
                 stretches[tray.Stages[first].OvenId].Shelves);
             yield return before;
         }

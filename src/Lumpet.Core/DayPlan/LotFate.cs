@@ -25,17 +25,18 @@ public sealed record LotFate(
     public int Missed => Late + Unfit + NotBaked;
 
     /// <summary>The fates of all lots in a round of planning, in the order of the aims.</summary>
-    internal static IReadOnlyList<LotFate> Of(IReadOnlyList<LotAim> aims, BakePlan plan, IReadOnlyList<Parcel> all, IReadOnlyList<MixedBatch> mixed, Mixer mixer)
+    internal static IReadOnlyList<LotFate> Of(IReadOnlyList<LotAim> aims, BakePlan plan, IReadOnlyList<Parcel> all, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, Mixer mixer)
     {
         var parcels = all.ToLookup(parcel => parcel.Work.Lot.Id);
         var batches = mixed.SelectMany(one => one.Batch.Discs.Select(disc => disc.LotId).Distinct().Select(lot => (Lot: lot, Mixed: one))).ToLookup(pair => pair.Lot, pair => pair.Mixed);
+        var before = made.SelectMany(one => one.Batch.LotIds.Select(lot => (Lot: lot, Made: one))).ToLookup(pair => pair.Lot, pair => pair.Made);
         var leftOut = plan.Unplaced.DistinctBy(tray => tray.BakeId).ToDictionary(tray => tray.BakeId, tray => tray.Reason);
-        return [.. aims.Select(aim => Of(aim.Work, [.. parcels[aim.Work.Lot.Id]], [.. batches[aim.Work.Lot.Id]], leftOut, mixer))];
+        return [.. aims.Select(aim => Of(aim.Work, [.. parcels[aim.Work.Lot.Id]], [.. batches[aim.Work.Lot.Id]], [.. before[aim.Work.Lot.Id]], leftOut, mixer))];
     }
 
-    private static LotFate Of(LotWork work, Parcel[] parcels, MixedBatch[] batches, IReadOnlyDictionary<string, string> leftOut, Mixer mixer)
+    private static LotFate Of(LotWork work, Parcel[] parcels, MixedBatch[] batches, MadeBatch[] made, IReadOnlyDictionary<string, string> leftOut, Mixer mixer)
     {
-        var obstacles = parcels.ToDictionary(parcel => parcel, parcel => Obstacle(parcel, batches, mixer), ReferenceEqualityComparer.Instance as IEqualityComparer<Parcel>);
+        var obstacles = parcels.ToDictionary(parcel => parcel, parcel => Obstacle(parcel, batches, made, mixer), ReferenceEqualityComparer.Instance as IEqualityComparer<Parcel>);
         Parcel[] fit = [.. parcels.Where(parcel => obstacles[parcel] is null)];
         Parcel[] late = [.. fit.Where(parcel => parcel.DoneMin > work.Lot.PickUpMin)];
         var notBaked = work.Lot.Count - parcels.Sum(parcel => parcel.Pies);
@@ -51,12 +52,20 @@ public sealed record LotFate(
             notBaked == 0 ? Empty : Say($"no oven takes them: {work.Graph.Bakes.Select(node => leftOut.GetValueOrDefault(work.BakeId(node))).FirstOrDefault(reason => reason is not null)}"));
     }
 
+    /// <summary>Whether a batch that comes too late is one that a parcel takes before it could be there, itself or in something else.</summary>
+    private static bool IsTakenBy(MadeBatch made, Parcel parcel) =>
+        made.Breaks
+        || made.Batch.Uses.All(use => use.LotIds.Count > 1 || !use.TaskId.StartsWith($"{parcel.Work.Lot.Id}/", StringComparison.Ordinal))
+        || parcel.Work.Takes.Any(taken => parcel.Times.Start[taken.Node] < made.Batch.NeededMin + made.Short && PreparationTaking.Planned(taken.Line.Ingredient).Any(one => one.Id == made.Batch.Made.Id));
+
     /// <summary>Why a parcel's work cannot be done around its bakes, or null where it can.</summary>
-    private static PlanText? Obstacle(Parcel parcel, MixedBatch[] batches, Mixer mixer)
+    private static PlanText? Obstacle(Parcel parcel, MixedBatch[] batches, MadeBatch[] made, Mixer mixer)
     {
         if (batches.FirstOrDefault(one => one.Batch.Mass > mixer.LargestBatch) is { } large)
             return Say($"a disc of {(int)Math.Round(large.Batch.Discs.Max(disc => disc.Disc.Grams))} g of {large.Batch.Dough.Name} is more than the mixer takes ({FormattableString.Invariant($"{mixer.LargestBatch.Kilograms:0.##}")} kg)");
         if (parcel.Times.Misfits.Count > 0) return parcel.Times.Misfits[0].Why;
+        if (made.FirstOrDefault(one => one.Short > 0 && IsTakenBy(one, parcel)) is { } late)
+            return Say($"{late.Batch.About} cannot be made by {At(late.Batch.NeededMin)}: {late.Why}");
         var rolled = parcel.Times.Start.Where((_, node) => parcel.Work.Graph.Nodes[node].UsesDough);
         return batches.FirstOrDefault(one => one.Short > 0 && rolled.Any(start => start < one.Batch.NeededMin + one.Short)) is { } batch
             ? Say($"the mixer cannot have {batch.Batch.Dough.Name} mixed and rested by {At(batch.Batch.NeededMin)}")

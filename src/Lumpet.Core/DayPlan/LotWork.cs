@@ -17,8 +17,20 @@ internal sealed class LotWork
         PiesTogether = lot.Trays.Take(Math.Max(1, mostTrays)).Sum();
         var dough = lot.Product.Dough;
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
-        Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin, spareMin, firstMin + dough.MadeInMinutes + dough.Rest.Least);
+        Takes = PreparationTaking.Of(lot.Product, Graph);
+        var making = new MakingTimetable(calendar);
+        var doughReady = new ReadyFrom(firstMin + dough.MadeInMinutes + dough.Rest.Least, "dough can be mixed and rested");
+        Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin, spareMin, [.. Enumerable.Range(0, Graph.Nodes.Count).Select(Ready)]);
+
+        ReadyFrom Ready(int node) => Takes.Where(taken => taken.Node == node)
+            .SelectMany(taken => PreparationTaking.Planned(taken.Line.Ingredient))
+            .Select(made => new ReadyFrom(making.FirstReady(made), $"{made.Name} can be made"))
+            .Append(Graph.Nodes[node].UsesDough ? doughReady : ReadyFrom.Always)
+            .MaxBy(ready => ready.Min)!;
     }
+
+    /// <summary>Which step takes what of its recipe that is made first.</summary>
+    public IReadOnlyList<TakenLine> Takes { get; }
 
     /// <summary>The lot.</summary>
     public Lot Lot { get; }

@@ -30,8 +30,10 @@ internal sealed class OvenQuestion
     public IReadOnlyDictionary<string, Oven> Stretches { get; }
 
     /// <summary>The problem, with the releases and dues that a round aims at.</summary>
-    public BakeProblem Problem(IReadOnlyList<LotAim> aims) => new(
-        snapshot.ToleranceC, snapshot.TransferMin, ovens, [.. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node)))]);
+    /// <param name="aims">The lots.</param>
+    /// <param name="before">Bakes of what is made before the pies.</param>
+    public BakeProblem Problem(IReadOnlyList<LotAim> aims, IEnumerable<Bake> before) => new(
+        snapshot.ToleranceC, snapshot.TransferMin, ovens, [.. before, .. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node)))]);
 
     /// <summary>The oven as the planner sees it in one stretch of time in which people are there.</summary>
     private static BakeOven During(Oven oven, DayShift stretch, string id) =>

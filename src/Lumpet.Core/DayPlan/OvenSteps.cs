@@ -53,8 +53,7 @@ public static class OvenSteps
     /// <summary>All steps in order of time; at one minute trays come out first, then settings change, then trays go in.</summary>
     public static IReadOnlyList<OvenStep> Of(PlannedDay day)
     {
-        var steps = day.Lots.ToDictionary(lot => lot.Id, lot => lot.Product.Process.Steps.ToDictionary(step => step.Id));
-        Stay[] stays = [.. day.Loads.SelectMany(load => load.Visits.Select(visit => new Stay(load.OvenId, load.Number, visit, steps[visit.LotId][visit.StepId])))];
+        Stay[] stays = [.. day.Loads.SelectMany(load => load.Visits.Select(visit => new Stay(load.OvenId, load.Number, visit, day.Thing(visit).Step)))];
         var settings = day.BakePlan.Settings.Select(setting =>
         {
             var oven = day.Stretches[setting.OvenId].Id;

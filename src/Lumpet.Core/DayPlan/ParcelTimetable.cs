@@ -6,7 +6,7 @@ namespace Lumpet.Core.DayPlan;
 /// Times the work around the bakes of a parcel: what comes before as late as its lags and the shifts allow, what comes
 /// after as early as it should.
 /// </summary>
-internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, int pickUpMin, int spareMin, int doughReadyMin)
+internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, int pickUpMin, int spareMin, IReadOnlyList<ReadyFrom> ready)
 {
     // Work that does not fit may be reckoned back to before minute 0, so no ordinary number can stand for "not yet".
     private const int Unset = int.MinValue;
@@ -93,7 +93,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
 
             bool Keeps(int? at) => at is { } begin
                 && onward.All(edge => start[edge.To] - (begin + length) <= edge.Lag.Most)
-                && (!graph.Nodes[node].UsesDough || begin >= doughReadyMin)
+                && begin >= ready[node].Min
                 && graph.Into(node).All(edge => start[edge.From] == Unset || !graph.Nodes[edge.From].IsBake || begin - end[edge.From] >= edge.Lag.Least);
         }
     }
@@ -101,8 +101,8 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
     private Misfit Misfit(int bake, int node, int[] start, int[] end, StepEdge[] onward)
     {
         var name = graph.Nodes[node].Name;
-        if (graph.Nodes[node].UsesDough && start[node] < doughReadyMin)
-            return new Misfit(bake, node, doughReadyMin - start[node], PlanText.Say($"\"{name}\" would begin before any dough can be mixed and rested"));
+        if (start[node] < ready[node].Min)
+            return new Misfit(bake, node, ready[node].Min - start[node], PlanText.Say($"\"{name}\" would begin before any {ready[node].What}"));
         if (onward.FirstOrDefault(edge => start[edge.To] - end[node] > edge.Lag.Most) is { } tooLong)
             return new Misfit(bake, node, 0, PlanText.Say($"\"{name}\" would end more than {tooLong.Lag.Most} min before \"{graph.Nodes[tooLong.To].Name}\", because no one is there in between"));
         return new Misfit(bake, node, 0, PlanText.Say($"\"{name}\" takes {end[node] - start[node]} min and fits into no shift before its bake"));
@@ -186,4 +186,13 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
 
         return latest;
     }
+}
+
+/// <summary>From when on something that a step takes can be there at all.</summary>
+/// <param name="Min">The minute.</param>
+/// <param name="What">What is not there before, as "before any" is followed: "dough can be mixed and rested".</param>
+internal sealed record ReadyFrom(int Min, string What)
+{
+    /// <summary>For a step that takes nothing that is made first.</summary>
+    public static ReadyFrom Always { get; } = new(int.MinValue, string.Empty);
 }

@@ -70,6 +70,13 @@ public sealed class PlanTextHandler
         parts.Add(new PlanTextPart(string.Empty, value.Minute));
     }
 
+    /// <summary>Adds a sentence that was said before.</summary>
+    public void AppendFormatted(PlanText value)
+    {
+        Words();
+        parts.AddRange(value.Parts);
+    }
+
     /// <summary>The sentence.</summary>
     internal PlanText Text()
     {

@@ -13,6 +13,7 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Loads">Loads in order of time.</param>
 /// <param name="Tasks">Every task, in order of time.</param>
 /// <param name="Batches">Dough batches, in order of mixing.</param>
+/// <param name="Made">Batches of what is made before the pies; what takes others comes before what it takes.</param>
 /// <param name="Fates">What becomes of every lot, in the order of the lots.</param>
 /// <param name="Troubles">What does not work out; empty when all is well.</param>
 /// <param name="Reasons">Why each task is when it is, by the task's id; worked out when it is asked for.</param>
@@ -24,6 +25,7 @@ public sealed record PlannedDay(
     IReadOnlyList<Load> Loads,
     IReadOnlyList<DayTask> Tasks,
     IReadOnlyList<DoughBatch> Batches,
+    IReadOnlyList<MadeBatch> Made,
     IReadOnlyList<LotFate> Fates,
     IReadOnlyList<Trouble> Troubles,
     IReadOnlyDictionary<string, TaskReason> Reasons)
@@ -37,12 +39,28 @@ public sealed record PlannedDay(
     /// <exception cref="KeyNotFoundException">There is none.</exception>
     public Lot Lot(string id) => byId[id];
 
+    /// <summary>What lies on the trays of a visit.</summary>
+    public OvenThing Thing(LoadVisit visit)
+    {
+        if (byId.TryGetValue(visit.LotId, out var lot))
+            return new OvenThing(lot.Product.Name, lot.Product.Process.Steps.First(step => step.Id == visit.StepId), lot.PickUpMin, lot);
+        var made = Made.First(one => one.Batch.Id == visit.LotId);
+        return new OvenThing(made.Batch.About, made.Batch.How.Method.First(step => step.Id == visit.StepId), made.Batch.NeededMin, null);
+    }
+
     /// <summary>Pies of all lots.</summary>
     public int Pies => Lots.Sum(lot => lot.Count);
 
     /// <summary>Pick-ups in order of time.</summary>
     public IReadOnlyList<Wave> Waves { get; } = [.. Fates.GroupBy(fate => fate.Lot.PickUpMin).OrderBy(group => group.Key).Select(group => new Wave(group.Key, [.. group]))];
 }
+
+/// <summary>What lies on trays in an oven.</summary>
+/// <param name="Name">Name of the product, or of what is made before the pies.</param>
+/// <param name="Step">The bake.</param>
+/// <param name="NeededMin">The pick-up, or when the first of it is taken.</param>
+/// <param name="Lot">The lot; null of what is made before the pies.</param>
+public sealed record OvenThing(string Name, Step Step, int NeededMin, Lot? Lot);
 
 /// <summary>The trays that enter one oven at the same minute.</summary>
 /// <param name="Number">From 1, in order of time.</param>
@@ -56,9 +74,9 @@ public sealed record Load(int Number, string OvenId, int StartMin, IReadOnlyList
 }
 
 /// <summary>Trays of one bake that enter an oven together and leave it together.</summary>
-/// <param name="LotId">Their lot.</param>
+/// <param name="LotId">Their lot, or the batch of what is made before the pies.</param>
 /// <param name="StepId">The bake's step.</param>
-/// <param name="Pies">Pies on them.</param>
+/// <param name="Pies">Pies on them; 0 of what is made before.</param>
 /// <param name="Stages">Their stages in this oven.</param>
 /// <param name="Shelves">The shelf of each tray, from 1 at the top.</param>
 /// <param name="TrayPies">Pies on each of these trays.</param>
@@ -80,16 +98,16 @@ public sealed record VisitStage(int Number, int TempC, int StartMin, int EndMin)
 
 /// <summary>Something to be done, or something that waits, with its time.</summary>
 /// <param name="Id">Stable for the same snapshot.</param>
-/// <param name="LotId">The lot it belongs to; null for dough, which serves many.</param>
-/// <param name="StepId">The step of the product; of dough what is done with it.</param>
+/// <param name="LotId">The lot it belongs to; null for dough and what else is made first, which serve many.</param>
+/// <param name="StepId">The step of the product or of what is made first; of dough what is done with it.</param>
 /// <param name="Name">What is done.</param>
 /// <param name="About">Of what: product and pan, or dough and batch.</param>
 /// <param name="Station">Where.</param>
 /// <param name="Kind">Whether someone works, an oven bakes or time works.</param>
 /// <param name="StartMin">First minute.</param>
 /// <param name="EndMin">Minute after the last.</param>
-/// <param name="Pies">Pies concerned; 0 for dough.</param>
-/// <param name="Celsius">Temperature of the place; null where an oven has stages.</param>
+/// <param name="Pies">Pies concerned; 0 for dough and what else is made first.</param>
+/// <param name="Celsius">Temperature of the place; null for pies in an oven, which have stages.</param>
 /// <param name="ReadyWhen">The sensory test; may be empty.</param>
 /// <param name="Caution">What can hurt; may be empty.</param>
 public sealed record DayTask(
@@ -108,7 +126,10 @@ public sealed record DayTask(
     string Caution)
 {
     /// <summary>Whether it is done to dough that serves many lots.</summary>
-    public bool IsDough => LotId is null;
+    public bool IsDough => LotId is null && !IsMadeFirst;
+
+    /// <summary>Whether it is done to something that is made before the pies.</summary>
+    public bool IsMadeFirst { get; init; }
 
     /// <summary>What a bake bakes; null of other tasks.</summary>
     public BakeOf? Bakes { get; init; }

@@ -14,6 +14,7 @@ internal static class PlannedDays
         DayTask[] tasks =
         [
             .. batches.SelectMany(DayTasks.Of)
+                .Concat(round.Made.SelectMany(DayTasks.Of))
                 .Concat(round.Parcels.SelectMany(DayTasks.Of))
                 .OrderBy(task => task.StartMin).ThenBy(task => task.EndMin).ThenBy(task => task.Id, StringComparer.Ordinal),
         ];
@@ -23,9 +24,10 @@ internal static class PlannedDays
             round.Problem,
             round.Plan,
             ovens,
-            Loads.From(works, round.Plan, ovens),
+            Loads.From(works, round.Made, round.Plan, ovens),
             tasks,
             batches,
+            round.Made,
             round.Fates,
             troubles,
             new TaskReasons(round, batches, stretches, tasks));

@@ -5,7 +5,7 @@ using static Lumpet.Core.DayPlan.PlanText;
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>Works out the reasons of what a task belongs to: a batch of dough, or a parcel.</summary>
-internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOnlyList<DayShift> stretches)
+internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOnlyList<DayShift> stretches, IReadOnlySet<string> taskIds)
 {
     private readonly Dictionary<string, TaskReason> reasons = [];
     private readonly IReadOnlyList<Parcel> parcels = round.Parcels;
@@ -16,6 +16,8 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
     {
         for (var at = 0; at < batches.Length; at++)
             if (id.StartsWith(DayTasks.Id(batches[at], string.Empty), StringComparison.Ordinal)) Batch(at);
+        foreach (var made in round.Made)
+            if (id.StartsWith(DayTasks.Id(made.Batch, string.Empty), StringComparison.Ordinal)) Made(made);
         foreach (var parcel in parcels)
             if (id.StartsWith(Id(parcel, string.Empty), StringComparison.Ordinal)) Parcel(parcel);
         return reasons;
@@ -42,6 +44,7 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
         var turns = batch.Turns.Count;
         var afterMix = turns == 0 ? spare : batch.Turns[0] - batch.MixEndMin;
         TaskLink[] before = at == 0 ? [] : [new TaskLink(DayTasks.Id(batches[at - 1], DayTasks.Mix), batch.MixStartMin - batches[at - 1].MixEndMin, 0)];
+        before = [.. before, .. MadeFor(DayTasks.Id(batch, DayTasks.Mix))];
         reasons[DayTasks.Id(batch, DayTasks.Mix)] = new TaskReason(
             turns > 0 ? Say($"its {turns} turns and the cold after each come first; the first disc is rolled at {At(batch.NeededMin)}")
                 : rest <= batch.Dough.Rest.Aim ? Say($"as late as its rest allows: the first disc is rolled at {At(batch.NeededMin)}, after {Long(rest)} in the cold")
@@ -60,6 +63,50 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
             rollers,
             spare,
             Say($"the dough rests under {Long(batch.Dough.Rest.Least)}"));
+    }
+
+    /// <summary>The last tasks of what is made first and taken by a task.</summary>
+    private IEnumerable<TaskLink> MadeFor(string taskId) =>
+        from one in round.Made
+        from use in one.Batch.Uses.Where(use => use.TaskId == taskId).Take(1)
+        select new TaskLink(DayTasks.Id(one.Batch, IsKept(one) ? DayTasks.Keep : one.Steps[^1].Step.Id), use.NeededMin - EndOf(one), 0);
+
+    private static bool IsKept(MadeBatch one) => one.DoneMin < one.Batch.NeededMin;
+
+    private static int EndOf(MadeBatch one) => IsKept(one) ? one.Batch.NeededMin : one.DoneMin;
+
+    private void Made(MadeBatch made)
+    {
+        var (batch, hold) = (made.Batch, made.Batch.How.Keeping.Hold);
+        TaskLink[] takers = [.. batch.Uses.Where(use => taskIds.Contains(use.TaskId)).DistinctBy(use => use.TaskId).Select(use => new TaskLink(use.TaskId, use.NeededMin - EndOf(made), 0))];
+        var kept = batch.NeededMin - made.DoneMin;
+        for (var at = 0; at < made.Steps.Count; at++)
+        {
+            var (step, start, end) = made.Steps[at];
+            var next = at + 1 < made.Steps.Count ? made.Steps[at + 1] : null;
+            TaskLink[] before = at > 0 ? [new TaskLink(DayTasks.Id(batch, made.Steps[at - 1].Step.Id), start - made.Steps[at - 1].EndMin, 0)] : [.. MadeFor(DayTasks.Id(batch, step.Id))];
+            TaskLink[] after = next is not null ? [new TaskLink(DayTasks.Id(batch, next.Step.Id), next.StartMin - end, 0)]
+                : kept > 0 ? [new TaskLink(DayTasks.Id(batch, DayTasks.Keep), 0, 0)] : takers;
+            var follows = next?.StartMin ?? batch.NeededMin - hold.Least;
+            // A wait after it gives way as far as its least.
+            var slip = next?.Step.Wait is { } wait ? next.EndMin - next.StartMin - wait.Least : step.Wait is { } own ? end - start - own.Least : follows - end;
+            reasons[DayTasks.Id(batch, step.Id)] = new TaskReason(
+                step.Wait is { } waits ? Say($"{Long(waits.Least)} at least, {Long(waits.Aim)} wanted, {Long(waits.Most)} at most; here {Long(end - start)}")
+                    : step.IsBake ? Say($"the ovens cost least this way; the first of it is used at {At(batch.NeededMin)}")
+                    : Say($"as late as what follows, its keeping and the shifts allow: the first of it is used at {At(batch.NeededMin)}"),
+                before,
+                after,
+                step.Wait is null ? Math.Min(slip, ShiftLeft(end)) : slip,
+                step.Wait is null && ShiftLeft(end) < slip ? Say($"the shift ends at {At(end + ShiftLeft(end))}") : Say($"what takes it is held up at {At(batch.NeededMin)}"));
+        }
+
+        if (kept > 0)
+            reasons[DayTasks.Id(batch, DayTasks.Keep)] = new TaskReason(
+                Say($"{Long(hold.Least)} at least, {Long(hold.Aim)} wanted, {Long(hold.Most)} at most; here {Long(kept)}"),
+                [new TaskLink(DayTasks.Id(batch, made.Steps[^1].Step.Id), 0, 0)],
+                takers,
+                kept - hold.Least,
+                Say($"what takes it is held up at {At(batch.NeededMin)}"));
     }
 
     private void Turn(DoughBatch batch, int turn)
@@ -105,12 +152,13 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
             ? batches.Where(batch => batch.NeededMin <= times.Start[node] && batch.Discs.Any(disc => disc.LotId == parcel.Work.Lot.Id))
                 .Select(batch => new TaskLink(DayTasks.Id(batch, DayTasks.Rest), times.Start[node] - batch.NeededMin, 0))
             : [];
+        TaskLink[] made = [.. MadeFor(Id(parcel, graph.Nodes[node].Id))];
         var slip = onward.Select(edge => times.Start[edge.To] - times.End[node] - edge.Lag.Least).DefaultIfEmpty(parcel.Work.Lot.PickUpMin - times.End[node]).Min();
         var shift = ShiftLeft(times.End[node]);
         var longer = graph.Nodes[node].IsBake ? stays.Longer(parcel.Work.BakeId(node), parcel.Trays) : (Minutes: int.MaxValue, Ends: Empty);
         return new TaskReason(
             Why(parcel, node, onward),
-            [.. graph.Into(node).Select(edge => Link(parcel, edge, edge.From)), .. rests],
+            [.. graph.Into(node).Select(edge => Link(parcel, edge, edge.From)), .. rests, .. made],
             [.. onward.Select(edge => Link(parcel, edge, edge.To))],
             Math.Min(longer.Minutes, Math.Min(slip, shift)),
             longer.Minutes <= Math.Min(slip, shift) ? longer.Ends

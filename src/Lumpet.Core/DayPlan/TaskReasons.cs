@@ -31,7 +31,7 @@ internal sealed class TaskReasons(DayRound round, DoughBatch[] batches, IReadOnl
     public bool TryGetValue(string key, [MaybeNullWhen(false)] out TaskReason value)
     {
         value = null;
-        return ids.Contains(key) && new ReasonSearch(round, batches, stretches).Of(key).TryGetValue(key, out value);
+        return ids.Contains(key) && new ReasonSearch(round, batches, stretches, ids).Of(key).TryGetValue(key, out value);
     }
 
     /// <inheritdoc/>

@@ -1,4 +1,5 @@
 using Lumpet.Core.Measures;
+using Lumpet.Core.Preparations;
 
 namespace Lumpet.Core.Ingredients;
 
@@ -7,6 +8,9 @@ namespace Lumpet.Core.Ingredients;
 /// <param name="KeptShare">What of it is left, above 0 and at most 1.</param>
 public sealed record IngredientFormula(IReadOnlyList<RecipeLine> Lines, double KeptShare)
 {
+    /// <summary>How it is made, in which batches, and how it keeps; null while nobody has said.</summary>
+    public Making? How { get; init; }
+
     /// <summary>What the lines make.</summary>
     public Mass Made => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams)) * KeptShare;
 
@@ -23,6 +27,9 @@ public sealed record IngredientFormula(IReadOnlyList<RecipeLine> Lines, double K
             return found.Values;
         }
     }
+
+    /// <summary>What is weighed in for so much of it.</summary>
+    public Mass WeighedFor(Mass wanted) => wanted / KeptShare;
 
     /// <summary>The lines that make so much of it.</summary>
     public IReadOnlyList<RecipeLine> For(Mass wanted) => [.. Lines.Select(line => line with { Amount = line.Amount * (wanted / Made) })];

@@ -1,5 +1,6 @@
 using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
+using Lumpet.Core.Preparations;
 using NodaTime;
 
 namespace Lumpet.Core.Ingredients;
@@ -21,6 +22,7 @@ namespace Lumpet.Core.Ingredients;
 /// <param name="MadeOf">What it is made of where the bakery makes it itself, one ingredient a line; empty where it is bought.</param>
 /// <param name="KeptPercent">What of that is left; null for all of it.</param>
 /// <param name="NeedsControl">Whether a moist filling of it needs time and temperature control; null for what ships.</param>
+/// <param name="Making">How the bakery makes and keeps it; null while nobody has said, or where it is bought.</param>
 public sealed record IngredientDraft(
     string? Name,
     IReadOnlyList<string?>? Allergens,
@@ -37,7 +39,8 @@ public sealed record IngredientDraft(
     PriceDraft? Price,
     string? MadeOf = null,
     double? KeptPercent = null,
-    bool? NeedsControl = null);
+    bool? NeedsControl = null,
+    MakingDraft? Making = null);
 
 /// <summary>A weight of one as stated.</summary>
 /// <param name="Piece">"one", "stick", "tin", "pod".</param>
@@ -85,6 +88,7 @@ public static class IngredientReader
         var allergens = MajorAllergens.Stated(checks, "allergens", draft.Allergens ?? []);
         var facts = Facts(checks, draft);
         var formula = string.IsNullOrWhiteSpace(draft.MadeOf) ? null : Formula(checks, id, draft, pantry ?? new Pantry([]), custom);
+        if (formula is null && draft.Making is not null) checks.Add("making", "How it is made is said of what is made here: write what it is made of.");
         var price = draft.Price is { } stated ? Price(checks, id, stated, currency, today) : null;
         foreach (var twice in Twice(facts.Pieces.Select(piece => piece.Piece))) checks.Add("pieces", $"What one \"{twice}\" weighs is stated twice.");
         foreach (var twice in Twice(facts.Yields.Select(yield => yield.Preparation))) checks.Add("yields", $"What \"{twice}\" leaves is stated twice.");
@@ -125,7 +129,8 @@ public static class IngredientReader
         null,
         own.Formula is null ? null : string.Join('\n', own.Formula.Lines.Select(RecipeLineReader.Write)),
         own.Formula is null || own.Formula.KeptShare >= 1 ? null : Math.Round(own.Formula.KeptShare * 100, 6),
-        own.Facts.StatedNeedsControl);
+        own.Facts.StatedNeedsControl,
+        own.Formula?.How is { } how ? MakingReader.Write(how) : null);
 
     private static IngredientFormula Formula(FieldChecks checks, string id, IngredientDraft draft, Pantry pantry, CupCustom custom)
     {
@@ -140,7 +145,10 @@ public static class IngredientReader
             else lines.Add(read.Of(part));
         }
 
-        return new IngredientFormula(lines, checks.Number("keptPercent", draft.KeptPercent ?? 100, 5, 100, "%") / 100);
+        return new IngredientFormula(lines, checks.Number("keptPercent", draft.KeptPercent ?? 100, 5, 100, "%") / 100)
+        {
+            How = draft.Making is { } making ? MakingReader.Read(checks, "making", making) : null,
+        };
     }
 
     private static IngredientFacts Facts(FieldChecks checks, IngredientDraft draft)

@@ -107,13 +107,13 @@ public enum OvenPlace
     Floor,
 }
 
-/// <summary>Minutes of work: a part per batch, and a part per pie.</summary>
+/// <summary>Minutes of work: a part per batch, and a part per pie; of something made before the pies, per kilogram.</summary>
 /// <param name="PerBatch">Whatever the count; at least 0.</param>
-/// <param name="PerPie">For each pie; at least 0.</param>
+/// <param name="PerPie">For each pie or kilogram; at least 0.</param>
 public sealed record Hands(int PerBatch, double PerPie)
 {
-    /// <summary>Whole minutes for so many pies, rounded up; at least 1.</summary>
-    public int For(int pies) => Math.Max(1, (int)Math.Ceiling(PerBatch + (PerPie * pies) - 1e-9));
+    /// <summary>Whole minutes for so many pies or kilograms, rounded up; at least 1.</summary>
+    public int For(double pieces) => Math.Max(1, (int)Math.Ceiling(PerBatch + (PerPie * pieces) - 1e-9));
 }
 
 /// <summary>One step after another, with the least and the most minutes between end and start.</summary>

@@ -79,22 +79,21 @@ internal static class OvenDrawing
 
     private static LayerAnswer Layer(DayBook book, PlannedDay plan, int load, LoadVisit visit, int id, IReadOnlyList<int> from)
     {
-        var lot = plan.Lot(visit.LotId);
-        var step = lot.Product.Process.Steps.First(step => step.Id == visit.StepId);
+        var (name, step, neededMin, lot) = plan.Thing(visit);
         return new LayerAnswer(
             load,
-            lot.Product.Name,
-            step.Bakes switch { BakeOf.Shell => "shells", BakeOf.Top => "to finish", BakeOf.Preparation => step.Name, _ => string.Empty },
+            name,
+            step.Bakes switch { BakeOf.Shell => "shells", BakeOf.Top => "to finish", BakeOf.Preparation => lot is null ? "made first" : step.Name, _ => string.Empty },
             step.Place == OvenPlace.Floor,
-            lot.Pan.Name,
+            lot?.Pan.Name ?? string.Empty,
             visit.Pies,
             visit.Shelves,
-            [.. visit.TrayPies.Select(pies => Tray(lot.Pan, pies))],
-            lot.Pan.Footprint.Width.Centimetres,
-            lot.Pan.IsRound ? null : lot.Pan.Footprint.Length.Centimetres,
+            [.. visit.TrayPies.Select(pies => lot is null ? new TrayAnswer(0, [], false) : Tray(lot.Pan, pies))],
+            lot?.Pan.Footprint.Width.Centimetres ?? 0,
+            lot is { Pan.IsRound: false } ? lot.Pan.Footprint.Length.Centimetres : null,
             [.. visit.Stages.Select(stage => new StageAnswer(stage.Number, stage.TempC, book.Clock.At(stage.StartMin), book.Clock.At(stage.EndMin)))],
             visit.FromOvenId is null ? null : plan.Stretches.Values.First(oven => oven.Id == visit.FromOvenId).Name,
-            book.Clock.At(lot.PickUpMin),
+            book.Clock.At(neededMin),
             step.ReadyWhen,
             id,
             from);

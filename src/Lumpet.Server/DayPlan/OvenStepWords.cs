@@ -15,14 +15,14 @@ internal static class OvenStepWords
     /// <summary>What lies on the trays of a visit: "6 Pear and ginger", "6 shells for Oat custard".</summary>
     public static string What(PlannedDay plan, LoadVisit visit)
     {
-        var lot = plan.Lot(visit.LotId);
-        var step = lot.Product.Process.Steps.First(step => step.Id == visit.StepId);
-        return step.Bakes switch
+        var thing = plan.Thing(visit);
+        return thing.Step.Bakes switch
         {
-            BakeOf.Shell => $"{Count(visit.Pies, "shell")} for {lot.Product.Name}",
-            BakeOf.Preparation => $"{Count(visit.TrayPies.Count, "tray")} of \"{step.Name}\" for {Count(visit.Pies, "pie")} {lot.Product.Name}",
-            BakeOf.Top => $"{visit.Pies} {lot.Product.Name} to finish",
-            _ => $"{visit.Pies} {lot.Product.Name}",
+            BakeOf.Shell => $"{Count(visit.Pies, "shell")} for {thing.Name}",
+            BakeOf.Preparation when thing.Lot is null => $"{Count(visit.TrayPies.Count, "tray")} of {thing.Name}",
+            BakeOf.Preparation => $"{Count(visit.TrayPies.Count, "tray")} of \"{thing.Step.Name}\" for {Count(visit.Pies, "pie")} {thing.Name}",
+            BakeOf.Top => $"{visit.Pies} {thing.Name} to finish",
+            _ => $"{visit.Pies} {thing.Name}",
         };
     }
 
@@ -39,7 +39,7 @@ internal static class OvenStepWords
             dial,
             step.TempC,
             [.. step.Visits.SelectMany(visit => visit.Shelves).Order()],
-            [.. step.Visits.Select(visit => plan.Lot(visit.LotId).Product.Name).Distinct()],
+            [.. step.Visits.Select(visit => plan.Thing(visit).Name).Distinct()],
             readyWhen,
             caution);
     }
@@ -47,7 +47,7 @@ internal static class OvenStepWords
     private static string Sentence(DayBook book, PlannedDay plan, OvenStep step, Oven oven)
     {
         var what = string.Join("; ", step.Visits.GroupBy(visit => (visit.LotId, visit.StepId)).Select(group =>
-            $"{What(plan, group.First() with { Pies = group.Sum(visit => visit.Pies), TrayPies = [.. group.SelectMany(visit => visit.TrayPies)] })}, {plan.Lot(group.Key.LotId).Pan.Name}{Floor(plan, group, oven)}"));
+            $"{What(plan, group.First() with { Pies = group.Sum(visit => visit.Pies), TrayPies = [.. group.SelectMany(visit => visit.TrayPies)] })}{(plan.Thing(group.First()).Lot is { } lot ? $", {lot.Pan.Name}" : string.Empty)}{Floor(plan, group, oven)}"));
         return step.Act switch
         {
             OvenAct.Off => "Switch off",
@@ -87,30 +87,30 @@ internal static class OvenStepWords
 
     private static (string ReadyWhen, string Caution) Signs(PlannedDay plan, OvenStep step)
     {
-        var bakes = step.Visits.Select(visit => (Lot: plan.Lot(visit.LotId), visit.StepId)).DistinctBy(one => (one.Lot.Product.Id, one.StepId)).ToArray();
-        string Each(Func<(Core.DayPlan.Lot Lot, string StepId), string> of)
+        OvenThing[] bakes = [.. step.Visits.Select(plan.Thing).DistinctBy(one => (one.Name, one.Step.Id))];
+        string Each(Func<OvenThing, string> of)
         {
-            var said = bakes.Select(one => (one.Lot.Product.Name, Words: of(one))).Where(one => one.Words.Length > 0).ToArray();
+            var said = bakes.Select(one => (one.Name, Words: of(one))).Where(one => one.Words.Length > 0).ToArray();
             return said.Select(one => one.Words).Distinct().Count() <= 1
                 ? said.Select(one => one.Words).FirstOrDefault() ?? string.Empty
                 : string.Join("; ", said.Select(one => $"{one.Name}: {one.Words}"));
         }
 
         return (
-            Each(one => one.Lot.Product.Process.Steps.First(bake => bake.Id == one.StepId).ReadyWhen),
-            Each(one => StepCautions.Of(one.Lot.Product)[one.StepId]));
+            Each(one => one.Step.ReadyWhen),
+            Each(one => one.Lot is { } lot ? StepCautions.Of(lot.Product)[one.Step.Id] : one.Step.Caution));
     }
 
     /// <summary>What cracks when it comes from the freezer.</summary>
     private static string Frozen(PlannedDay plan, OvenStep step)
     {
-        string[] pans = [.. step.Visits.Select(visit => plan.Lot(visit.LotId))
+        string[] pans = [.. step.Visits.Select(visit => plan.Thing(visit).Lot).OfType<Lot>()
             .Where(lot => lot.Pan.MayCrack && ThermalShock.GoesIntoTheOvenFrozen(lot.Product.Process)).Select(lot => lot.Pan.Name).Distinct()];
         return pans.Length == 0 ? string.Empty : $"{string.Join(", ", pans)} comes from the freezer: glass and earthenware may crack in a hot oven. Stand clear, tray below.";
     }
 
     private static Step Bake(PlannedDay plan, LoadVisit visit) =>
-        plan.Lot(visit.LotId).Product.Process.Steps.First(step => step.Id == visit.StepId);
+        plan.Thing(visit).Step;
 
     private static string Count(int count, string noun) => count == 1 ? $"1 {noun}" : $"{count} {noun}s";
 }

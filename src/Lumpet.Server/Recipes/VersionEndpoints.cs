@@ -1,3 +1,4 @@
+using Lumpet.Core.Steps.Writing;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Lumpet.Core.Recipes;

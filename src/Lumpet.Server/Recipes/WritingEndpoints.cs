@@ -1,3 +1,4 @@
+using Lumpet.Core.Steps.Writing;
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures.Amounts;

@@ -44,6 +44,7 @@ public static class IngredientStore
             .ToLookup(row => row.IngredientId, row => new PreparationYield(row.Preparation, Yield.FromShare(row.Share), row.Source));
         var lines = connection.Query<LineRow>("SELECT ingredient_id AS ingredientId, part_id AS partId, preparation, grams, written FROM ingredient_line ORDER BY position")
             .ToLookup(row => row.IngredientId);
+        var making = PreparationStore.All(connection);
         var all = connection.Query<IngredientRow>(
             """
             SELECT id, name, allergens_stated AS allergensStated, other_names AS otherNames, role_stated AS role, density, density_source AS densitySource,
@@ -65,7 +66,7 @@ public static class IngredientStore
                     WeighedTo = row.WeighedTo,
                 },
                 IsRetired = row.Retired == 1,
-                Formula = lines[row.Id].Any() ? new IngredientFormula([], row.Kept) : null,
+                Formula = lines[row.Id].Any() ? new IngredientFormula([], row.Kept) { How = making.GetValueOrDefault(row.Id) } : null,
             });
         foreach (var (id, made) in all.Where(pair => pair.Value.Formula is not null).ToArray())
             all[id] = made with

@@ -12,7 +12,7 @@ namespace Lumpet.Store.Ingredients;
 public static class IngredientWriter
 {
     /// <summary>Tables that hold what is known of an ingredient.</summary>
-    internal static readonly string[] FactTables = ["ingredient_allergen", "ingredient_may_contain", "ingredient_piece", "ingredient_yield", "ingredient_line"];
+    internal static readonly string[] FactTables = ["ingredient_allergen", "ingredient_may_contain", "ingredient_piece", "ingredient_yield", "ingredient_line", .. PreparationStore.Tables];
 
     /// <summary>Adds the ingredients that ship and are not there yet. One whose id or name is taken is left as the bakery has it.</summary>
     /// <returns>How many were added; where it is none, nothing was written.</returns>
@@ -108,6 +108,7 @@ public static class IngredientWriter
             Rows.Insert(connection, "ingredient_yield", new { ingredient_id = ingredient.Id, preparation = yield.Preparation, share = yield.Yield.Share, source = yield.Source });
         foreach (var (line, position) in (ingredient.Formula?.Lines ?? []).Select((line, position) => (line, position)))
             Rows.Insert(connection, "ingredient_line", new { ingredient_id = ingredient.Id, position, part_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
+        if (ingredient.Formula?.How is { } how) PreparationStore.Insert(connection, ingredient.Id, how);
     }
 
     /// <summary>Adds a price row, as part of a transaction; null adds none.</summary>

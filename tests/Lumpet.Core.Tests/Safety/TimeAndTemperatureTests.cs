@@ -1,3 +1,4 @@
+using Lumpet.Core.Steps.Writing;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;

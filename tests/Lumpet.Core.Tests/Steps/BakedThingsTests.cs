@@ -1,3 +1,4 @@
+using Lumpet.Core.Steps.Writing;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Steps;

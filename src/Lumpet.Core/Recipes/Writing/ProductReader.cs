@@ -4,6 +4,8 @@ using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Safety;
 
+using Lumpet.Core.Steps.Writing;
+
 namespace Lumpet.Core.Recipes.Writing;
 
 /// <summary>Reads a written product: everything wrong is named, or the whole of it can be taken.</summary>

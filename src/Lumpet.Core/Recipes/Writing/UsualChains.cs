@@ -1,5 +1,7 @@
 using Lumpet.Core.Steps;
 
+using Lumpet.Core.Steps.Writing;
+
 namespace Lumpet.Core.Recipes.Writing;
 
 /// <summary>

@@ -1,3 +1,4 @@
+using Lumpet.Core.Steps.Writing;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes.Writing;

@@ -1,0 +1,56 @@
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+
+namespace Lumpet.Core.Batches;
+
+/// <summary>Pools what a day wants of one thing made here into batches.</summary>
+public static class PreparationBatching
+{
+    /// <summary>
+    /// Equal batches, as few as the largest allows, in the order in which they are taken. What comes to less than the
+    /// smallest batch is made as one, and the surplus is named.
+    /// </summary>
+    /// <param name="demands">What is wanted, all of one thing; at least one, each above zero.</param>
+    public static IReadOnlyList<PreparationBatch> Divide(IReadOnlyList<PreparationDemand> demands)
+    {
+        var made = demands[0].Made;
+        var limits = made.Formula!.How!.Batches;
+        var total = Mass.FromGrams(demands.Sum(demand => demand.Wanted.Grams));
+        var count = limits.CountFor(total);
+        var each = total / count;
+        PreparationDemand[] inOrder = [.. demands.OrderBy(demand => demand.NeededMin).ThenBy(demand => demand.Label, StringComparer.Ordinal).ThenBy(demand => demand.TaskId, StringComparer.Ordinal)];
+        var batches = new List<PreparationBatch>();
+        var (at, left) = (0, inOrder[0].Wanted);
+        for (var number = 1; number <= count; number++)
+        {
+            var (uses, room) = (new List<PreparationDemand>(), each);
+            while (at < inOrder.Length && (number == count || room.Grams > each.Grams * 1e-9))
+            {
+                var taken = number == count || left <= room ? left : room;
+                uses.Add(inOrder[at] with { Wanted = taken });
+                (room, left) = (room - taken, left - taken);
+                if (left.Grams > inOrder[at].Wanted.Grams * 1e-9) break;
+                if (++at < inOrder.Length) left = inOrder[at].Wanted;
+            }
+
+            batches.Add(Batch(made, number, count, each, uses));
+        }
+
+        return batches;
+    }
+
+    private static PreparationBatch Batch(Ingredient made, int number, int of, Mass wanted, List<PreparationDemand> uses)
+    {
+        var limits = made.Formula!.How!.Batches;
+        var mass = wanted < limits.Least ? limits.Least : wanted;
+        return new PreparationBatch(
+            made,
+            number,
+            of,
+            mass,
+            [.. made.Formula.For(mass).Select(line => new PreparationLine(line, line.Amount, ScaleReading.GramsOf(line.Amount, line.Ingredient.Facts.WeighedTo)))],
+            uses,
+            mass - wanted,
+            uses.Min(use => use.NeededMin));
+    }
+}

@@ -1,0 +1,148 @@
+using Lumpet.Core.Baking;
+using Lumpet.Core.Batches;
+using Lumpet.Core.Dough;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Recipes;
+using static Lumpet.Core.DayPlan.PlanText;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>Everything that a day makes before its pies, pooled over all that takes it.</summary>
+internal sealed class DayMaking(ShiftCalendar calendar)
+{
+    private readonly MakingTimetable timetable = new(calendar);
+
+    /// <summary>What lots take when their bakes are as late as they may be: the first guess, before any oven is planned.</summary>
+    public static IReadOnlyList<PreparationDemand> Expected(IEnumerable<LotAim> aims) => [.. aims.SelectMany(aim => Expected(aim, aim.Work.Lot.Count))];
+
+    /// <summary>What the parcels of a round take, and what the pies would take that found no oven.</summary>
+    /// <param name="aims">All lots.</param>
+    /// <param name="parcels">Their parcels.</param>
+    public static IReadOnlyList<PreparationDemand> Of(IEnumerable<LotAim> aims, IReadOnlyList<Parcel> parcels)
+    {
+        var byLot = parcels.ToLookup(parcel => parcel.Work.Lot.Id);
+        return [.. aims.Where(aim => aim.Work.Takes.Count > 0).SelectMany(aim =>
+        {
+            var mine = byLot[aim.Work.Lot.Id].ToArray();
+            var left = aim.Work.Lot.Count - mine.Sum(parcel => parcel.Pies);
+            return mine.SelectMany(parcel => Demands(aim.Work, parcel.Pies, parcel.Times, FormattableString.Invariant($"{parcel.Number}")))
+                .Concat(left > 0 ? Expected(aim, left) : []);
+        })];
+    }
+
+    /// <summary>What dough batches take when they are mixed.</summary>
+    public static IEnumerable<PreparationDemand> Of(IEnumerable<MixedBatch> mixed) =>
+        from one in mixed
+        let batch = one.Batch
+        from line in batch.Lines
+        from wants in PreparationTaking.Wants(line.Line.Ingredient, line.Line.Yield.AsPurchased(line.Exact))
+        select new PreparationDemand(
+            wants.Made, batch.Of == 1 ? batch.Dough.Name : FormattableString.Invariant($"{batch.Dough.Name}, batch {batch.Number}"), DayTasks.Id(batch, DayTasks.Mix), [.. batch.Discs.Select(disc => disc.LotId).Distinct()], batch.Discs.Sum(disc => disc.Count), wants.Wanted, batch.MixStartMin);
+
+    /// <summary>
+    /// All batches with their times, what is made of others before what they are made of: that is wanted when they begin.
+    /// </summary>
+    /// <param name="demands">What pies and doughs take.</param>
+    /// <param name="plan">What the ovens answered; null before they were asked.</param>
+    public IReadOnlyList<MadeBatch> Make(IReadOnlyList<PreparationDemand> demands, BakePlan? plan)
+    {
+        if (demands.Count == 0) return [];
+        var trays = plan?.Trays.ToLookup(tray => tray.BakeId);
+        var leftOut = plan?.Unplaced.ToLookup(tray => tray.BakeId);
+        var open = demands.GroupBy(demand => demand.Made.Id).ToDictionary(group => group.Key, group => group.ToList());
+        var made = new List<MadeBatch>();
+        while (open.Count > 0)
+        {
+            // One that no other open thing is made of comes next; there is one, since nothing is made of itself.
+            var next = open.Values.First(list => open.Values.All(other => other == list || !IsMadeOf(other[0].Made, list[0].Made.Id)));
+            open.Remove(next[0].Made.Id);
+            foreach (var batch in PreparationBatching.Divide(next))
+            {
+                var timed = timetable.Around(batch, Baked(batch, trays));
+                var unplaced = leftOut is null ? null : batch.How.Method.Where(step => step.IsBake).SelectMany(step => leftOut[BakeId(batch, step.Id)]).FirstOrDefault();
+                if (unplaced is not null) timed = timed with { Short = Math.Max(1, timed.Short), Breaks = true, Why = Say($"no oven takes it: {unplaced.Reason}") };
+                made.Add(timed);
+                foreach (var inner in Inner(timed))
+                {
+                    if (!open.TryGetValue(inner.Made.Id, out var wanted)) open[inner.Made.Id] = wanted = [];
+                    wanted.Add(inner);
+                }
+            }
+        }
+
+        return made;
+    }
+
+    /// <summary>The bakes of batches as the ovens are asked for them.</summary>
+    /// <param name="batches">Batches as they are expected.</param>
+    public IEnumerable<Bake> Bakes(IEnumerable<MadeBatch> batches) => batches.SelectMany(one =>
+    {
+        var (batch, how) = (one.Batch, one.Batch.How);
+        var trays = how.Batches.TraysFor(batch.Weighed);
+        // When it is late, the pies are that wait for it.
+        var weight = Math.Max(1, batch.Uses.Sum(use => use.Pies) / trays);
+        return one.Steps.Where(timed => timed.Step.IsBake).Select(timed =>
+        {
+            var after = how.Method.SkipWhile(step => step != timed.Step).Skip(1).Where(step => step.Wait is not null).Select(step => step.Wait!).Append(how.Keeping.Hold);
+            var earliest = timed.EndMin - after.Sum(span => (long)span.Most - span.Least);
+            return new Bake(
+                BakeId(batch, timed.Step.Id),
+                [.. Enumerable.Repeat(weight, trays)],
+                timed.Step.Stages,
+                timetable.FirstDoor(batch, timed.Step),
+                timed.EndMin,
+                earliest > 0 ? (int)earliest : null,
+                null,
+                Before(one, timed));
+        });
+    });
+
+    /// <summary>Name of a bake of a batch in the oven problem.</summary>
+    public static string BakeId(PreparationBatch batch, string stepId) => $"{batch.Id}/{stepId}";
+
+    /// <summary>A later bake of a batch follows the one before it as the steps between them say.</summary>
+    private static IReadOnlyList<BakeAfter> Before(MadeBatch one, TimedStep bake)
+    {
+        if (one.Steps.TakeWhile(timed => timed != bake).LastOrDefault(timed => timed.Step.IsBake) is not { } before) return [];
+        TimedStep[] between = [.. one.Steps.SkipWhile(timed => timed != before).Skip(1).TakeWhile(timed => timed != bake)];
+        var least = between.Sum(timed => timed.Step.Wait?.Least ?? timed.EndMin - timed.StartMin);
+        var most = between.Sum(timed => timed.Step.Wait?.Most ?? timed.EndMin - timed.StartMin + Preparations.Making.MostBetweenMin);
+        return [new BakeAfter(BakeId(one.Batch, before.Step.Id), least, Math.Max(least, most + (between.Length == 0 ? Preparations.Making.MostBetweenMin : 0)), false)];
+    }
+
+    private static IEnumerable<PreparationDemand> Expected(LotAim aim, int pies)
+    {
+        var work = aim.Work;
+        if (work.Takes.Count == 0) return [];
+        var bakes = work.Graph.Bakes.ToDictionary(node => node, node => (aim.Due(node) - work.Graph.Minutes(node, work.PiesTogether), aim.Due(node)));
+        return Demands(work, pies, work.Timetable.Around(work.PiesTogether, bakes), "1");
+    }
+
+    private static IEnumerable<PreparationDemand> Demands(LotWork work, int pies, ParcelTimes times, string parcel)
+    {
+        var lot = work.Lot;
+        var scaled = PlanStumblesException.Over(lot, () => Scaling.Scale(lot.Product, lot.Pan, 1));
+        return
+            from taken in work.Takes
+            let line = scaled.Part(taken.Part).Lines.First(line => ReferenceEquals(line.Line, taken.Line))
+            from wants in PreparationTaking.Wants(taken.Line.Ingredient, line.ToBuy * pies)
+            where wants.Wanted > Mass.Zero
+            select new PreparationDemand(
+                wants.Made, $"{lot.Product.Name}, {lot.Pan.Name}", $"{lot.Id}/{parcel}/{work.Graph.Nodes[taken.Node].Id}", [lot.Id], pies, wants.Wanted, times.Start[taken.Node]);
+    }
+
+    /// <summary>What a batch takes itself when it is begun.</summary>
+    private static IEnumerable<PreparationDemand> Inner(MadeBatch one) =>
+        from line in one.Batch.Lines
+        from wants in PreparationTaking.Wants(line.Line.Ingredient, line.Line.Yield.AsPurchased(line.Exact))
+        where wants.Wanted > Mass.Zero
+        select new PreparationDemand(
+            wants.Made, one.Batch.About, DayTasks.Id(one.Batch, one.Steps[0].Step.Id), one.Batch.LotIds, one.Batch.Uses.Sum(use => use.Pies), wants.Wanted, one.StartMin);
+
+    private static bool IsMadeOf(Ingredient made, string id) => made.Formula!.Everything.Any(inner => inner.Id == id);
+
+    private static Dictionary<string, (int Start, int End)> Baked(PreparationBatch batch, ILookup<string, BakedTray>? trays) => trays is null ? [] : batch.How.Method
+        .Where(step => step.IsBake && trays[BakeId(batch, step.Id)].Any())
+        .ToDictionary(step => step.Id, step => (trays[BakeId(batch, step.Id)].Min(tray => tray.StartMin), trays[BakeId(batch, step.Id)].Max(tray => tray.EndMin)));
+}

@@ -1,0 +1,61 @@
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Recipes;
+using Lumpet.Core.Steps;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>A line of a recipe that is made first, with the step that takes it.</summary>
+/// <param name="Node">Node of the step.</param>
+/// <param name="Part">The part that the line belongs to.</param>
+/// <param name="Line">The line.</param>
+internal sealed record TakenLine(int Node, PartKind Part, RecipeLine Line);
+
+/// <summary>Which steps take what is made before the pies.</summary>
+internal static class PreparationTaking
+{
+    /// <summary>Every line of a product that a plan makes first, but those of its dough, which are taken when it is mixed.</summary>
+    public static IReadOnlyList<TakenLine> Of(Product product, StepGraph graph) =>
+    [
+        .. from part in product.Parts
+           where part.Kind != PartKind.Dough
+           from line in part.Lines
+           where Planned(line.Ingredient).Any()
+           select new TakenLine(NodeOf(product, graph, part.Kind), part.Kind, line),
+    ];
+
+    /// <summary>What a plan makes of an ingredient: itself, or what it is made of where nobody has said how it is made; each once.</summary>
+    public static IEnumerable<Ingredient> Planned(Ingredient ingredient) => ingredient.Formula switch
+    {
+        null => [],
+        { How.IsPlanned: true } => [ingredient],
+        var formula => formula.Everything.Where(inner => inner.Formula?.How?.IsPlanned == true).DistinctBy(inner => inner.Id),
+    };
+
+    /// <summary>How much a plan makes so that there is so much of an ingredient.</summary>
+    public static IEnumerable<(Ingredient Made, Mass Wanted)> Wants(Ingredient ingredient, Mass mass) => ingredient.Formula switch
+    {
+        null => [],
+        { How.IsPlanned: true } => [(ingredient, mass)],
+        var formula => formula.For(mass).SelectMany(line => Wants(line.Ingredient, line.Yield.AsPurchased(line.Amount))),
+    };
+
+    /// <summary>
+    /// The step that takes a part: what prepares the filling; the second thing that is prepared, such as a meringue, or else
+    /// the step that fills, for the topping; the step that closes the pie for its finish, and the last for one that goes on
+    /// when it is cold.
+    /// </summary>
+    private static int NodeOf(Product product, StepGraph graph, PartKind part)
+    {
+        int[] nodes = [.. Enumerable.Range(0, graph.Nodes.Count)];
+        int[] begun = [.. nodes.Where(node => !graph.HoldsDough(node) && !graph.Into(node).Any())];
+        var fills = nodes.Where(node => graph.HoldsDough(node) && graph.Into(node).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(nodes.First(node => graph.Nodes[node].UsesDough)).First();
+        return part switch
+        {
+            PartKind.Filling => begun.DefaultIfEmpty(fills).First(),
+            PartKind.Topping => begun.Length > 1 ? begun[1] : fills,
+            _ when product.Crust.Top is Top.Lid or Top.Lattice or Top.CutOuts or Top.Fold => fills,
+            _ => nodes.Where(node => graph.Nodes[node].Station == Station.Finish && graph.Into(node).Count() == 1).DefaultIfEmpty(nodes[^1]).First(),
+        };
+    }
+}

@@ -1,0 +1,37 @@
+using Lumpet.Core.Steps.Writing;
+
+namespace Lumpet.Core.Preparations;
+
+/// <summary>How something is made as a person writes it; anything may be missing or wrong until <see cref="MakingReader"/> has read it.</summary>
+public sealed record MakingDraft
+{
+    /// <summary>One of the names of <see cref="PreparationKind"/>.</summary>
+    public string? Kind { get; init; }
+
+    /// <summary>Its steps in order; none where no plan makes it.</summary>
+    public IReadOnlyList<StepDraft?>? Steps { get; init; }
+
+    /// <summary>The smallest sensible batch in kilograms made; null for any.</summary>
+    public double? BatchLeastKg { get; init; }
+
+    /// <summary>What pot, bowl or bench takes, in kilograms made.</summary>
+    public double? BatchMostKg { get; init; }
+
+    /// <summary>Kilograms weighed in on one tray where it is baked; null where it is not.</summary>
+    public double? TrayKg { get; init; }
+
+    /// <summary>One of the names of <see cref="KeepPlace"/>.</summary>
+    public string? KeepsIn { get; init; }
+
+    /// <summary>Least minutes that it needs there before it is used.</summary>
+    public int? HoldLeast { get; init; }
+
+    /// <summary>Minutes there that a plan aims for: 720 for the day before.</summary>
+    public int? HoldAim { get; init; }
+
+    /// <summary>Most minutes that it keeps there.</summary>
+    public int? HoldMost { get; init; }
+
+    /// <summary>What is done to it again before it is used.</summary>
+    public string? BeforeUse { get; init; }
+}

@@ -1,0 +1,75 @@
+using Lumpet.Core.Measures;
+using Lumpet.Core.Steps;
+using Lumpet.Core.Steps.Writing;
+
+namespace Lumpet.Core.Preparations;
+
+/// <summary>Reads how something is made: everything wrong is named, or the whole of it can be taken.</summary>
+internal static class MakingReader
+{
+    private const int MostSteps = 20;
+    private const double LeastKg = 0.02;
+    private const double MostKg = 1000;
+
+    // A year: what is frozen longer is another product.
+    private const int MostHold = 525_600;
+
+    /// <summary>Reads a draft; faults are added below the field's name.</summary>
+    public static Making Read(FieldChecks checks, string field, MakingDraft draft)
+    {
+        var steps = checks.List($"{field}.steps", draft.Steps, 0, MostSteps, "steps").Select((step, at) => (Step: SingleStepReader.Read(checks, step, $"{field}.steps[{at}]"), Path: $"{field}.steps[{at}]")).ToArray();
+        foreach (var twice in steps.GroupBy(one => one.Step.Id).Where(group => group.Count() > 1)) checks.Add($"{field}.steps", $"Two steps have the id \"{twice.Key}\".");
+        foreach (var (step, path) in steps) Alone(checks, step, path);
+        foreach (var ((before, _), (_, path)) in steps.Zip(steps.Skip(1)).Where(pair => pair.First.Step.Wait is not null && pair.Second.Step.Wait is not null))
+            checks.Add(path, $"Two waits in a row: \"{before.Name}\" and this are one wait, or there is work between them.");
+        if (steps.Length > 0 && steps[0].Step.Wait is not null) checks.Add(steps[0].Path, "It begins with work or a bake, not with a wait.");
+        var (least, most) = (checks.Number($"{field}.batchLeastKg", draft.BatchLeastKg ?? 0, 0, MostKg, "kg"), checks.Number($"{field}.batchMostKg", draft.BatchMostKg, LeastKg, MostKg, "kg"));
+        if (least > most) checks.Add($"{field}.batchLeastKg", "The smallest batch is more than the largest.");
+        var isBaked = steps.Any(one => one.Step.IsBake);
+        var tray = isBaked ? checks.Number($"{field}.trayKg", draft.TrayKg, LeastKg, MostKg, "kg") : draft.TrayKg is >= LeastKg and <= MostKg and { } written ? written : UsualTrayKg;
+        var hold = Hold(checks, field, draft);
+        return new Making(
+            checks.Word($"{field}.kind", draft.Kind, PreparationKind.Other),
+            [.. steps.Select(one => one.Step with { Bakes = BakeOf.Preparation })],
+            new BatchLimits(Mass.FromKilograms(least), Mass.FromKilograms(most), Mass.FromKilograms(tray)),
+            new Keeping(checks.Word($"{field}.keepsIn", draft.KeepsIn, KeepPlace.Cold), hold, checks.Words($"{field}.beforeUse", draft.BeforeUse)));
+    }
+
+    /// <summary>What it would be written as.</summary>
+    public static MakingDraft Write(Making making) => new()
+    {
+        Kind = Naming.Of(making.Kind),
+        Steps = [.. making.Method.Select(SingleStepReader.Write)],
+        BatchLeastKg = making.Batches.Least > Mass.Zero ? Kilograms(making.Batches.Least) : null,
+        BatchMostKg = Kilograms(making.Batches.Most),
+        TrayKg = Kilograms(making.Batches.Tray),
+        KeepsIn = Naming.Of(making.Keeping.Place),
+        HoldLeast = making.Keeping.Hold.Least,
+        HoldAim = making.Keeping.Hold.Aim,
+        HoldMost = making.Keeping.Hold.Most,
+        BeforeUse = making.Keeping.BeforeUse.Length == 0 ? null : making.Keeping.BeforeUse,
+    };
+
+    /// <summary>Kilograms that usually lie on a tray (common practice, no source).</summary>
+    internal const double UsualTrayKg = 2.5;
+
+    private static double Kilograms(Mass mass) => Math.Round(mass.Kilograms, 6);
+
+    private static Span Hold(FieldChecks checks, string field, MakingDraft draft)
+    {
+        var least = checks.Whole($"{field}.holdLeast", draft.HoldLeast ?? 0, 0, MostHold, "min");
+        var aim = checks.Whole($"{field}.holdAim", draft.HoldAim ?? draft.HoldLeast ?? 0, 0, MostHold, "min");
+        var most = checks.Whole($"{field}.holdMost", draft.HoldMost, 0, MostHold, "min");
+        if (least > aim || aim > most) checks.Add($"{field}.holdAim", "What is wanted lies between the least it needs and the most it keeps.");
+        return new Span(least, aim, most);
+    }
+
+    /// <summary>What a step of a preparation cannot be: it has no pie, no dough and no box.</summary>
+    private static void Alone(FieldChecks checks, Step step, string path)
+    {
+        if (step.UsesDough) checks.Add($"{path}.usesDough", "Only a pie takes dough.");
+        if (step.Seals) checks.Add($"{path}.seals", "Only a pie's base is sealed.");
+        if (step.WeightsOutMin is not null) checks.Add($"{path}.weightsOutMin", "Only shells are weighted.");
+        if (step.Station == Station.Box) checks.Add($"{path}.station", "Only pies are boxed.");
+    }
+}

@@ -1,0 +1,108 @@
+using Dapper;
+using Lumpet.Core;
+using Lumpet.Core.Baking;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Preparations;
+using Lumpet.Core.Steps;
+using Microsoft.Data.Sqlite;
+
+namespace Lumpet.Store.Ingredients;
+
+/// <summary>Reads and writes how things that are made here are made.</summary>
+internal static class PreparationStore
+{
+    /// <summary>Its tables, those that name others first.</summary>
+    public static readonly string[] Tables = ["preparation_stage", "preparation_step", "preparation"];
+
+    /// <summary>How each thing is made, by the ingredient's id; what nobody has said is left out.</summary>
+    public static IReadOnlyDictionary<string, Making> All(SqliteConnection connection)
+    {
+        var stages = connection.Query<StageRow>("SELECT ingredient_id AS ingredientId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most FROM preparation_stage ORDER BY number")
+            .ToLookup(row => (row.IngredientId, row.StepId), row => new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most));
+        var steps = connection.Query<StepRow>(
+                """
+                SELECT ingredient_id AS ingredientId, id, name, station, hands_per_batch AS perBatch, hands_per_kg AS perKilogram, wait_least AS waitLeast, wait_aim AS waitAim,
+                       wait_most AS waitMost, celsius, ready_when AS readyWhen, caution, place, heated_tray_min AS heatedTray, turned
+                FROM preparation_step ORDER BY ingredient_id, position
+                """)
+            .ToLookup(row => row.IngredientId, row => Step(row, stages));
+        return connection.Query<Row>(
+            """
+            SELECT ingredient_id AS ingredientId, kind, batch_least_g AS least, batch_most_g AS most, tray_g AS tray, keeps_in AS keepsIn,
+                   hold_least AS holdLeast, hold_aim AS holdAim, hold_most AS holdMost, before_use AS beforeUse
+            FROM preparation
+            """).ToDictionary(row => row.IngredientId, row => new Making(
+                Naming.Known<PreparationKind>(row.Kind),
+                [.. steps[row.IngredientId]],
+                new BatchLimits(Mass.FromGrams(row.Least), Mass.FromGrams(row.Most), Mass.FromGrams(row.Tray)),
+                new Keeping(Naming.Known<KeepPlace>(row.KeepsIn), new Span((int)row.HoldLeast, (int)row.HoldAim, (int)row.HoldMost), row.BeforeUse)));
+    }
+
+    /// <summary>Writes how something is made; what was said of it before is gone by then.</summary>
+    public static void Insert(SqliteConnection connection, string id, Making making)
+    {
+        Rows.Insert(connection, "preparation", new
+        {
+            ingredient_id = id,
+            kind = Naming.Of(making.Kind),
+            batch_least_g = making.Batches.Least.Grams,
+            batch_most_g = making.Batches.Most.Grams,
+            tray_g = making.Batches.Tray.Grams,
+            keeps_in = Naming.Of(making.Keeping.Place),
+            hold_least = making.Keeping.Hold.Least,
+            hold_aim = making.Keeping.Hold.Aim,
+            hold_most = making.Keeping.Hold.Most,
+            before_use = making.Keeping.BeforeUse,
+        });
+        foreach (var (step, position) in making.Method.Select((step, position) => (step, position)))
+        {
+            Rows.Insert(connection, "preparation_step", new
+            {
+                ingredient_id = id,
+                id = step.Id,
+                position,
+                name = step.Name,
+                station = Naming.Of(step.Station),
+                hands_per_batch = step.Hands?.PerBatch,
+                hands_per_kg = step.Hands?.PerPie,
+                wait_least = step.Wait?.Least,
+                wait_aim = step.Wait?.Aim,
+                wait_most = step.Wait?.Most,
+                celsius = step.Celsius,
+                ready_when = step.ReadyWhen,
+                caution = step.Caution,
+                place = Naming.Of(step.Place),
+                heated_tray_min = step.HeatedTrayMin,
+                turned = step.Turned ? 1 : 0,
+            });
+            foreach (var (stage, number) in step.Stages.Select((stage, at) => (stage, at + 1)))
+                Rows.Insert(connection, "preparation_stage", new { ingredient_id = id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin });
+        }
+    }
+
+    private static Step Step(StepRow row, ILookup<(string, string), BakeStage> stages) => new(
+        row.Id,
+        row.Name,
+        Naming.Known<Station>(row.Station),
+        row.PerBatch is { } perBatch ? new Hands((int)perBatch, row.PerKilogram ?? 0) : null,
+        [.. stages[(row.IngredientId, row.Id)]],
+        row.WaitLeast is { } least ? new Span((int)least, (int)row.WaitAim!.Value, (int)row.WaitMost!.Value) : null,
+        (int?)row.Celsius,
+        UsesDough: false,
+        row.ReadyWhen,
+        row.Caution)
+    {
+        Bakes = BakeOf.Preparation,
+        Place = Naming.Known<OvenPlace>(row.Place),
+        HeatedTrayMin = (int)row.HeatedTray,
+        Turned = row.Turned == 1,
+    };
+
+    private sealed record Row(
+        string IngredientId, string Kind, double Least, double Most, double Tray, string KeepsIn, long HoldLeast, long HoldAim, long HoldMost, string BeforeUse);
+
+    private sealed record StepRow(
+        string IngredientId, string Id, string Name, string Station, long? PerBatch, double? PerKilogram, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, string ReadyWhen, string Caution, string Place, long HeatedTray, long Turned);
+
+    private sealed record StageRow(string IngredientId, string StepId, long TempC, long Least, long Most);
+}

@@ -1,0 +1,211 @@
+using CsCheck;
+using Lumpet.Core.Baking;
+using Lumpet.Core.DayPlan;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Preparations;
+using Lumpet.Core.Recipes;
+using Lumpet.Core.Steps;
+using Lumpet.PlanChecking;
+using Xunit;
+using static Lumpet.Core.Tests.TestBakery;
+
+namespace Lumpet.Core.Tests.DayPlan;
+
+/// <summary>What is made before the pies, as a day's plan makes it.</summary>
+public sealed class MadeFirstTests
+{
+    private const int Early = 1170;
+    private const int Late = 1320;
+
+    private static readonly Ingredient Curd = Made(
+        "curd", 6000, new Span(0, 0, 5760), [Line("sugar", 400), Line("egg", 350), Line("butter", 250)], Work("cook", Station.Pot, 20, 5), Wait("cool", Station.Cold, 120, 180, 1440));
+
+    private static readonly Ingredient Puree = Made(
+        "puree", 8000, new Span(0, 600, 4320), [Line("roots", 1000, 0.8)], Work("cut", Station.Bench, 5, 2), Roast, Wait("cool", Station.Rack, 30, 45, 120), Work("blend", Station.Bench, 8, 3));
+
+    private static readonly Ingredient Praline = Made(
+        "praline", 3000, new Span(0, 0, 20000), [Line("nuts", 500), Line("sugar", 500)], Work("caramel", Station.Pot, 15, 4), Wait("cool", Station.Rack, 30, 45, 600), Work("grind", Station.Bench, 5, 3));
+
+    private static readonly Product CurdPie = Filled("curdy", Of(Curd, 700), Line("milk", 279));
+
+    private static readonly Product PureePie = Filled("pureed", Of(Puree, 600), Line("egg", 150), Line("milk", 229));
+
+    private static Step Roast => new("roast", "Roast", Station.Oven, null, [new BakeStage(180, 90, 110)], null, null, false, "soft", "") { Bakes = BakeOf.Preparation };
+
+    private static Ingredient Made(string id, double most, Span hold, RecipeLine[] lines, params Step[] steps) => Ingredient(id) with
+    {
+        Formula = new IngredientFormula(lines, 1)
+        {
+            How = new Making(PreparationKind.Other, steps, new BatchLimits(Mass.Zero, Mass.FromGrams(most), Mass.FromGrams(2500)), new Keeping(KeepPlace.Cold, hold, "stir")),
+        },
+    };
+
+    private static RecipeLine Of(Ingredient made, double grams) => new(made, "", Yield.Whole, Mass.FromGrams(grams));
+
+    private static Product Filled(string id, params RecipeLine[] lines) => Custard with { Id = id, Name = id, Filling = Custard.Filling with { Lines = lines } };
+
+    [Fact]
+    public void What_two_products_take_is_one_pot_made_before_the_first_of_them()
+    {
+        var plan = DayPlanner.Plan(Snapshot(Order(CurdPie, 4, Early), Order(CurdPie with { Id = "other", Name = "other" }, 4, Late)));
+        Assert.Empty(plan.Troubles);
+        var made = Assert.Single(plan.Made);
+        Assert.Equal(8 * 700, made.Batch.Mass.Grams, 6);
+        Assert.Equal(2, made.Batch.LotIds.Count);
+        Assert.Equal(plan.Tasks.Where(task => task.StepId == "whisk").Min(task => task.StartMin), made.Batch.NeededMin);
+        // 5.6 kg: 20 + 5 x 5.6 = 48 min at the pot.
+        Assert.Equal(48, made.Steps[0].EndMin - made.Steps[0].StartMin);
+        // 40, 35 and 25 in the hundred.
+        Assert.Equal([2240, 1960, 1400], made.Batch.Lines.Select(line => line.WeighedGrams));
+    }
+
+    [Fact]
+    public void What_is_roasted_first_is_in_the_oven_plan_as_itself_on_its_own_trays()
+    {
+        var plan = DayPlanner.Plan(Snapshot(Order(PureePie, 12, Late), Order(Pear, 8, Late)));
+        Assert.Empty(plan.Troubles);
+        Assert.Empty(BakePlanChecker.Check(plan.Problem, plan.BakePlan).Faults);
+        var made = Assert.Single(plan.Made);
+        // 12 x 600 g are 7.2 kg; 2.5 kg to a tray are three trays.
+        var bake = plan.Problem.Bakes.Single(bake => bake.Id == "made:puree/1/roast");
+        Assert.Equal(3, bake.Trays.Count);
+        var visits = plan.Loads.SelectMany(load => load.Visits).Where(visit => visit.LotId == made.Batch.Id).ToArray();
+        Assert.Equal(3, visits.Sum(visit => visit.Shelves.Count));
+        Assert.All(visits, visit => Assert.Equal((made.Batch.About, "roast", null), (plan.Thing(visit).Name, plan.Thing(visit).Step.Id, plan.Thing(visit).Lot)));
+        Assert.Contains(OvenSteps.Of(plan), step => step.Act == OvenAct.In && step.Visits.Any(visit => visit.LotId == made.Batch.Id));
+    }
+
+    [Fact]
+    public void What_is_wanted_the_day_before_is_made_then_and_nearer_where_it_must_be()
+    {
+        var ahead = Assert.Single(DayPlanner.Plan(Snapshot(Order(PureePie, 4, Late))).Made);
+        Assert.True(ahead.Batch.NeededMin - ahead.DoneMin >= 600, $"{ahead.DoneMin} for {ahead.Batch.NeededMin}");
+        Assert.InRange(ahead.DoneMin, 0, 480);
+        // Nobody is there the day before: it is made in the night, and what it needs at least is kept.
+        var night = Snapshot(Order(PureePie, 4, 2000)) with { Shifts = [new Core.DayPlan.DayShift("Night", 720, 1800)] };
+        var plan = DayPlanner.Plan(night);
+        Assert.Empty(plan.Troubles);
+        Assert.True(Assert.Single(plan.Made).StartMin >= 720);
+    }
+
+    [Fact]
+    public void What_is_made_of_something_made_waits_for_it()
+    {
+        var cream = Made("cream", 5000, new Span(0, 0, 2000), [Line("milk", 800), Of(Praline, 200)], Work("cook", Station.Pot, 20, 4), Wait("cool", Station.Cold, 120, 240, 1440));
+        var plan = DayPlanner.Plan(Snapshot(Order(Filled("creamy", Of(cream, 979)), 10, Late)));
+        Assert.Empty(plan.Troubles);
+        Assert.Equal(["cream", "cream", "praline"], plan.Made.Select(made => made.Batch.Made.Id));
+        // 9.79 kg in two pots; a fifth of each is praline, taken when the pot is begun.
+        var praline = plan.Made[2];
+        Assert.Equal(1958, praline.Batch.Mass.Grams, 6);
+        Assert.Equal(plan.Made.Take(2).Min(made => made.StartMin), praline.Batch.NeededMin);
+        Assert.True(praline.DoneMin <= praline.Batch.NeededMin);
+    }
+
+    [Fact]
+    public void What_nobody_says_how_to_make_is_looked_through_to_what_is_made()
+    {
+        var filled = Ingredient("mixture") with { Formula = new IngredientFormula([Line("milk", 500), Of(Praline, 500)], 0.5) };
+        var made = Assert.Single(DayPlanner.Plan(Snapshot(Order(Filled("mixed", Of(filled, 100), Line("milk", 879)), 10, Late))).Made);
+        // 100 g of the mixture take 200 g weighed in, half of it praline.
+        Assert.Equal(1000, made.Batch.Mass.Grams, 6);
+    }
+
+    [Fact]
+    public void What_goes_into_the_dough_is_made_before_it_is_mixed()
+    {
+        var browned = Made("browned", 4000, new Span(60, 60, 5000), [Line("butter", 1000)], Work("brown", Station.Pot, 15, 2));
+        var dough = Flaky with { Lines = [Line("flour", 450), Of(browned, 300), Line("water", 150)] };
+        var plan = DayPlanner.Plan(Snapshot(Order(Pear with { Dough = dough }, 8, Late)));
+        Assert.Empty(plan.Troubles);
+        var made = Assert.Single(plan.Made);
+        Assert.Equal(plan.Batches.Min(batch => batch.MixStartMin), made.Batch.NeededMin);
+        Assert.Equal(plan.Batches.Sum(batch => batch.Mass.Grams) / 3, made.Batch.Mass.Grams, 6);
+        Assert.True(made.Batch.NeededMin - made.DoneMin >= 60);
+    }
+
+    [Fact]
+    public void A_topping_is_taken_where_it_goes_on_and_a_finish_when_the_pie_is_cold()
+    {
+        var plan = DayPlanner.Plan(Snapshot(Order(Custard with { Finish = [Of(Praline, 20)] }, 4, Late), Order(Pear with { Topping = [Of(Curd, 30)] }, 4, Late)));
+        Assert.Equal("box", Taker(plan, "praline").StepId);
+        Assert.Equal("fill", Taker(plan, "curd").StepId);
+        Assert.Equal("fill", Taker(DayPlanner.Plan(Snapshot(Order(Pear with { Finish = [Of(Praline, 20)] }, 4, Late))), "praline").StepId);
+    }
+
+    private static DayTask Taker(PlannedDay plan, string id)
+    {
+        var use = Assert.Single(Assert.Single(plan.Made, made => made.Batch.Made.Id == id).Batch.Uses);
+        return plan.Tasks.Single(task => task.Id == use.TaskId);
+    }
+
+    [Fact]
+    public void What_cannot_be_made_in_time_is_said_of_the_pies_that_wait_for_it()
+    {
+        var slow = Made("slow", 6000, new Span(3000, 3000, 9000), [Line("sugar", 1000)], Work("cook", Station.Pot, 20, 5));
+        var trouble = Assert.Single(DayPlanner.Plan(Snapshot(Order(Filled("slow-pie", Of(slow, 700)), 4, Early), Order(Pear, 4, Early))).Troubles);
+        Assert.Equal(4, trouble.Pies);
+        Assert.Contains("slow", trouble.What.With(minute => $"{minute}"), StringComparison.Ordinal);
+        var huge = Made("huge", 6000, new Span(0, 0, 9000), [Line("roots", 1000)], Roast with { Stages = [new BakeStage(300, 60, 60)] });
+        var noOven = Assert.Single(DayPlanner.Plan(Snapshot(Order(Filled("huge-pie", Of(huge, 700)), 4, Late))).Troubles);
+        Assert.Contains("no oven takes it", noOven.What.With(minute => $"{minute}"), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Every_task_of_it_has_its_reason_and_its_neighbours()
+    {
+        var plan = DayPlanner.Plan(Snapshot(Order(PureePie with { Finish = [Of(Praline, 20)] }, 12, Late), Order(CurdPie, 8, Early)));
+        var tasks = plan.Tasks.ToDictionary(task => task.Id);
+        Assert.Equal(3, plan.Made.Count);
+        foreach (var (id, reason) in plan.Reasons)
+        {
+            Assert.NotEmpty(reason.Why.Parts);
+            foreach (var link in reason.WaitsFor)
+            {
+                Assert.Equal(tasks[id].StartMin, tasks[link.TaskId].EndMin + link.GapMin);
+                if (tasks[id].IsMadeFirst || tasks[link.TaskId].IsMadeFirst) Assert.Contains(plan.Reasons[link.TaskId].WaitedBy, back => back.TaskId == id);
+            }
+
+            if (tasks[id].IsMadeFirst) Assert.NotEmpty(reason.WaitedBy);
+        }
+    }
+
+    [Fact]
+    public void Of_any_day_it_is_made_in_time_for_all_that_takes_it_or_that_is_said() =>
+        Gen.Select(Gen.Int[0, 4].Array[1, 5], Gen.Int[1, 20].Array[5], Gen.Int[60, 140].Array[5], Gen.Int[0, 480]).Sample(
+            (kinds, counts, pickUps, pause) =>
+            {
+                Product[] products = [CurdPie, PureePie, Pear with { Finish = [Of(Praline, 20)] }, Filled("both", Of(Curd, 300), Of(Puree, 679)), Custard];
+                var snapshot = Snapshot([.. kinds.Select((kind, at) => Order(products[kind], counts[at], pickUps[at] * 10))]) with
+                {
+                    Shifts = [new DayShift("Afternoon", 0, 480), new DayShift("Night", 480 + pause, 1320)],
+                };
+                Holds(DayPlanner.Plan(snapshot, effort: 3));
+            },
+            iter: 40);
+
+    private static void Holds(PlannedDay plan)
+    {
+        Assert.Empty(BakePlanChecker.Check(plan.Problem, plan.BakePlan).Faults);
+        var tasks = plan.Tasks.ToDictionary(task => task.Id);
+        var troubled = plan.Troubles.Select(trouble => trouble.LotId).ToHashSet();
+        foreach (var made in plan.Made)
+        {
+            if (made.Batch.LotIds.All(troubled.Contains)) continue;
+            var how = made.Batch.How;
+            Assert.InRange(made.Batch.NeededMin - made.DoneMin, how.Keeping.Hold.Least, how.Keeping.Hold.Most);
+            foreach (var use in made.Batch.Uses.Where(use => tasks.ContainsKey(use.TaskId))) Assert.Equal(use.NeededMin, tasks[use.TaskId].StartMin);
+            foreach (var (before, after) in made.Steps.Zip(made.Steps.Skip(1))) Assert.InRange(after.StartMin - before.EndMin, 0, Making.MostBetweenMin);
+            foreach (var wait in made.Steps.Where(step => step.Step.Wait is not null)) Assert.InRange(wait.EndMin - wait.StartMin, wait.Step.Wait!.Least, wait.Step.Wait.Most);
+            Assert.All(made.Steps.Where(step => step.Step.Hands is not null), step => Assert.Equal(step.Step.Hands!.For(made.Batch.Weighed.Kilograms), step.EndMin - step.StartMin));
+        }
+
+        // Grams in are grams out: what all pies take is what is made.
+        foreach (var group in plan.Made.GroupBy(made => made.Batch.Made.Id))
+        {
+            var wanted = plan.Lots.Sum(lot => Scaling.Scale(lot.Product, lot.Pan, lot.Count).AllLines.Where(line => line.Line.Ingredient.Id == group.Key).Sum(line => line.ToBuy.Grams));
+            Assert.Equal(wanted, group.Sum(made => made.Batch.Mass.Grams), 3);
+        }
+    }
+}
