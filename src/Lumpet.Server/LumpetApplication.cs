@@ -9,7 +9,9 @@ using Lumpet.Server.Ingredients;
 using Lumpet.Server.Library;
 using Lumpet.Server.Orders;
 using Lumpet.Server.Pans;
+using Lumpet.Server.Preparations;
 using Lumpet.Server.Recipes;
+using Lumpet.Server.Words;
 using Lumpet.Store;
 using Lumpet.Store.DemoData;
 using Lumpet.Store.Ingredients;
@@ -90,6 +92,7 @@ internal static class LumpetApplication
         PanEndpoints.Map(app);
         LibraryEndpoints.Map(app);
         IngredientEndpoints.Map(app);
+        PreparationEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }
 

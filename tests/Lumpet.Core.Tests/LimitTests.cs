@@ -1,9 +1,10 @@
-using Lumpet.Core.Steps.Writing;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Pans;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Core.Steps.Writing;
 using NodaTime;
 using Xunit;
 
@@ -13,7 +14,7 @@ namespace Lumpet.Core.Tests;
 public sealed class LimitTests
 {
     private static readonly IngredientDraft Ingredient = new(
-        "Quay syrup", ["milk"], ["nuts"], "sea syrup", "sugar", 1.3, "own", [new PieceDraft("pot", 40, "own")], [new YieldDraft("strained", 90, "own")], 5, true, 0.5, new PriceDraft("a supplier", 5, "kg", 20), "100 g sugar\n50 g water", 80, true);
+        "Quay syrup", ["milk"], ["nuts"], "sea syrup", "sugar", 1.3, "own", [new PieceDraft("pot", 40, "own")], [new YieldDraft("strained", 90, "own")], 5, true, 0.5, new PriceDraft("a supplier", 5, "kg", 20), "100 g sugar\n50 g water", 80, true, UsualMakings.For(PreparationKind.Puree) with { BatchLeastKg = 1 });
 
     private static readonly DoughFormula Flaky = DoughReader.Read(UsualDoughs.All[0], "dough", 1, IngredientLibrary.All).Dough!;
 

@@ -11,6 +11,9 @@ const screens = [
   '/doughs',
   '/doughs/flaky',
   '/ingredients',
+  '/preparations',
+  '/preparations/sweet-potato-puree',
+  '/preparations/new',
   '/dough',
   '/fillings',
   '/recipes',
@@ -58,6 +61,7 @@ for (const screen of [
   '/recipes/passion/23/9',
   '/bakery',
   '/write/pear',
+  '/preparations/praline',
   '/pans',
 ]) {
   test(`${screen} can be read with the lights down`, async ({ page }) => {

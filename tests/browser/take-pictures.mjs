@@ -17,6 +17,8 @@ const screens = [
   ['recipes', '/recipes', 900],
   ['recipe-slab', '/recipes/slab/34x24/6', 1000],
   ['write', '/write/gooseberry', 1300],
+  ['preparations', '/preparations', 900],
+  ['preparation', '/preparations/sweet-potato-puree', 1200],
   ['pans', '/pans', 1000],
   ['compare', '/compare/pear/cranberry', 800],
   ['ingredients', '/ingredients', 700, press('button', 'Change Butter, unsalted')],

@@ -25,6 +25,8 @@
   import RecipeScreen from './screens/recipes/RecipeScreen.svelte'
   import RecipesScreen from './screens/recipes/RecipesScreen.svelte'
   import VersionsScreen from './screens/writing/VersionsScreen.svelte'
+  import PreparationsScreen from './screens/preparations/PreparationsScreen.svelte'
+  import WritePreparationScreen from './screens/preparations/WritePreparationScreen.svelte'
   import WriteDoughScreen from './screens/doughs/WriteDoughScreen.svelte'
   import WriteRecipeScreen from './screens/writing/WriteRecipeScreen.svelte'
 
@@ -39,6 +41,8 @@
     '/recipes/:id/:pan?/:count?': RecipeScreen,
     '/write/:id?': WriteRecipeScreen,
     '/doughs/:id?': WriteDoughScreen,
+    '/preparations': PreparationsScreen,
+    '/preparations/:id': WritePreparationScreen,
     '/versions/:id': VersionsScreen,
     '/compare/:one/:other': CompareScreen,
     '/ingredients': IngredientsScreen,

@@ -37,11 +37,13 @@ internal sealed record DayRound(
     /// <summary>The aim of a lot.</summary>
     public LotAim AimOf(LotWork work) => Aims.First(aim => aim.Work == work);
 
-    // Pies that cannot be made weigh more than late ones: a plan that nobody can follow is none.
-    private (int, int, long, decimal) Rank => (
+    // Pies that cannot be made weigh more than late ones: a plan that nobody can follow is none. What is wanted ready the day
+    // before comes next, then what the ovens cost.
+    private (int, int, long, int, decimal) Rank => (
         Fates.Sum(fate => fate.NotBaked),
         Fates.Sum(fate => fate.Unfit),
         Parcels.Sum(parcel => (long)parcel.Pies * Math.Max(0, parcel.DoneMin - parcel.Work.Lot.PickUpMin)),
+        Made.Count(made => made.Batch.NeededMin - made.DoneMin < made.Batch.How.Keeping.Hold.Aim),
         Plan.Cost.Total);
 
     /// <summary>Whether this round serves the day better than another.</summary>

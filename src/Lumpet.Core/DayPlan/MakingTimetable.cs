@@ -62,7 +62,7 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
             if (baked.ContainsKey(worked[at].Id)) continue;
             var (before, length) = (times[at - 1].EndMin, times[at].EndMin - times[at].StartMin);
             if (times[at].StartMin - before > gaps[at - 1].Most) times[at] = EndedBy(worked[at], before + gaps[at - 1].Most + length);
-            else if (batch.NeededMin - times[^1].EndMin < gaps[^1].Aim && calendar.EarliestStart(length, before + gaps[at - 1].Aim) is { } soon && soon < times[at].StartMin)
+            if (batch.NeededMin - times[^1].EndMin < gaps[^1].Aim && calendar.EarliestStart(length, before + gaps[at - 1].Aim) is { } soon && soon < times[at].StartMin)
                 times[at] = new TimedStep(worked[at], soon, soon + length);
         }
 

@@ -30,7 +30,7 @@ public static class ProductCautions
     internal static bool IsEgg(Ingredient ingredient) => ingredient.Facts.Role == IngredientRole.Egg || ingredient.Formula?.Everything.Any(inner => inner.Facts.Role == IngredientRole.Egg) == true;
 
     /// <summary>What of some lines is not to be tasted raw; null where there is nothing.</summary>
-    internal static string? Raw(IEnumerable<RecipeLine> lines)
+    public static string? Raw(IEnumerable<RecipeLine> lines)
     {
         string[] raw = [.. lines.Where(line => line.Ingredient.Facts.UnsafeRaw).Select(line => line.Ingredient.Name).Distinct()];
         return raw.Length == 0 ? null : $"Do not taste raw: {string.Join("; ", raw)} can carry pathogens.";

@@ -83,7 +83,7 @@ internal static class OvenDrawing
         return new LayerAnswer(
             load,
             name,
-            step.Bakes switch { BakeOf.Shell => "shells", BakeOf.Top => "to finish", BakeOf.Preparation => lot is null ? "made first" : step.Name, _ => string.Empty },
+            step.Bakes switch { BakeOf.Shell => "shells", BakeOf.Top => "to finish", BakeOf.Preparation when lot is not null => step.Name, _ => string.Empty },
             step.Place == OvenPlace.Floor,
             lot?.Pan.Name ?? string.Empty,
             visit.Pies,

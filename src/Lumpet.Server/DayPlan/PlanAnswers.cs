@@ -121,18 +121,18 @@ public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDro
 
 /// <summary>Trays of one bake that lie in an oven together.</summary>
 /// <param name="Load">Number of the load they entered with.</param>
-/// <param name="Product">Name of the product.</param>
+/// <param name="Product">Name of the product, or of what is made before the pies.</param>
 /// <param name="Step">What is baked, where it is not simply pies: "shells".</param>
 /// <param name="IsOnFloor">Whether it bakes on the oven's floor.</param>
-/// <param name="Pan">Name of the pan.</param>
-/// <param name="Pies">Pies.</param>
+/// <param name="Pan">Name of the pan; empty of what is made before the pies.</param>
+/// <param name="Pies">Pies; 0 of what is made before them.</param>
 /// <param name="Shelves">Their shelves, from 1 at the top.</param>
 /// <param name="Trays">What stands on each of those shelves.</param>
 /// <param name="PanCm">Outer diameter of a pan, or its outer width.</param>
 /// <param name="PanLengthCm">Outer length of a long pan; null of a round one.</param>
 /// <param name="Stages">Their stages here.</param>
 /// <param name="FromOven">Name of the oven they come from; null from the bench.</param>
-/// <param name="PickUp">The pick-up they are for.</param>
+/// <param name="PickUp">The pick-up they are for; of what is made before the pies when the first of it is used.</param>
 /// <param name="ReadyWhen">How one sees that they are done.</param>
 /// <param name="Id">Number of the layer in the drawing, over all ovens.</param>
 /// <param name="From">Numbers of the layers of another oven that its trays come from; empty where they come from the bench.</param>

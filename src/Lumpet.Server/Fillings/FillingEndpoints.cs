@@ -23,8 +23,10 @@ internal static class FillingEndpoints
         if (view is null) return refused!;
         var (book, plan) = (view.Book, view.Plan);
         FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, [.. lots]))];
-        var made = ScaleAnswers.Made(plan.Lots.Select(lot => Scaling.Scale(lot.Product, lot.Pan, lot.Count)));
-        return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), made, fillings));
+        // What a plan makes has sheets of its own; of the rest it is said how much is wanted.
+        var planned = plan.Made.Select(made => made.Batch.Made.Name).ToHashSet();
+        MadeAnswer[] made = [.. ScaleAnswers.Made(plan.Lots.Select(lot => Scaling.Scale(lot.Product, lot.Pan, lot.Count))).Where(one => !planned.Contains(one.Name))];
+        return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), made, MadeBatchWords.Of(book, plan), fillings));
     }
 
     private static FillingAnswer Filling(DayBook book, Lumpet.Core.DayPlan.Lot[] lots)
@@ -74,9 +76,10 @@ internal static class FillingEndpoints
 /// <summary>The fillings of a day.</summary>
 /// <param name="DayName">The day.</param>
 /// <param name="Kilograms">Filling in all.</param>
-/// <param name="Made">What is made here first, for all parts of all pies of the day.</param>
+/// <param name="Made">What is made here first and no plan makes, for all parts of all pies of the day.</param>
+/// <param name="Batches">What the plan makes first, batch by batch.</param>
 /// <param name="Fillings">One for each product.</param>
-public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyList<MadeAnswer> Made, IReadOnlyList<FillingAnswer> Fillings);
+public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyList<MadeAnswer> Made, IReadOnlyList<MadeBatchAnswer> Batches, IReadOnlyList<FillingAnswer> Fillings);
 
 /// <summary>The filling of a product.</summary>
 /// <param name="Product">Id of the product.</param>

@@ -1,8 +1,12 @@
 using System.Globalization;
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Serialization;
 using CsvHelper;
 using CsvHelper.Configuration;
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes.Exchange;
 using Lumpet.Server.Tables;
 
@@ -20,9 +24,17 @@ internal static class IngredientCsv
     private const string NotStated = "?";
     private const string Nothing = "none";
 
+    private static readonly JsonSerializerOptions MakingFormat = new(JsonSerializerDefaults.Web)
+    {
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+        NumberHandling = JsonNumberHandling.Strict,
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+        MaxDepth = 16,
+    };
+
     private static readonly string[] Columns =
     [
-        "id", "name", "role", "allergens", "may_contain", "grams_per_ml", "density_source", "pieces", "yields", "alcohol_percent", "unsafe_raw", "weighed_to", "other_names", "made_of", "kept_percent", "needs_control",
+        "id", "name", "role", "allergens", "may_contain", "grams_per_ml", "density_source", "pieces", "yields", "alcohol_percent", "unsafe_raw", "weighed_to", "other_names", "made_of", "kept_percent", "needs_control", "making",
     ];
 
     /// <summary>Writes ingredients.</summary>
@@ -53,6 +65,8 @@ internal static class IngredientCsv
             csv.WriteField(CellGuard.Write(stated.MadeOf?.Replace("\n", "; ", StringComparison.Ordinal)));
             csv.WriteField(stated.KeptPercent);
             csv.WriteField(YesOrNo(stated.NeedsControl));
+            // A way of making has steps within steps, which no table has: it stands in its cell as in a library file.
+            csv.WriteField(stated.Making is null ? null : JsonSerializer.Serialize(stated.Making, MakingFormat));
             csv.WriteField<double?>(all[ingredient.Id].Facts.Density is { } density ? Math.Round(density.Value.GramsPerMillilitre, 4) : null);
             csv.NextRecord();
         }
@@ -107,7 +121,22 @@ internal static class IngredientCsv
             null,
             Text("made_of") is { Length: > 0 } madeOf ? string.Join('\n', madeOf.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)) : null,
             Number("kept_percent"),
-            YesOrNo("needs_control")));
+            YesOrNo("needs_control"),
+            Making()));
+
+        private MakingDraft? Making()
+        {
+            if (Text("making") is not { Length: > 0 } text) return null;
+            try
+            {
+                return JsonSerializer.Deserialize<MakingDraft>(text, MakingFormat);
+            }
+            catch (JsonException)
+            {
+                faults.Add(new FieldFault($"{path}.making", "How it is made is written as in a library file; this cannot be read."));
+                return null;
+            }
+        }
 
         private bool? YesOrNo(string column) => Text(column) switch { "yes" => true, "no" => false, _ => null };
 

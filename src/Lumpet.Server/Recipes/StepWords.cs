@@ -9,10 +9,11 @@ internal static class StepWords
     /// <summary>A step for the list of steps.</summary>
     /// <param name="step">The step.</param>
     /// <param name="caution">What can hurt there.</param>
-    public static StepAnswer Of(Step step, string caution) => new(
+    /// <param name="piece">What hands count by: a pie, or a kilogram of what is made before.</param>
+    public static StepAnswer Of(Step step, string caution, string piece = "pie") => new(
         step.Name,
         Naming.Of(step.Station),
-        Time(step),
+        Time(step, piece),
         step.Celsius ?? (step.IsBake ? step.Stages[0].TempC : 20),
         step.ReadyWhen,
         caution);
@@ -21,10 +22,10 @@ internal static class StepWords
     public static string Bake(Step step) =>
         string.Join(", then ", step.Stages.Select(stage => $"{stage.TempC} °C {Range(stage.MinMin, stage.MaxMin)}"));
 
-    private static string Time(Step step)
+    private static string Time(Step step, string piece)
     {
         if (step.IsBake) return $"{Bake(step)}{AtTheOven(step)}";
-        if (step.Hands is { } hands) return FormattableString.Invariant($"{hands.PerBatch} min and {hands.PerPie} min a pie");
+        if (step.Hands is { } hands) return FormattableString.Invariant($"{hands.PerBatch} min and {hands.PerPie} min a {piece}");
         var wait = step.Wait!;
         var least = wait.Least == wait.Aim ? $"{Length(wait.Least)} at least" : $"{Length(wait.Least)} at least, better {Length(wait.Aim)}";
         return $"{least}, {Length(wait.Most)} at most";

@@ -8,6 +8,7 @@ using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Pans;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
 using Lumpet.Store.Bakery;
@@ -53,7 +54,7 @@ public static class DemoBakery
             Products(transaction, bakery, pans, doughs, known, savedAt);
             foreach (var order in Read("orders"))
             {
-                var pickUp = FairDay(localNow).At(PickUpText.Clock.Parse(Text(order, "at")).Value);
+                var pickUp = FairDay(localNow).PlusDays(order["day"]?.GetValue<int>() ?? 0).At(PickUpText.Clock.Parse(Text(order, "at")).Value);
                 OrderStore.Add(transaction, new OrderLine(Text(order, "product"), Text(order, "pan"), order["count"]!.GetValue<int>(), pickUp, Text(order, "for")), zone);
             }
 
@@ -90,8 +91,9 @@ public static class DemoBakery
         foreach (var written in Read("ingredients").Where(one => one["madeOf"] is not null))
         {
             var id = Text(written, "id");
-            var draft = Over<IngredientDraft>(null, written) with { Price = null };
-            var (ingredient, _, faults) = IngredientReader.Read(id, draft, currency, today, new Pantry(IngredientLibrary.All));
+            var usual = written["usual"] is { } kind ? UsualMakings.For(Naming.Known<PreparationKind>(kind.GetValue<string>())) : null;
+            var draft = Over<IngredientDraft>(null, written) with { Price = null, Making = written["making"] is { } making ? Over(usual, making) : usual };
+            var (ingredient, _, faults) = IngredientReader.Read(id, draft, currency, today, new Pantry([.. IngredientLibrary.All, .. made]));
             Check($"ingredient {id}", faults);
             IngredientWriter.Add(transaction, [ingredient!]);
             made.Add(ingredient!);

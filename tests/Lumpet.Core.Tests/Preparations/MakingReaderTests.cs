@@ -37,13 +37,16 @@ public sealed class MakingReaderTests
         }
     }
 
-    [Theory]
-    [InlineData("making.batchMostKg", "0.02 to 1000")]
-    public void A_batch_says_how_much_it_takes(string field, string words)
+    [Fact]
+    public void The_usual_ways_are_those_that_were_approved() =>
+        Approved.Matches("Preparations/usual", Enum.GetValues<PreparationKind>().Select(kind => Told.Of(UsualMakings.For(kind))));
+
+    [Fact]
+    public void A_batch_says_how_much_it_takes()
     {
         var fault = Assert.Single(Read(Puree with { BatchMostKg = null }).Faults);
-        Assert.Equal(field, fault.Field);
-        Assert.Contains(words, fault.Message, StringComparison.Ordinal);
+        Assert.Equal("making.batchMostKg", fault.Field);
+        Assert.Contains("0.02 to 1000", fault.Message, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -80,15 +80,15 @@ public sealed class PlanShelfTests : IDisposable
     {
         Assert.Equal(201, (await server.Send(HttpMethod.Post, "/api/orders", new { product = "oat-custard", pan = "23", count = 4, pickUp = "2026-11-27T10:00", @for = "next day" })).Status);
         // As no form would take it: a crust of twenty centimetres.
-        server.Services.GetRequiredService<Database>().Write(transaction => transaction.Connection.Execute("UPDATE product SET thickness_mm = 200 WHERE id = 'pear'"));
+        server.Services.GetRequiredService<Database>().Write(transaction => transaction.Connection.Execute("UPDATE product SET thickness_mm = 200 WHERE id = 'damson'"));
         foreach (var path in new[] { $"/api/plan/{TestServer.Fair}", $"/api/dough/{TestServer.Fair}", $"/api/plan/{TestServer.Fair}/calendar.ics" })
         {
             var (status, problem) = await server.Send(HttpMethod.Get, path, null);
             Assert.Equal(409, status);
-            Assert.Contains("it stumbles over Pear and ginger in 23 cm", problem.GetProperty("title").GetString(), StringComparison.Ordinal);
+            Assert.Contains("it stumbles over Damson lattice in 23 cm", problem.GetProperty("title").GetString(), StringComparison.Ordinal);
         }
 
-        Assert.Equal(4, (await server.Get("/api/plan/2026-11-27")).GetProperty("pies").GetInt32());
+        Assert.Equal(4 + 29, (await server.Get("/api/plan/2026-11-27")).GetProperty("pies").GetInt32());
         Assert.Equal(62, (await server.Get($"/api/orders/{TestServer.Fair}")).GetProperty("pies").GetInt32());
     }
 }

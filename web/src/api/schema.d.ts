@@ -520,6 +520,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/preparations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that is made here before it goes into pies; with a day, how much it takes. */
+        get: operations["GetPreparations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/writing/making": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The usual way of making and keeping something of a kind. Stores nothing. */
+        post: operations["GetUsualMaking"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakery/description": {
         parameters: {
             query?: never;
@@ -1588,8 +1622,10 @@ export interface components {
              * @description Filling in all.
              */
             kilograms: number;
-            /** @description What is made here first, for all parts of all pies of the day. */
+            /** @description What is made here first and no plan makes, for all parts of all pies of the day. */
             made: components["schemas"]["MadeAnswer"][];
+            /** @description What the plan makes first, batch by batch. */
+            batches: components["schemas"]["MadeBatchAnswer"][];
             /** @description One for each product. */
             fillings: components["schemas"]["FillingAnswer"][];
         };
@@ -1757,6 +1793,7 @@ export interface components {
             keptPercent?: null | number;
             /** @description Whether a moist filling of it needs time and temperature control; null for what ships. */
             needsControl?: null | boolean;
+            making?: null | components["schemas"]["MakingDraft"];
         };
         /** @description The ingredients of the bakery. */
         IngredientsAnswer: {
@@ -1785,17 +1822,17 @@ export interface components {
              * @description Number of the load they entered with.
              */
             load: number;
-            /** @description Name of the product. */
+            /** @description Name of the product, or of what is made before the pies. */
             product: string;
             /** @description What is baked, where it is not simply pies: "shells". */
             step: string;
             /** @description Whether it bakes on the oven's floor. */
             isOnFloor: boolean;
-            /** @description Name of the pan. */
+            /** @description Name of the pan; empty of what is made before the pies. */
             pan: string;
             /**
              * Format: int32
-             * @description Pies.
+             * @description Pies; 0 of what is made before them.
              */
             pies: number;
             /** @description Their shelves, from 1 at the top. */
@@ -1816,7 +1853,7 @@ export interface components {
             stages: components["schemas"]["StageAnswer"][];
             /** @description Name of the oven they come from; null from the bench. */
             fromOven: null | string;
-            /** @description The pick-up they are for. */
+            /** @description The pick-up they are for; of what is made before the pies when the first of it is used. */
             pickUp: components["schemas"]["Moment"];
             /** @description How one sees that they are done. */
             readyWhen: string;
@@ -1942,6 +1979,61 @@ export interface components {
             /** @description What it takes, to weigh. */
             lines: components["schemas"]["MadeLine"][];
         };
+        /** @description A batch of something that is made before the pies. */
+        MadeBatchAnswer: {
+            /** @description Its id among the day's tasks. */
+            id: string;
+            /** @description What it is. */
+            name: string;
+            /** @description Its name, with its number where there are several. */
+            about: string;
+            /**
+             * Format: double
+             * @description How much is made.
+             */
+            grams: number;
+            /**
+             * Format: double
+             * @description What of what is weighed in is left.
+             */
+            keptPercent: number;
+            /** @description What is weighed in. */
+            lines: components["schemas"]["MadeBatchLine"][];
+            /** @description What is done, by the clock. */
+            steps: components["schemas"]["MadeStepAnswer"][];
+            /** @description When the first of it is used. */
+            needed: components["schemas"]["Moment"];
+            /** @description What it goes into. */
+            uses: components["schemas"]["MadeUseAnswer"][];
+            /** @description How it keeps, in words. */
+            keeps: string;
+            /**
+             * Format: double
+             * @description What is made beyond what is used; 0 for nothing.
+             */
+            surplusGrams: number;
+            /** @description What stands in the way; empty where nothing does. */
+            trouble: string;
+            /** @description What is not to be tasted raw; empty where there is nothing. */
+            caution: string;
+        };
+        /** @description What is weighed into a batch. */
+        MadeBatchLine: {
+            /** @description The ingredient. */
+            name: string;
+            /** @description How it is prepared. */
+            preparation: string;
+            /**
+             * Format: double
+             * @description What the scale is to show.
+             */
+            grams: number;
+            /**
+             * Format: double
+             * @description What to buy for it; null where nothing is lost.
+             */
+            toBuyGrams: null | number;
+        };
         /** @description A line of what is made here. */
         MadeLine: {
             /** @description The ingredient. */
@@ -1953,6 +2045,81 @@ export interface components {
              * @description To weigh.
              */
             grams: number;
+        };
+        /** @description A step of a batch. */
+        MadeStepAnswer: {
+            /** @description What is done. */
+            name: string;
+            /** @description Where. */
+            station: string;
+            /** @description When it begins. */
+            start: components["schemas"]["Moment"];
+            /** @description When it ends. */
+            end: components["schemas"]["Moment"];
+            /** @description Stages of a bake, in words; empty for other steps. */
+            heat: string;
+            /**
+             * Format: int32
+             * @description Temperature of the place.
+             */
+            celsius: number;
+            /** @description The sensory test. */
+            readyWhen: string;
+            /** @description What can hurt. */
+            caution: string;
+        };
+        /** @description What a batch goes into. */
+        MadeUseAnswer: {
+            /** @description A product and its pan, a dough, or another batch. */
+            for: string;
+            /**
+             * Format: double
+             * @description How much of it.
+             */
+            grams: number;
+            /** @description When. */
+            at: components["schemas"]["Moment"];
+        };
+        /** @description How something is made as a person writes it; anything may be missing or wrong until MakingReader has read it. */
+        MakingDraft: {
+            /** @description One of the names of PreparationKind. */
+            kind?: null | string;
+            /** @description Its steps in order; none where no plan makes it. */
+            steps?: null | components["schemas"]["StepDraft"][];
+            /**
+             * Format: double
+             * @description The smallest sensible batch in kilograms made; null for any.
+             */
+            batchLeastKg?: null | number;
+            /**
+             * Format: double
+             * @description What pot, bowl or bench takes, in kilograms made.
+             */
+            batchMostKg?: null | number;
+            /**
+             * Format: double
+             * @description Kilograms weighed in on one tray where it is baked; null where it is not.
+             */
+            trayKg?: null | number;
+            /** @description One of the names of KeepPlace. */
+            keepsIn?: null | string;
+            /**
+             * Format: int32
+             * @description Least minutes that it needs there before it is used.
+             */
+            holdLeast?: null | number;
+            /**
+             * Format: int32
+             * @description Minutes there that a plan aims for: 720 for the day before.
+             */
+            holdAim?: null | number;
+            /**
+             * Format: int32
+             * @description Most minutes that it keeps there.
+             */
+            holdMost?: null | number;
+            /** @description What is done to it again before it is used. */
+            beforeUse?: null | string;
         };
         /** @description A minute of a plan, and what the bakery's clock shows then. */
         Moment: {
@@ -2523,6 +2690,53 @@ export interface components {
             /** @description Whether all was tried that is tried for a day; asked for with "settled" it is given the time that takes. */
             isSettled: boolean;
         };
+        /** @description Something that is made here before it goes into pies. */
+        PreparationAnswer: {
+            /** @description Its id; an ingredient has the same. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What it is, in words; null while nobody has said how it is made. */
+            kind: null | string;
+            /** @description Whether a plan makes it. */
+            isPlanned: boolean;
+            /** @description What takes it, each with its address here. */
+            takenBy: components["schemas"]["TakerAnswer"][];
+            /** @description How it keeps, in words. */
+            keeps: string;
+            /** @description How much is made at once, in words. */
+            batches: string;
+            /** @description How it is made. */
+            steps: components["schemas"]["StepAnswer"][];
+            /** @description What goes in, as written. */
+            lines: components["schemas"]["MadeLine"][];
+            /**
+             * Format: double
+             * @description What of it is left.
+             */
+            keptPercent: number;
+            /**
+             * Format: double
+             * @description How much the day takes; 0 for none.
+             */
+            dayGrams: number;
+            /**
+             * Format: int32
+             * @description In how many batches.
+             */
+            dayBatches: number;
+            /** @description What it carries; null where something in it is not stated. */
+            allergens: null | string[];
+            /** @description What is not to be tasted raw; empty where there is nothing. */
+            caution: string;
+        };
+        /** @description Everything that is made here before it goes into pies. */
+        PreparationsAnswer: {
+            /** @description The day that was asked for; empty for none. */
+            dayName: string;
+            /** @description By name. */
+            preparations: components["schemas"]["PreparationAnswer"][];
+        };
         /** @description A price as stated. */
         PriceDraft: {
             /** @description From whom. */
@@ -3084,7 +3298,7 @@ export interface components {
             perBatch?: null | number;
             /**
              * Format: double
-             * @description Minutes of hands a pie.
+             * @description Minutes of hands a pie; of a preparation, a kilogram of what is weighed.
              */
             perPie?: null | number;
             /**
@@ -3144,6 +3358,13 @@ export interface components {
             top: null | string;
             /** @description How the base is laid in. */
             lining: null | string;
+        };
+        /** @description What takes something that is made here. */
+        TakerAnswer: {
+            /** @description Its name. */
+            name: string;
+            /** @description Its address in the interface. */
+            place: string;
         };
         /** @description A task. */
         TaskAnswer: {
@@ -3250,6 +3471,11 @@ export interface components {
             doughs: components["schemas"]["DoughDraft"][];
             /** @description Usual chains of steps. */
             products: components["schemas"]["UsualProduct"][];
+        };
+        /** @description The kind whose usual way is asked for. */
+        UsualMakingRequest: {
+            /** @description One of the kinds of preparation. */
+            kind: null | string;
         };
         /** @description A usual way to make a product, as a start for one's own. */
         UsualProduct: {
@@ -3429,6 +3655,12 @@ export interface components {
             roles: components["schemas"]["WordChoice"][];
             /** @description Where a bake stands. */
             places: components["schemas"]["WordChoice"][];
+            /** @description Kinds of what is made before it goes into pies. */
+            preparations: components["schemas"]["WordChoice"][];
+            /** @description Where such things are kept. */
+            keepPlaces: components["schemas"]["WordChoice"][];
+            /** @description Where work is done. */
+            stations: components["schemas"]["WordChoice"][];
             /** @description What an ingredient may carry. */
             allergens: string[];
         };
@@ -4506,6 +4738,70 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetPreparations: {
+        parameters: {
+            query?: {
+                day?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreparationsAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetUsualMaking: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UsualMakingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MakingDraft"];
+                };
             };
             /** @description Bad Request */
             400: {

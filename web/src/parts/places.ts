@@ -23,6 +23,7 @@ export const places: Place[] = [
 export const screens = [
   { id: 'write', name: 'Write a recipe', key: 'w' },
   { id: 'doughs', name: 'Doughs', key: 'u' },
+  { id: 'preparations', name: 'Preparations', key: 'm' },
   { id: 'ingredients', name: 'Ingredients', key: 'i' },
   { id: 'pans', name: 'Pans', key: 'a' },
   { id: 'library', name: 'Take in, give out', key: 'l' },
@@ -33,6 +34,7 @@ const within: Record<string, string> = {
   '': 'orders',
   write: 'recipes',
   doughs: 'recipes',
+  preparations: 'recipes',
   ingredients: 'recipes',
   pans: 'recipes',
   versions: 'recipes',

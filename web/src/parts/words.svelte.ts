@@ -13,6 +13,9 @@ class WordsState {
     cups: [],
     roles: [],
     places: [],
+    preparations: [],
+    keepPlaces: [],
+    stations: [],
     allergens: [],
   })
 

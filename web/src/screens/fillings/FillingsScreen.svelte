@@ -7,6 +7,7 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import LateNote from '../../parts/LateNote.svelte'
   import MadeFirst from '../../parts/MadeFirst.svelte'
+  import MadeBatch from './MadeBatch.svelte'
   import Mark from '../../parts/Mark.svelte'
 
   interface Props {
@@ -45,10 +46,23 @@
     {:else}
       {kilograms(answer.kilograms)} of filling for <DayWord day={today.day} name={answer.dayName} />:
       {answer.fillings.map((filling) => `${kilograms(filling.grams / 1000)} ${filling.name.toLowerCase()}`).join(', ')}.
+      {#if answer.batches.length > 0}
+        {answer.batches.length === 1 ? 'One batch is' : `${answer.batches.length} batches are`} made first, from {answer
+          .batches[0]?.steps[0]?.start.day}
+        {answer.batches[0]?.steps[0]?.start.clock}.
+      {/if}
     {/if}
   </h1>
   {#if answer.fillings.length > 0}
     <button class="link small" onclick={() => window.print()}>Print the filling sheets</button>
+  {/if}
+  {#if answer.batches.length > 0}
+    <section class="mt-5" aria-label="Made first">
+      <h2>Made first</h2>
+      <div class="grid gap-x-12 gap-y-2 lg:grid-cols-2">
+        {#each answer.batches as batch (batch.id)}<MadeBatch {batch} />{/each}
+      </div>
+    </section>
   {/if}
   {#if answer.made.length > 0}
     <div class="grid gap-x-12 lg:grid-cols-[1fr_24rem]">

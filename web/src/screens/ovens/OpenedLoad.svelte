@@ -3,6 +3,7 @@
   import { duration } from '../../parts/amounts'
   import PanSpots from '../../parts/PanSpots.svelte'
   import { colourOf } from '../../parts/heat'
+  import { whatOf } from './layout'
 
   interface Props {
     layer: Schemas['LayerAnswer']
@@ -13,12 +14,11 @@
 
   // Pixels for a centimetre: a tray of 66 x 46 cm is drawn to scale.
   const scale = 2
-  const name = $derived(layer.step ? `${layer.product} ${layer.step}` : layer.product)
 </script>
 
 <section class="opened" aria-label="The opened load">
   <div>
-    <h2>Load {layer.load} in {oven}: {layer.pies} {name}, {layer.pan}</h2>
+    <h2>Load {layer.load} in {oven}: {whatOf(layer)}</h2>
     <ol class="stages">
       {#each layer.stages as stage (stage.number)}
         <li>
@@ -36,7 +36,8 @@
     </ol>
     <p>Ready when: {layer.readyWhen}.</p>
     <p class="small">
-      Times are the earliest end of each stage; the test decides. For the pick-up at {layer.pickUp.day}
+      Times are the earliest end of each stage; the test decides. {layer.pies > 0 ? 'For the pick-up at' : 'Used from'}
+      {layer.pickUp.day}
       {layer.pickUp.clock}.
     </p>
     <button class="press mt-2" onclick={onclose}>Close the load</button>
@@ -49,7 +50,7 @@
           height={46 * scale}
           viewBox="0 0 66 46"
           role="img"
-          aria-label="Shelf {layer.shelves[index]}: {tray.pies} pies"
+          aria-label="Shelf {layer.shelves[index]}: {layer.pies > 0 ? `${tray.pies} pies` : layer.product}"
         >
           <rect x="0.3" y="0.3" width="65.4" height="45.4" rx="1" />
           <PanSpots
@@ -60,7 +61,13 @@
             rim={1}
           />
         </svg>
-        <span class="small">shelf {layer.shelves[index]}: {tray.pies} {tray.pies === 1 ? 'pie' : 'pies'}</span>
+        <span class="small"
+          >shelf {layer.shelves[index]}: {layer.pies === 0
+            ? layer.product.toLowerCase()
+            : tray.pies === 1
+              ? '1 pie'
+              : `${tray.pies} pies`}</span
+        >
       </li>
     {/each}
   </ul>

@@ -6,7 +6,18 @@
   import HeatCurve from './HeatCurve.svelte'
   import OvenMoves from './OvenMoves.svelte'
   import OvenSettings from './OvenSettings.svelte'
-  import { fitting, mostZoom, ovenTops, shelfRuns, sizes, timeScale, widthOf, zoomStep } from './layout'
+  import {
+    countOf,
+    fitting,
+    mostZoom,
+    ovenTops,
+    shelfRuns,
+    sizes,
+    timeScale,
+    whatOf,
+    widthOf,
+    zoomStep,
+  } from './layout'
 
   type Layer = Schemas['LayerAnswer']
 
@@ -33,9 +44,17 @@
   const shortName = (layer: Layer) => layer.step || (layer.product.split(' ')[0] ?? '')
   /** What stands on a layer's paper tag: shorter where there is less room, and nothing where a number would not fit. */
   const tagOf = (layer: Layer, width: number) =>
-    fitting([`${layer.pies} ${nameOf(layer)}`, `${layer.pies} ${shortName(layer)}`, `${layer.pies}`], width)
+    fitting(
+      [
+        `${countOf(layer)} ${nameOf(layer)}`,
+        ...(layer.pies > 0 ? [] : [layer.product]),
+        `${countOf(layer)} ${shortName(layer)}`,
+        countOf(layer),
+      ],
+      width,
+    )
   const wordsOf = (layer: Layer) =>
-    `Load ${layer.load}: ${layer.pies} ${nameOf(layer)}, ${layer.pan}${layer.isOnFloor ? ', on the floor' : ''}, ${layer.stages
+    `Load ${layer.load}: ${whatOf(layer)}${layer.isOnFloor ? ', on the floor' : ''}, ${layer.stages
       .map((stage) => `${stage.tempC} °C ${stage.start.clock} to ${stage.end.clock}`)
       .join(', then ')}${layer.fromOven ? `, from ${layer.fromOven}` : ''}`
 
@@ -157,9 +176,12 @@
                 style:background={colourOf(stage.tempC)}
               ></span>
             {/each}
-            {#if tag && tag !== `${layer.pies}`}<span class="tag">{tag}</span>
-            {:else if tag && end - start >= 46}<span class="tag"><Mark product={layer.product} size={15} /> {tag}</span
-              >{:else if end - start >= 18}<span class="tag bare"><Mark product={layer.product} size={15} /></span>{/if}
+            {#if tag && (layer.pies === 0 || tag !== countOf(layer))}<span class="tag">{tag}</span>
+            {:else if layer.pies > 0 && tag && end - start >= 46}<span class="tag"
+                ><Mark product={layer.product} size={15} /> {tag}</span
+              >{:else if layer.pies > 0 && end - start >= 18}<span class="tag bare"
+                ><Mark product={layer.product} size={15} /></span
+              >{/if}
           </button>
         {/each}
       {/each}

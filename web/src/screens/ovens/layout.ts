@@ -4,6 +4,16 @@ type Ovens = Schemas['OvensAnswer']
 type Layer = Schemas['LayerAnswer']
 
 /** Pixels of the drawing that do not depend on its width. */
+/** How much of it there is, as a tag says it: pies, or trays of what is made before them. */
+export const countOf = (layer: Layer): string =>
+  layer.pies > 0 ? `${layer.pies}` : layer.trays.length === 1 ? '1 tray' : `${layer.trays.length} trays`
+
+/** How much of what lies there, and in which pans. */
+export const whatOf = (layer: Layer): string => {
+  const name = layer.step ? `${layer.product} ${layer.step}` : layer.product
+  return layer.pies > 0 ? `${layer.pies} ${name}, ${layer.pan}` : `${countOf(layer)} of ${name}`
+}
+
 export const sizes = { labels: 40, curve: 64, shelf: 24, between: 26, name: 104, gap: 28, hours: 22 }
 
 // Below this a bake of half an hour is too narrow for its count.

@@ -89,6 +89,7 @@
     {/if}
     <a class="press press-main" href="#/write">Write a recipe</a>
     <a class="press" href="#/doughs">Doughs</a>
+    <a class="press" href="#/preparations">Preparations</a>
     <a class="press" href="#/ingredients">Ingredients</a>
     <a class="press" href="#/pans">Pans</a>
     <a class="press" href="#/library">Take in, give out</a>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Failure, Schemas } from '../../api/client'
   import { colourOf } from '../../parts/heat'
-  import { words } from '../../parts/words.svelte'
+  import StepTimes from './StepTimes.svelte'
 
   interface Props {
     steps: (Schemas['StepDraft'] | null)[]
@@ -30,115 +30,7 @@
         <li>
           <span class="heat" style:background={heat(step)}></span>
           <input class="field name" bind:value={step.name} aria-label="Step {at + 1}" />
-          <span class="times">
-            {#if (step.perBatch ?? null) !== null || (step.perPie ?? null) !== null}
-              <input
-                class="field n"
-                type="number"
-                bind:value={step.perBatch}
-                aria-label="{step.name}: minutes a batch"
-              />
-              <span class="small">min and</span>
-              <input
-                class="field n"
-                type="number"
-                step="any"
-                bind:value={step.perPie}
-                aria-label="{step.name}: minutes a pie"
-              />
-              <span class="small">a pie</span>
-            {:else if (step.stages?.length ?? 0) > 0}
-              {#each step.stages ?? [] as stage, number (number)}
-                {#if stage}
-                  <span class="stage">
-                    <input
-                      class="field n"
-                      type="number"
-                      bind:value={stage.tempC}
-                      aria-label="{step.name}: stage {number + 1}, temperature"
-                    />
-                    <span class="small">°C</span>
-                    <input
-                      class="field n"
-                      type="number"
-                      bind:value={stage.least}
-                      aria-label="{step.name}: stage {number + 1}, least minutes"
-                    />
-                    <span class="small">to</span>
-                    <input
-                      class="field n"
-                      type="number"
-                      bind:value={stage.most}
-                      aria-label="{step.name}: stage {number + 1}, most minutes"
-                    />
-                    <span class="small">min</span>
-                    {#if (step.stages?.length ?? 0) > 1}
-                      <button
-                        class="link small"
-                        type="button"
-                        aria-label="Take out stage {number + 1}"
-                        onclick={() => step.stages?.splice(number, 1)}>Take out</button
-                      >
-                    {/if}
-                  </span>
-                {/if}
-              {/each}
-              <span class="meanwhile">
-                <label
-                  ><span class="small">stands</span>
-                  <select
-                    class="field"
-                    bind:value={() => step.place ?? 'shelf', (value) => (step.place = value)}
-                    aria-label="{step.name}: where it stands"
-                    >{#each words.current.places as place (place.value)}<option value={place.value}
-                        >{place.words}</option
-                      >{/each}</select
-                  ></label
-                >
-                <label
-                  ><span class="small">tray heated, min</span>
-                  <input
-                    class="field n"
-                    type="number"
-                    bind:value={step.heatedTrayMin}
-                    aria-label="{step.name}: minutes for which the tray is heated before"
-                  /></label
-                >
-                <label
-                  ><span class="small">weights out after, min</span>
-                  <input
-                    class="field n"
-                    type="number"
-                    bind:value={step.weightsOutMin}
-                    aria-label="{step.name}: minutes after which weights come out"
-                  /></label
-                >
-                <label class="check"
-                  ><input type="checkbox" class="size-5" bind:checked={step.turned} />
-                  <span class="small">turned half-way</span></label
-                >
-              </span>
-              {#if (step.stages?.length ?? 0) < 4}
-                <button
-                  class="link small"
-                  type="button"
-                  onclick={() => step.stages?.push({ tempC: 180, least: 20, most: 30 })}>Another stage</button
-                >
-              {/if}
-            {:else}
-              <input
-                class="field n"
-                type="number"
-                bind:value={step.waitLeast}
-                aria-label="{step.name}: least minutes"
-              />
-              <span class="small">at least,</span>
-              <input class="field n" type="number" bind:value={step.waitAim} aria-label="{step.name}: minutes wanted" />
-              <span class="small">wanted,</span>
-              <input class="field n" type="number" bind:value={step.waitMost} aria-label="{step.name}: most minutes" />
-              <span class="small">min at most</span>
-            {/if}
-          </span>
+          <span class="times"><StepTimes {step} piece="pie" /></span>
           <input
             class="field ready"
             bind:value={step.readyWhen}
@@ -169,31 +61,6 @@
     margin-top: 11px;
     border-radius: 3px;
     border: 1px solid rgb(42 29 23 / 45%);
-  }
-
-  .times,
-  .stage {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 0.3rem;
-  }
-
-  .n {
-    width: 4.6rem;
-  }
-
-  .meanwhile {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 0.2rem 0.8rem;
-  }
-
-  .meanwhile label {
-    display: flex;
-    align-items: center;
-    gap: 0.3rem;
   }
 
   .fault,

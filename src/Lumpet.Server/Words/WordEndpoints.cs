@@ -2,11 +2,14 @@ using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Judging;
 using Lumpet.Core.Steps;
+using Lumpet.Server.Preparations;
+using Lumpet.Server.Recipes;
 
-namespace Lumpet.Server.Recipes;
+namespace Lumpet.Server.Words;
 
 /// <summary>Every kind that can be chosen, with its words: said here and nowhere else.</summary>
 internal static class WordEndpoints
@@ -26,6 +29,9 @@ internal static class WordEndpoints
         Choices<CupCustom>(KindWords.Of),
         Choices<IngredientRole>(KindWords.Of),
         Choices<OvenPlace>(place => place == OvenPlace.Floor ? "on the floor of the oven" : "on any shelf"),
+        Choices<PreparationKind>(PreparationWords.Of),
+        Choices<KeepPlace>(PreparationWords.Of),
+        Choices<Station>(station => station switch { Station.Rack => "on the rack", Station.Cold => "in the cold", Station.Oven => "in the oven", Station.Pot => "at the burners", Station.Dough => "at the mixer", Station.Finish => "where pies are finished", Station.Box => "where pies are boxed", _ => "at the bench" }),
         MajorAllergens.All);
 
     private static WordChoice[] Choices<T>(Func<T, string> words)
@@ -43,6 +49,9 @@ internal static class WordEndpoints
 /// <param name="Cups">Which cups a recipe means.</param>
 /// <param name="Roles">What an ingredient does in a formula.</param>
 /// <param name="Places">Where a bake stands.</param>
+/// <param name="Preparations">Kinds of what is made before it goes into pies.</param>
+/// <param name="KeepPlaces">Where such things are kept.</param>
+/// <param name="Stations">Where work is done.</param>
 /// <param name="Allergens">What an ingredient may carry.</param>
 public sealed record WordsAnswer(
     IReadOnlyList<WordChoice> Fillings,
@@ -55,4 +64,7 @@ public sealed record WordsAnswer(
     IReadOnlyList<WordChoice> Cups,
     IReadOnlyList<WordChoice> Roles,
     IReadOnlyList<WordChoice> Places,
+    IReadOnlyList<WordChoice> Preparations,
+    IReadOnlyList<WordChoice> KeepPlaces,
+    IReadOnlyList<WordChoice> Stations,
     IReadOnlyList<string> Allergens);

@@ -1,0 +1,123 @@
+using Lumpet.Core;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Preparations;
+using Lumpet.Core.Recipes;
+using Lumpet.Core.Safety;
+using Lumpet.Server.Bakery;
+using Lumpet.Server.DayPlan;
+using Lumpet.Server.Faults;
+using Lumpet.Server.Recipes;
+using Lumpet.Store;
+using Lumpet.Store.Ingredients;
+using Lumpet.Store.Recipes;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Lumpet.Server.Preparations;
+
+/// <summary>What is made before it goes into pies: who takes it, how it is made, how it keeps, how much a day takes.</summary>
+internal static class PreparationEndpoints
+{
+    /// <summary>Adds the endpoints.</summary>
+    public static void Map(IEndpointRouteBuilder routes)
+    {
+        routes.MapGet("/api/preparations", List).WithName("GetPreparations").WithSummary("Everything that is made here before it goes into pies; with a day, how much it takes.");
+        routes.MapPost("/api/writing/making", Usual).WithName("GetUsualMaking").WithSummary("The usual way of making and keeping something of a kind. Stores nothing.");
+    }
+
+    private static Results<Ok<PreparationsAnswer>, ValidationProblem> List(string? day, Database database)
+    {
+        using var connection = database.Open();
+        IReadOnlyList<MadeHere> wanted = [];
+        if (!string.IsNullOrEmpty(day))
+        {
+            var (book, refused) = PlanEndpoints.Open(day, connection);
+            if (book is null) return refused!;
+            wanted = MadeHere.In(book.Snapshot.Orders.Select(order => Scaling.Scale(order.Product, order.Pan, order.Count)));
+        }
+
+        var ingredients = IngredientStore.All(connection);
+        var products = RecipeStore.Products(connection).Where(product => !product.IsRetired).ToArray();
+        var doughs = RecipeStore.Doughs(connection).Where(dough => !dough.IsRetired).ToArray();
+        Ingredient[] made = [.. ingredients.Values.Where(one => one.Formula is not null && !one.IsRetired).OrderBy(one => one.Name, StringComparer.OrdinalIgnoreCase)];
+        var today = wanted.ToDictionary(one => one.Ingredient.Id, one => one.Wanted);
+        return TypedResults.Ok(new PreparationsAnswer(
+            string.IsNullOrEmpty(day) ? string.Empty : Days.Name(Days.Read(day)!.Value),
+            [.. made.Select(one => Answer(one, products, doughs, made, today.GetValueOrDefault(one.Id)))]));
+    }
+
+    private static Results<Ok<MakingDraft>, ValidationProblem> Usual(UsualMakingRequest request) =>
+        Naming.Read<PreparationKind>(request.Kind) is { } kind
+            ? TypedResults.Ok(UsualMakings.For(kind))
+            : FieldProblems.Of(("kind", $"This is one of {string.Join(", ", Naming.All<PreparationKind>())}."));
+
+    private static PreparationAnswer Answer(Ingredient one, Product[] products, DoughFormula[] doughs, Ingredient[] made, Mass today)
+    {
+        var how = one.Formula!.How;
+        bool Takes(IEnumerable<RecipeLine> lines) => lines.Any(line => line.Ingredient.Id == one.Id);
+        return new PreparationAnswer(
+            one.Id,
+            one.Name,
+            how is null ? null : PreparationWords.Of(how.Kind),
+            how?.IsPlanned ?? false,
+            [
+                .. products.Where(product => Takes(product.Parts.Where(part => part.Kind != PartKind.Dough).SelectMany(part => part.Lines))).Select(product => new TakerAnswer(product.Name, $"/recipes/{product.Id}")),
+                .. doughs.Where(dough => Takes(dough.Lines)).Select(dough => new TakerAnswer(dough.Name, $"/doughs/{dough.Id}")),
+                .. made.Where(other => Takes(other.Formula!.Lines)).Select(other => new TakerAnswer(other.Name, $"/preparations/{other.Id}")),
+            ],
+            how is null ? string.Empty : PreparationWords.Keeps(how.Keeping),
+            how is null ? string.Empty : PreparationWords.Batches(how, how.Method.Any(step => step.IsBake)),
+            [.. (how?.Method ?? []).Select(step => StepWords.Of(step, step.Caution, "kg"))],
+            [.. one.Formula.Lines.Select(line => new MadeLine(line.Ingredient.Name, line.Preparation, Math.Round(line.Amount.Grams, 1)))],
+            Math.Round(one.Formula.KeptShare * 100, 1),
+            today > Mass.Zero ? ScaleReading.GramsOf(today) : 0,
+            today > Mass.Zero && how is not null ? how.Batches.CountFor(today) : 0,
+            one.AllergensStated ? one.Allergens : null,
+            ProductCautions.Raw(one.Formula.Lines) ?? string.Empty);
+    }
+}
+
+/// <summary>The kind whose usual way is asked for.</summary>
+/// <param name="Kind">One of the kinds of preparation.</param>
+public sealed record UsualMakingRequest(string? Kind);
+
+/// <summary>Everything that is made here before it goes into pies.</summary>
+/// <param name="DayName">The day that was asked for; empty for none.</param>
+/// <param name="Preparations">By name.</param>
+public sealed record PreparationsAnswer(string DayName, IReadOnlyList<PreparationAnswer> Preparations);
+
+/// <summary>Something that is made here before it goes into pies.</summary>
+/// <param name="Id">Its id; an ingredient has the same.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Kind">What it is, in words; null while nobody has said how it is made.</param>
+/// <param name="IsPlanned">Whether a plan makes it.</param>
+/// <param name="TakenBy">What takes it, each with its address here.</param>
+/// <param name="Keeps">How it keeps, in words.</param>
+/// <param name="Batches">How much is made at once, in words.</param>
+/// <param name="Steps">How it is made.</param>
+/// <param name="Lines">What goes in, as written.</param>
+/// <param name="KeptPercent">What of it is left.</param>
+/// <param name="DayGrams">How much the day takes; 0 for none.</param>
+/// <param name="DayBatches">In how many batches.</param>
+/// <param name="Allergens">What it carries; null where something in it is not stated.</param>
+/// <param name="Caution">What is not to be tasted raw; empty where there is nothing.</param>
+public sealed record PreparationAnswer(
+    string Id,
+    string Name,
+    string? Kind,
+    bool IsPlanned,
+    IReadOnlyList<TakerAnswer> TakenBy,
+    string Keeps,
+    string Batches,
+    IReadOnlyList<StepAnswer> Steps,
+    IReadOnlyList<MadeLine> Lines,
+    double KeptPercent,
+    double DayGrams,
+    int DayBatches,
+    IReadOnlyList<string>? Allergens,
+    string Caution);
+
+/// <summary>What takes something that is made here.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Place">Its address in the interface.</param>
+public sealed record TakerAnswer(string Name, string Place);
