@@ -162,3 +162,22 @@ test('a recipe from elsewhere is shown before it is taken in, and its doubts sta
   await expect(page.getByText('version 2:')).toBeVisible()
   await expect(page.getByText('still to look at')).toHaveCount(0)
 })
+
+test('a step is put between two others, named, linked and moved, and what breaks is said at once', async ({ page }) => {
+  await page.goto('/#/write/plum')
+  const steps = page.getByRole('region', { name: 'Steps' })
+  const before = await steps.getByRole('listitem').count()
+  const first = await page.getByRole('textbox', { name: 'Step 1', exact: true }).inputValue()
+  await steps.locator('summary').filter({ hasText: 'Add after' }).first().click()
+  await steps.getByRole('button', { name: `Work after ${first}` }).click()
+  await expect(steps.getByRole('listitem')).toHaveCount(before + 1)
+  await page.getByRole('textbox', { name: 'Step 2', exact: true }).fill('Press a pattern into the rim')
+  await expect(steps.getByText(`after ${first.toLowerCase()}`).first()).toBeVisible()
+  await steps.getByRole('button', { name: 'Press a pattern into the rim: take out' }).click()
+  await expect(steps.getByRole('listitem')).toHaveCount(before)
+  // Without the step that takes the dough it is no pie any more; that is said before anything is saved.
+  await steps.getByRole('button', { name: `${first}: take out` }).click()
+  await expect(steps.getByRole('alert').first()).toContainText('One step must take the dough.')
+  await page.getByRole('link', { name: 'Leave it' }).click()
+  await expect(page).toHaveURL(/recipes\/plum/)
+})

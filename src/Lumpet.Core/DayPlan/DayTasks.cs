@@ -61,8 +61,8 @@ internal static class DayTasks
             yield return Task(parcel, lot, step, cautions[step.Id], step.IsBake ? TaskKind.Bake : TaskKind.Hands, times.Start[node], times.End[node]);
         }
 
-        foreach (var edge in graph.Edges.Where(edge => edge.Wait is not null))
-            yield return Task(parcel, lot, edge.Wait!, cautions[edge.Wait!.Id], TaskKind.Wait, times.End[edge.From], times.Start[edge.To]);
+        foreach (var (wait, start, end) in graph.Edges.SelectMany(edge => Waits(edge, times)))
+            yield return Task(parcel, lot, wait, cautions[wait.Id], TaskKind.Wait, start, end);
     }
 
     /// <summary>Work, bakes and waits of a batch that is made before the pies, and its keeping until the first of it is used.</summary>
@@ -89,6 +89,18 @@ internal static class DayTasks
 
     private static DayTask Made(PreparationBatch batch, string step, string name, Station station, TaskKind kind, int start, int end, int celsius, string readyWhen, string caution) =>
         new(Id(batch, step), null, step, name, batch.About, station, kind, start, end, 0, celsius, readyWhen, caution) { IsMadeFirst = true };
+
+    /// <summary>The waits between two nodes, each with its share of the minutes.</summary>
+    internal static IEnumerable<TimedStep> Waits(StepEdge edge, ParcelTimes times)
+    {
+        if (edge.Waits.Count == 0) yield break;
+        var from = times.End[edge.From];
+        foreach (var (wait, minutes) in edge.Waits.Zip(Span.Share([.. edge.Waits.Select(wait => wait.Wait!)], times.Start[edge.To] - from)))
+        {
+            yield return new TimedStep(wait, from, from + minutes);
+            from += minutes;
+        }
+    }
 
     private static DayTask Task(Parcel parcel, Lot lot, Step step, string caution, TaskKind kind, int start, int end) => new(
         $"{lot.Id}/{parcel.Number}/{step.Id}",

@@ -80,22 +80,19 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
     /// <summary>The steps at which someone or an oven works, and what lies between each and what follows it: the waits, and its keeping after the last.</summary>
     private static (List<Step> Worked, List<Span> Gaps) Worked(Making how)
     {
-        var (worked, gaps) = (new List<Step>(), new List<Span>());
+        var (worked, waits) = (new List<Step>(), new List<Span?>());
         foreach (var step in how.Method)
         {
-            if (step.Wait is { } wait)
+            if (step.Wait is { } wait) waits[^1] = waits[^1]?.Then(wait) ?? wait;
+            else
             {
-                gaps[^1] = wait;
-                continue;
+                worked.Add(step);
+                waits.Add(null);
             }
-
-            worked.Add(step);
-            gaps.Add(new Span(0, 0, Making.MostBetweenMin));
         }
 
-        var (last, hold) = (how.Method[^1].Wait ?? new Span(0, 0, 0), how.Keeping.Hold);
-        gaps[^1] = new Span(last.Least + hold.Least, last.Aim + hold.Aim, last.Most + hold.Most);
-        return (worked, gaps);
+        waits[^1] = waits[^1]?.Then(how.Keeping.Hold) ?? how.Keeping.Hold;
+        return (worked, [.. waits.Select(wait => wait ?? new Span(0, 0, Making.MostBetweenMin))]);
     }
 
     /// <summary>By how many minutes it is late, whether it cannot be made so at all, and what stands in the way.</summary>
@@ -126,16 +123,25 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
     private static IEnumerable<TimedStep> WithWaits(IReadOnlyList<Step> method, TimedStep[] times, int neededMin)
     {
         var worked = 0;
-        foreach (var step in method)
+        for (var at = 0; at < method.Count; at++)
         {
-            if (step.Wait is not { } wait)
+            if (method[at].Wait is null)
             {
                 yield return times[worked++];
                 continue;
             }
 
+            Step[] waits = [.. method.Skip(at).TakeWhile(step => step.Wait is not null)];
+            var all = waits.Select(step => step.Wait!).Aggregate((one, other) => one.Then(other));
             var from = times[worked - 1].EndMin;
-            yield return new TimedStep(step, from, worked < times.Length ? times[worked].StartMin : from + Math.Clamp(neededMin - from, wait.Least, wait.Aim));
+            var minutes = worked < times.Length ? times[worked].StartMin - from : Math.Clamp(neededMin - from, all.Least, all.Aim);
+            foreach (var (step, share) in waits.Zip(Span.Share([.. waits.Select(step => step.Wait!)], minutes)))
+            {
+                yield return new TimedStep(step, from, from + share);
+                from += share;
+            }
+
+            at += waits.Length - 1;
         }
     }
 }

@@ -132,15 +132,19 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
     {
         var (graph, times) = (parcel.Work.Graph, parcel.Times);
         for (var node = 0; node < graph.Nodes.Count; node++) reasons[Id(parcel, graph.Nodes[node].Id)] = Node(parcel, node);
-        foreach (var edge in graph.Edges.Where(edge => edge.Wait is not null))
+        foreach (var edge in graph.Edges)
         {
-            var (wait, minutes) = (edge.Wait!.Wait!, times.Start[edge.To] - times.End[edge.From]);
-            reasons[Id(parcel, edge.Wait.Id)] = new TaskReason(
-                Say($"{Long(wait.Least)} at least, {Long(wait.Aim)} wanted, {Long(wait.Most)} at most; here {Long(minutes)}"),
-                [new TaskLink(Id(parcel, graph.Nodes[edge.From].Id), 0, 0)],
-                [new TaskLink(Id(parcel, graph.Nodes[edge.To].Id), 0, 0)],
-                minutes - wait.Least,
-                Say($"\"{graph.Nodes[edge.To].Name}\" comes later than {At(times.Start[edge.To])}"));
+            TimedStep[] waits = [.. DayTasks.Waits(edge, times)];
+            for (var at = 0; at < waits.Length; at++)
+            {
+                var (wait, minutes) = (waits[at].Step.Wait!, waits[at].EndMin - waits[at].StartMin);
+                reasons[Id(parcel, waits[at].Step.Id)] = new TaskReason(
+                    Say($"{Long(wait.Least)} at least, {Long(wait.Aim)} wanted, {Long(wait.Most)} at most; here {Long(minutes)}"),
+                    [new TaskLink(Id(parcel, at == 0 ? graph.Nodes[edge.From].Id : waits[at - 1].Step.Id), 0, 0)],
+                    [new TaskLink(Id(parcel, at == waits.Length - 1 ? graph.Nodes[edge.To].Id : waits[at + 1].Step.Id), 0, 0)],
+                    minutes - wait.Least,
+                    Say($"\"{graph.Nodes[edge.To].Name}\" comes later than {At(times.Start[edge.To])}"));
+            }
         }
     }
 
@@ -158,8 +162,8 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
         var longer = graph.Nodes[node].IsBake ? stays.Longer(parcel.Work.BakeId(node), parcel.Trays) : (Minutes: int.MaxValue, Ends: Empty);
         return new TaskReason(
             Why(parcel, node, onward),
-            [.. graph.Into(node).Select(edge => Link(parcel, edge, edge.From)), .. rests, .. made],
-            [.. onward.Select(edge => Link(parcel, edge, edge.To))],
+            [.. graph.Into(node).Select(edge => Link(parcel, edge, edge.From, edge.LastWait)), .. rests, .. made],
+            [.. onward.Select(edge => Link(parcel, edge, edge.To, edge.FirstWait))],
             Math.Min(longer.Minutes, Math.Min(slip, shift)),
             longer.Minutes <= Math.Min(slip, shift) ? longer.Ends
                 : shift < slip ? Say($"the shift ends at {At(times.End[node] + shift)}")
@@ -173,10 +177,10 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
         return Say($"\"{parcel.Work.Graph.Nodes[edge.To].Name}\" cannot begin at {At(parcel.Times.Start[edge.To])}");
     }
 
-    private static TaskLink Link(Parcel parcel, StepEdge edge, int other) => new(
-        Id(parcel, edge.Wait?.Id ?? parcel.Work.Graph.Nodes[other].Id),
-        edge.Wait is null ? parcel.Times.Start[edge.To] - parcel.Times.End[edge.From] : 0,
-        edge.Wait is null ? edge.Lag.Least : 0);
+    /// <summary>What stands next to a node: the wait beside it, or where there is none the other node.</summary>
+    private static TaskLink Link(Parcel parcel, StepEdge edge, int other, Step? wait) => wait is not null
+        ? new TaskLink(Id(parcel, wait.Id), 0, 0)
+        : new TaskLink(Id(parcel, parcel.Work.Graph.Nodes[other].Id), parcel.Times.Start[edge.To] - parcel.Times.End[edge.From], edge.Lag.Least);
 
     private PlanText Why(Parcel parcel, int node, StepEdge[] onward)
     {

@@ -20,8 +20,6 @@ internal static class MakingReader
         var steps = checks.List($"{field}.steps", draft.Steps, 0, MostSteps, "steps").Select((step, at) => (Step: SingleStepReader.Read(checks, step, $"{field}.steps[{at}]"), Path: $"{field}.steps[{at}]")).ToArray();
         foreach (var twice in steps.GroupBy(one => one.Step.Id).Where(group => group.Count() > 1)) checks.Add($"{field}.steps", $"Two steps have the id \"{twice.Key}\".");
         foreach (var (step, path) in steps) Alone(checks, step, path);
-        foreach (var ((before, _), (_, path)) in steps.Zip(steps.Skip(1)).Where(pair => pair.First.Step.Wait is not null && pair.Second.Step.Wait is not null))
-            checks.Add(path, $"Two waits in a row: \"{before.Name}\" and this are one wait, or there is work between them.");
         if (steps.Length > 0 && steps[0].Step.Wait is not null) checks.Add(steps[0].Path, "It begins with work or a bake, not with a wait.");
         var (least, most) = (checks.Number($"{field}.batchLeastKg", draft.BatchLeastKg ?? 0, 0, MostKg, "kg"), checks.Number($"{field}.batchMostKg", draft.BatchMostKg, LeastKg, MostKg, "kg"));
         if (least > most) checks.Add($"{field}.batchLeastKg", "The smallest batch is more than the largest.");

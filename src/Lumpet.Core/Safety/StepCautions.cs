@@ -53,6 +53,6 @@ public static class StepCautions
 
     /// <summary>Whether a step comes when nothing is baked any more.</summary>
     private static bool IsAfterHeat(StepGraph graph, Step step) =>
-        graph.Edges.Any(edge => edge.Wait?.Id == step.Id && graph.BakeAhead(edge.To) < 0 && !graph.IsAside(edge.From))
+        graph.Edges.Any(edge => edge.Waits.Any(wait => wait.Id == step.Id) && graph.BakeAhead(edge.To) < 0 && !graph.IsAside(edge.From))
         || graph.Nodes.Select((one, node) => (one, node)).Any(pair => pair.one.Id == step.Id && !pair.one.IsBake && graph.BakeAhead(pair.node) < 0 && !graph.IsAside(pair.node));
 }

@@ -18,10 +18,10 @@ public static class ThermalShock
     public static bool GoesIntoTheOvenFrozen(ProcessNetwork process)
     {
         var graph = new StepGraph(process);
-        return graph.Edges.Any(edge => edge.Wait is { Celsius: <= FrozenC } && LeadsToHeat(graph, edge.To));
+        return graph.Edges.Any(edge => edge.Waits is [.., { Celsius: <= FrozenC }] && LeadsToHeat(graph, edge.To));
     }
 
     private static bool LeadsToHeat(StepGraph graph, int node) =>
         graph.Nodes[node].IsBake
-        || graph.Out(node).Any(edge => edge.Wait is null && LeadsToHeat(graph, edge.To));
+        || graph.Out(node).Any(edge => edge.Waits.Count == 0 && LeadsToHeat(graph, edge.To));
 }

@@ -57,10 +57,12 @@ public static class TimeAndTemperature
         var graph = new StepGraph(product.Process);
         var end = LastHeat(graph);
         return graph.Edges
-            .Where(edge => edge.To <= end && !graph.HoldsDough(edge.From) && edge.Wait is { Celsius: > ColdC and < HotC, Wait.Most: > MostBeforeHeatMin })
-            .Select(edge => new LeftTheCold(
-                edge.Wait!.Id,
-                $"\"{edge.Wait.Name}\" keeps its filling at {edge.Wait.Celsius} °C for up to {Long(edge.Wait.Wait!.Most)}; time alone may be the control for 4 h at most (FDA Food Code 3-501.19)"));
+            .Where(edge => edge.To <= end && !graph.HoldsDough(edge.From))
+            .Select(edge => edge.Waits.Where(wait => wait.Celsius is > ColdC and < HotC).ToArray())
+            .Where(warm => warm.Sum(wait => wait.Wait!.Most) > MostBeforeHeatMin)
+            .Select(warm => new LeftTheCold(
+                warm[0].Id,
+                $"\"{warm[0].Name}\" keeps its filling at {warm[0].Celsius} °C for up to {Long(warm.Sum(wait => wait.Wait!.Most))}; time alone may be the control for 4 h at most (FDA Food Code 3-501.19)"));
     }
 
     private static List<LeftTheCold> After(Product product)
@@ -110,7 +112,8 @@ public static class TimeAndTemperature
         for (var node = from; graph.Out(node).MaxBy(edge => edge.Lag.Most) is { } edge; node = edge.To)
         {
             var next = graph.Nodes[edge.To];
-            yield return edge.Wait is { } wait ? (wait, edge.Lag.Most) : (next with { Celsius = next.Celsius ?? 20 }, edge.Lag.Most);
+            foreach (var wait in edge.Waits) yield return (wait, wait.Wait!.Most);
+            if (edge.Waits.Count == 0) yield return (next with { Celsius = next.Celsius ?? 20 }, edge.Lag.Most);
             yield return (next, graph.Minutes(edge.To, PiesTogether));
         }
     }

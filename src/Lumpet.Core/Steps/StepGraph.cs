@@ -19,16 +19,8 @@ internal sealed class StepGraph
         foreach (var link in network.Links)
         {
             if (!index.TryGetValue(link.Before, out var from)) continue;
-            if (index.TryGetValue(link.After, out var to)) edges.Add(new StepEdge(from, to, link.Lag, null));
-            else if (waits.TryGetValue(link.After, out var wait))
-            {
-                foreach (var onward in network.Links.Where(other => other.Before == wait.Id))
-                {
-                    if (!index.TryGetValue(onward.After, out to))
-                        throw new ArgumentException($"A wait must be followed by work or a bake: \"{wait.Id}\" is followed by \"{onward.After}\".");
-                    edges.Add(new StepEdge(from, to, wait.Wait!, wait));
-                }
-            }
+            if (index.TryGetValue(link.After, out var to)) edges.Add(new StepEdge(from, to, link.Lag, []));
+            else if (waits.TryGetValue(link.After, out var wait)) edges.AddRange(Through(network, waits, index, [wait]).Select(way => new StepEdge(from, way.To, Sum(way.Waits), way.Waits)));
             else throw new ArgumentException($"There is no step \"{link.After}\".");
         }
 
@@ -45,6 +37,21 @@ internal sealed class StepGraph
         for (var node = 0; node < Nodes.Count; node++)
             bakeBehind[node] = Nodes[node].IsBake || Into(node).Any(edge => bakeBehind[edge.From]);
     }
+
+    /// <summary>The ways from a wait to work or a bake, through waits that follow it in other places.</summary>
+    private static IEnumerable<(int To, Step[] Waits)> Through(ProcessNetwork network, Dictionary<string, Step> waits, Dictionary<string, int> index, Step[] behind)
+    {
+        var last = behind[^1];
+        Link[] onward = [.. network.Links.Where(other => other.Before == last.Id)];
+        if (onward.Length == 0) throw new ArgumentException($"A wait must be followed by work or a bake: nothing follows \"{last.Id}\".");
+        return onward.SelectMany(link =>
+            index.TryGetValue(link.After, out var to) ? [(to, behind)]
+            : !waits.TryGetValue(link.After, out var next) ? throw new ArgumentException($"There is no step \"{link.After}\".")
+            : behind.Contains(next) ? throw new ArgumentException($"\"{next.Id}\" must stand after \"{last.Id}\".")
+            : Through(network, waits, index, [.. behind, next]));
+    }
+
+    private static Span Sum(Step[] waits) => waits.Select(wait => wait.Wait!).Aggregate((one, other) => one.Then(other));
 
     /// <summary>Whether a node works on the dough of the crust, or on what holds it.</summary>
     public bool HoldsDough(int node) => Nodes[node].UsesDough || Into(node).Any(edge => HoldsDough(edge.From));
@@ -87,5 +94,12 @@ internal sealed class StepGraph
 /// <param name="From">Index of the earlier node.</param>
 /// <param name="To">Index of the later node.</param>
 /// <param name="Lag">Minutes between.</param>
-/// <param name="Wait">The step that waits there, or null.</param>
-internal sealed record StepEdge(int From, int To, Span Lag, Step? Wait);
+/// <param name="Waits">The steps that wait there, one after the other in their places; empty where nothing does.</param>
+internal sealed record StepEdge(int From, int To, Span Lag, IReadOnlyList<Step> Waits)
+{
+    /// <summary>The wait right after the earlier node; null where nothing waits.</summary>
+    public Step? FirstWait => Waits.Count > 0 ? Waits[0] : null;
+
+    /// <summary>The wait right before the later node; null where nothing waits.</summary>
+    public Step? LastWait => Waits.Count > 0 ? Waits[^1] : null;
+}

@@ -1,9 +1,9 @@
-using Lumpet.Core.Steps.Writing;
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Core.Steps.Writing;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
@@ -25,6 +25,8 @@ internal static class WritingEndpoints
         routes.MapGet("/api/writing/usual", Usual).WithName("GetUsual").WithSummary("The usual doughs and chains of steps, to begin with.");
         routes.MapPost("/api/writing/lines", Lines).WithName("ReadRecipeLines").WithSummary("What typed lines are understood as. Stores nothing.");
         routes.MapPost("/api/writing/steps", Steps).WithName("GetUsualSteps").WithSummary("The usual steps for a filling, a base treatment, a top and a lining. Stores nothing.");
+        routes.MapPost("/api/writing/steps/edit", Edit).WithName("EditSteps").WithSummary("Steps as they are after one thing was done to them: added, taken out, moved, linked. Stores nothing.");
+        routes.MapPost("/api/writing/recipe", Check).WithName("CheckRecipe").WithSummary("What is still wrong about a recipe as it is written so far. Stores nothing.");
         routes.MapGet("/api/recipes/{id}/written", Written).WithName("GetWrittenRecipe").WithSummary("A product as written.");
         routes.MapPost("/api/recipes", AddRecipe).WithName("AddRecipe").WithSummary("Writes a new product.");
         routes.MapPut("/api/recipes/{id}", ChangeRecipe).WithName("ChangeRecipe").WithSummary("Writes a product anew; If-Match carries the version it was read with.");
@@ -71,6 +73,32 @@ internal static class WritingEndpoints
         if (faults.Count > 0) return FieldProblems.Of(faults);
         var (steps, links) = UsualChains.For(kind, treatment, top, lining);
         return TypedResults.Ok(new UsualSteps(steps, links));
+    }
+
+    private static Results<Ok<UsualSteps>, ValidationProblem> Edit(StepEditRequest request)
+    {
+        const int MostSteps = 60;
+        const int MostLinks = 200;
+        if (Naming.Read<StepAct>(request.Act) is not { } act) return FieldProblems.Of(("act", $"This is one of {string.Join(", ", Naming.All<StepAct>())}."));
+        if (request.Steps is not { Count: <= MostSteps } steps || steps.Any(step => step is null)) return FieldProblems.Of(("steps", $"At most {MostSteps} steps are taken, none of them empty."));
+        if (request.Links is not { Count: <= MostLinks } links || links.Any(link => link is null)) return FieldProblems.Of(("links", $"At most {MostLinks} links are taken, none of them empty."));
+        try
+        {
+            var way = StepEditing.Apply(new WrittenWay([.. steps.OfType<StepDraft>()], [.. links.OfType<LinkDraft>()]), act, request.Step ?? string.Empty, request.Other);
+            return TypedResults.Ok(new UsualSteps(way.Steps, way.Links));
+        }
+        catch (ArgumentException exception)
+        {
+            return FieldProblems.Of(("step", exception.Message));
+        }
+    }
+
+    private static Results<Ok<CheckAnswer>, ValidationProblem> Check(CheckRequest request, Database database)
+    {
+        using var connection = database.Open();
+        if (BakeryStore.Find(connection) is null) return Days.NoBakery();
+        var faults = RecipeSaving.Faults(connection, request.Id, request.Draft ?? new ProductDraft());
+        return TypedResults.Ok(new CheckAnswer(faults.GroupBy(fault => fault.Field).ToDictionary(field => field.Key, field => field.Select(fault => fault.Message).ToArray())));
     }
 
     private static Results<Ok<WrittenRecipe>, ProblemHttpResult> Written(string id, Database database)
@@ -129,6 +157,23 @@ public sealed record ReadLineAnswer(
 /// <param name="Top">What lies on it.</param>
 /// <param name="Lining">How the base is laid in.</param>
 public sealed record StepsRequest(string? FillingKind, string? BaseTreatment, string? Top, string? Lining);
+
+/// <summary>One thing that is done to steps.</summary>
+/// <param name="Steps">The steps as they are.</param>
+/// <param name="Links">How they follow one another.</param>
+/// <param name="Act">"addWork", "addWait", "addBake", "takeOut", "earlier", "later", "follow" or "unfollow".</param>
+/// <param name="Step">Id of the step to which it is done.</param>
+/// <param name="Other">Id of the step that is followed; null for other acts.</param>
+public sealed record StepEditRequest(IReadOnlyList<StepDraft?>? Steps, IReadOnlyList<LinkDraft?>? Links, string? Act, string? Step, string? Other);
+
+/// <summary>A recipe as it is written so far.</summary>
+/// <param name="Id">Its id; null of a new one.</param>
+/// <param name="Draft">What is written.</param>
+public sealed record CheckRequest(string? Id, ProductDraft? Draft);
+
+/// <summary>What is still wrong about a recipe.</summary>
+/// <param name="Fields">Messages by field; empty where it can be saved.</param>
+public sealed record CheckAnswer(IReadOnlyDictionary<string, string[]> Fields);
 
 /// <summary>The usual steps.</summary>
 /// <param name="Steps">In order.</param>

@@ -1,4 +1,5 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Safety;
 using Lumpet.Core.Steps;
 using Xunit;
 
@@ -15,9 +16,44 @@ public sealed class StepGraphTests
     {
         var graph = new StepGraph(Custard);
         Assert.DoesNotContain(graph.Nodes, node => node.Wait is not null);
-        var chill = graph.Edges.Single(edge => edge.Wait?.Id == "chill");
+        var chill = graph.Edges.Single(edge => edge.FirstWait?.Id == "chill");
         Assert.Equal(("line", "weight"), (graph.Nodes[chill.From].Id, graph.Nodes[chill.To].Id));
         Assert.Equal(new Span(20, 40, 960), chill.Lag);
+    }
+
+    [Fact]
+    public void Waits_in_a_row_are_one_wait_in_several_places()
+    {
+        // Frozen once it is filled, thawed in the fridge, then baked: the pear pie firms at -18 °C, and a wait of 4 °C follows.
+        var pear = TestBakery.Pear;
+        var frozen = pear with
+        {
+            Process = new ProcessNetwork(
+                [
+                    .. pear.Process.Steps.TakeWhile(step => step.Id != "bake").Select(step => step.Id == "firm" ? step with { Celsius = -18, Wait = new Span(120, 120, 600) } : step),
+                    TestBakery.Wait("thaw", Station.Cold, 60, 90, 300) with { Celsius = 4 },
+                    .. pear.Process.Steps.SkipWhile(step => step.Id != "bake"),
+                ],
+                [.. pear.Process.Links.Where(link => link.Before != "firm"), new Link("firm", "thaw", Span.Between(0, 0)), new Link("thaw", "bake", Span.Between(0, 0))]),
+        };
+        var edge = new StepGraph(frozen.Process).Edges.Single(edge => edge.Waits.Count == 2);
+        Assert.Equal(new Span(180, 210, 900), edge.Lag);
+        Assert.True(ThermalShock.GoesIntoTheOvenFrozen(frozen.Process with { Steps = [.. frozen.Process.Steps.Select(step => step.Id == "thaw" ? step with { Celsius = -18 } : step)] }));
+        Assert.False(ThermalShock.GoesIntoTheOvenFrozen(frozen.Process));
+
+        var plan = DayPlanner.Plan(TestBakery.Snapshot(TestBakery.Order(frozen, 8, 1320)));
+        Assert.Empty(plan.Troubles);
+        foreach (var parcel in plan.Tasks.Where(task => task.LotId is not null).GroupBy(task => task.Id[..task.Id.LastIndexOf('/')]))
+        {
+            var tasks = parcel.ToDictionary(task => task.StepId);
+            Assert.Equal(tasks["fill"].EndMin, tasks["firm"].StartMin);
+            Assert.Equal(tasks["firm"].EndMin, tasks["thaw"].StartMin);
+            Assert.Equal(tasks["bake"].StartMin, tasks["thaw"].EndMin);
+            Assert.InRange(tasks["firm"].EndMin - tasks["firm"].StartMin, 120, 600);
+            Assert.InRange(tasks["thaw"].EndMin - tasks["thaw"].StartMin, 60, 300);
+            Assert.Equal(tasks["thaw"].Id, Assert.Single(plan.Reasons[tasks["firm"].Id].WaitedBy).TaskId);
+            Assert.Equal(tasks["thaw"].Id, Assert.Single(plan.Reasons[tasks["bake"].Id].WaitsFor).TaskId);
+        }
     }
 
     [Fact]

@@ -59,7 +59,8 @@ public sealed class MakingReaderTests
         Assert.Equal(["making.holdMost"], Fields(Puree with { HoldMost = 600_000, HoldAim = 0 }));
         Assert.Equal(["making.kind", "making.keepsIn"], Fields(Puree with { Kind = "stew", KeepsIn = "cellar" }));
         Assert.Equal(["making.steps[0]"], Fields(Puree with { Steps = [.. Puree.Steps!.Skip(2)] }));
-        Assert.Equal(["making.steps[3]"], Fields(Puree with { Steps = [.. Puree.Steps!.Take(3), Puree.Steps![2]! with { Id = "more" }, Puree.Steps[3]] }));
+        // Two waits in a row are one wait in two places: cooled on the tray, then in the cold.
+        Assert.Empty(Fields(Puree with { Steps = [.. Puree.Steps!.Take(3), Puree.Steps![2]! with { Id = "more", Station = "cold", Celsius = 4 }, Puree.Steps[3]] }));
         Assert.Equal(["making.steps"], Fields(Puree with { Steps = [Puree.Steps![0], Puree.Steps[0]] }));
         Assert.Equal(["making.steps[0].usesDough"], Fields(With(step => step with { UsesDough = true })));
         Assert.Equal(["making.steps[0].seals"], Fields(With(step => step with { Seals = true })));

@@ -313,6 +313,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/writing/steps/edit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Steps as they are after one thing was done to them: added, taken out, moved, linked. Stores nothing. */
+        post: operations["EditSteps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/writing/recipe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is still wrong about a recipe as it is written so far. Stores nothing. */
+        post: operations["CheckRecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/{id}/written": {
         parameters: {
             query?: never;
@@ -1077,6 +1111,19 @@ export interface components {
             what: string;
             /** @description The day concerned (ISO date); null where it is not of one day. */
             day: null | string;
+        };
+        /** @description What is still wrong about a recipe. */
+        CheckAnswer: {
+            /** @description Messages by field; empty where it can be saved. */
+            fields: {
+                [key: string]: string[];
+            };
+        };
+        /** @description A recipe as it is written so far. */
+        CheckRequest: {
+            /** @description Its id; null of a new one. */
+            id: null | string;
+            draft: null | components["schemas"]["ProductDraft"];
         };
         /** @description A line of either. */
         ComparedAnswer: {
@@ -3348,6 +3395,19 @@ export interface components {
             /** @description Whether this step brushes the raw base so that no juice gets in. */
             seals?: boolean;
         };
+        /** @description One thing that is done to steps. */
+        StepEditRequest: {
+            /** @description The steps as they are. */
+            steps: null | components["schemas"]["StepDraft"][];
+            /** @description How they follow one another. */
+            links: null | components["schemas"]["LinkDraft"][];
+            /** @description "addWork", "addWait", "addBake", "takeOut", "earlier", "later", "follow" or "unfollow". */
+            act: null | string;
+            /** @description Id of the step to which it is done. */
+            step: null | string;
+            /** @description Id of the step that is followed; null for other acts. */
+            other: null | string;
+        };
         /** @description What the steps are asked for. */
         StepsRequest: {
             /** @description Kind of filling. */
@@ -4342,6 +4402,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UsualSteps"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    EditSteps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepEditRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualSteps"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    CheckRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckAnswer"];
                 };
             };
             /** @description Bad Request */

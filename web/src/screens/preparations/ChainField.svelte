@@ -1,8 +1,6 @@
 <script lang="ts">
   import type { Failure, Schemas } from '../../api/client'
-  import { colourOf } from '../../parts/heat'
-  import { words } from '../../parts/words.svelte'
-  import StepTimes from '../writing/StepTimes.svelte'
+  import StepRow from '../writing/StepRow.svelte'
 
   interface Props {
     /** Its steps, one after the other. */
@@ -16,9 +14,6 @@
     Object.entries(failure?.fields ?? {})
       .filter(([field]) => field.startsWith(`making.steps[${at}]`))
       .flatMap(([, messages]) => messages)
-  const heat = (step: Step) => colourOf(step.celsius ?? step.stages?.[0]?.tempC ?? 20)
-  const isBake = (step: Step) => (step.stages?.length ?? 0) > 0
-  const stations = $derived(words.current.stations.filter((one) => one.value !== 'box' && one.value !== 'oven'))
 
   /** An id that no other step has. */
   function fresh(word: string): string {
@@ -67,37 +62,8 @@
 <ol>
   {#each steps as step, at (step?.id ?? at)}
     {#if step}
-      <li>
-        <span class="heat" style:background={heat(step)}></span>
-        <span class="what">
-          <input class="field name" bind:value={step.name} aria-label="Step {at + 1}" placeholder="what is done" />
-          {#if isBake(step)}<span class="small">in the oven</span>
-          {:else}
-            <select class="field" bind:value={step.station} aria-label="{step.name}: where"
-              >{#each stations as station (station.value)}<option value={station.value}>{station.words}</option
-                >{/each}</select
-            >
-            <label class="small"
-              >at <input
-                class="field n"
-                type="number"
-                bind:value={step.celsius}
-                aria-label="{step.name}: temperature"
-              /> °C</label
-            >
-          {/if}
-        </span>
-        <StepTimes {step} piece="kg" />
-        <span class="signs">
-          <input
-            class="field"
-            bind:value={step.readyWhen}
-            placeholder="ready when"
-            aria-label="{step.name}: ready when"
-          />
-          <input class="field" bind:value={step.caution} placeholder="caution" aria-label="{step.name}: caution" />
-        </span>
-        <span class="moves small">
+      <StepRow {step} number={at + 1} piece="kg" faults={faultsOf(at)}>
+        {#snippet moves()}
           {#if at > 0}<button class="link" type="button" onclick={() => move(at, -1)} aria-label="{step.name}: earlier"
               >Earlier</button
             >{/if}
@@ -110,9 +76,8 @@
           <button class="link" type="button" onclick={() => steps.splice(at, 1)} aria-label="{step.name}: take out"
             >Take out</button
           >
-        </span>
-        {#each faultsOf(at) as fault (fault)}<p class="fault" role="alert">{fault}</p>{/each}
-      </li>
+        {/snippet}
+      </StepRow>
     {/if}
   {/each}
 </ol>
@@ -122,66 +87,3 @@
     <button class="press" type="button" onclick={() => steps.push(kind.step())}>{kind.words}</button>
   {/each}
 </p>
-
-<style>
-  li {
-    display: grid;
-    grid-template-columns: 14px minmax(13rem, 1fr) minmax(19rem, 1.3fr) minmax(12rem, 1fr) 5rem;
-    gap: 0.2rem 0.8rem;
-    align-items: start;
-    border-top: 1px solid var(--color-line);
-    padding: 0.45rem 0;
-  }
-
-  .heat {
-    width: 14px;
-    height: 14px;
-    margin-top: 11px;
-    border-radius: 3px;
-    border: 1px solid rgb(42 29 23 / 45%);
-  }
-
-  .what,
-  .signs {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 0.3rem 0.6rem;
-  }
-
-  .name,
-  .signs .field {
-    width: 100%;
-  }
-
-  .n {
-    width: 4.6rem;
-  }
-
-  .moves {
-    display: flex;
-    flex-direction: column;
-    align-items: flex-start;
-  }
-
-  .fault {
-    grid-column: 2 / -1;
-    font-weight: 700;
-  }
-
-  @media (max-width: 900px) {
-    li {
-      grid-template-columns: 14px 1fr 5rem;
-    }
-
-    .moves {
-      grid-column: 3;
-      grid-row: 1 / span 3;
-    }
-
-    li > :global(.times),
-    .signs {
-      grid-column: 2;
-    }
-  }
-</style>

@@ -1,85 +1,152 @@
 <script lang="ts">
   import type { Failure, Schemas } from '../../api/client'
-  import { colourOf } from '../../parts/heat'
-  import StepTimes from './StepTimes.svelte'
+  import StepRow from './StepRow.svelte'
+
+  type Step = Schemas['StepDraft']
+  type Link = Schemas['LinkDraft']
+  /** What can be done to a step, as the server knows it. */
+  export type Act = 'addWork' | 'addWait' | 'addBake' | 'takeOut' | 'earlier' | 'later' | 'follow' | 'unfollow'
 
   interface Props {
-    steps: (Schemas['StepDraft'] | null)[]
+    steps: (Step | null)[]
+    links: (Link | null)[]
     failure: Failure | undefined
+    /** What does not hold together as it is written now, by field. */
+    faults: Record<string, string[]>
+    onedit: (act: Act, step: string, other?: string) => void
   }
-  const { steps, failure }: Props = $props()
+  const { steps, links, failure, faults, onedit }: Props = $props()
 
+  const fields = $derived({ ...faults, ...failure?.fields })
   const faultsOf = (at: number) =>
-    Object.entries(failure?.fields ?? {})
+    Object.entries(fields)
       .filter(([field]) => field.startsWith(`steps[${at}]`))
       .flatMap(([, messages]) => messages)
-  const whole = $derived([...(failure?.fields.steps ?? []), ...(failure?.fields.links ?? [])])
-  const heat = (step: Schemas['StepDraft']) => colourOf(step.celsius ?? step.stages?.[0]?.tempC ?? 20)
+  const whole = $derived([...new Set([...(fields.steps ?? []), ...(fields.links ?? [])])])
+  const written = $derived(steps.filter((step) => step !== null))
+  const nameOf = (id: string | null | undefined) => written.find((step) => step.id === id)?.name ?? ''
+  const isWait = (step: Step | undefined) => (step?.waitMost ?? null) !== null
+  const into = (step: Step) => links.filter((link) => link !== null).filter((link) => link.to === step.id)
+  /** Steps written before it that it does not follow yet. */
+  const others = (step: Step) =>
+    written
+      .slice(0, written.indexOf(step))
+      .filter((other) => !into(step).some((link) => link.from === other.id))
+      .map((other) => ({ id: other.id ?? '', name: other.name ?? '' }))
+  const holdsMinutes = (link: Link) =>
+    !isWait(written.find((step) => step.id === link.from)) && !isWait(written.find((step) => step.id === link.to))
+  const adds: [Act, string][] = [
+    ['addWork', 'Work'],
+    ['addWait', 'A wait'],
+    ['addBake', 'A bake'],
+  ]
 </script>
 
 <section class="mt-5" aria-label="Steps">
   <h2>Steps, after the dough has rested</h2>
   <p class="small">
-    Hands: minutes for a batch, and for each pie. Waits: at least, wanted, at most. Bakes: each stage with its range;
-    the test decides when it is done.
+    Hands: minutes for a batch, and for each pie. Waits: at least, wanted, at most; two in a row are one wait in two
+    places. Bakes: each stage with its range; the test decides when it is done.
   </p>
   {#each whole as fault (fault)}<p class="font-bold" role="alert">{fault}</p>{/each}
   <ol class="mt-1">
     {#each steps as step, at (step?.id ?? at)}
       {#if step}
-        <li>
-          <span class="heat" style:background={heat(step)}></span>
-          <input class="field name" bind:value={step.name} aria-label="Step {at + 1}" />
-          <span class="times"><StepTimes {step} piece="pie" /></span>
-          <input
-            class="field ready"
-            bind:value={step.readyWhen}
-            placeholder="ready when"
-            aria-label="{step.name}: ready when"
-          />
-          {#each faultsOf(at) as fault (fault)}<p class="fault" role="alert">{fault}</p>{/each}
-          {#if step.caution}<p class="small caution"><b>Caution:</b> {step.caution}</p>{/if}
-        </li>
+        {@const id = step.id ?? ''}
+        <StepRow {step} number={at + 1} piece="pie" faults={faultsOf(at)}>
+          {#snippet below()}
+            <span class="follows small">
+              {#if into(step).length === 0}begins by itself{#if step.usesDough}, takes the dough{/if}{/if}
+              {#each into(step) as link (link.from)}
+                <span class="follow"
+                  >after {nameOf(link.from).toLowerCase()}{#if holdsMinutes(link)}, within <input
+                      class="field n"
+                      type="number"
+                      bind:value={link.most}
+                      aria-label="{step.name}: within how many minutes after {nameOf(link.from)}"
+                    /> min{/if}{#if into(step).length > 1}
+                    <button
+                      class="link"
+                      type="button"
+                      aria-label="{step.name}: no longer after {nameOf(link.from)}"
+                      onclick={() => onedit('unfollow', id, link.from ?? '')}>no longer</button
+                    >{/if}</span
+                >
+              {/each}
+              {#if others(step).length > 0}
+                <details>
+                  <summary class="link" aria-label="{step.name}: follows also">follows also</summary>
+                  {#each others(step) as other (other.id)}<button
+                      class="link block"
+                      type="button"
+                      aria-label="{step.name}: also after {other.name}"
+                      onclick={() => onedit('follow', id, other.id)}>{other.name.toLowerCase()}</button
+                    >{/each}
+                </details>
+              {/if}
+            </span>
+          {/snippet}
+          {#snippet moves()}
+            {#if at > 0}<button
+                class="link"
+                type="button"
+                onclick={() => onedit('earlier', id)}
+                aria-label="{step.name}: earlier">Earlier</button
+              >{/if}
+            {#if at < steps.length - 1}<button
+                class="link"
+                type="button"
+                onclick={() => onedit('later', id)}
+                aria-label="{step.name}: later">Later</button
+              >{/if}
+            <button class="link" type="button" onclick={() => onedit('takeOut', id)} aria-label="{step.name}: take out"
+              >Take out</button
+            >
+            <details>
+              <summary class="link" aria-label="{step.name}: add after it">Add after</summary>
+              {#each adds as [act, word] (act)}<button
+                  class="link block"
+                  type="button"
+                  onclick={(event) => {
+                    event.currentTarget.closest('details')?.removeAttribute('open')
+                    onedit(act, id)
+                  }}
+                  aria-label="{word} after {step.name}">{word}</button
+                >{/each}
+            </details>
+          {/snippet}
+        </StepRow>
       {/if}
     {/each}
   </ol>
 </section>
 
 <style>
-  li {
-    display: grid;
-    grid-template-columns: 14px minmax(12rem, 1.1fr) minmax(20rem, 1.5fr) minmax(12rem, 1.2fr);
-    gap: 0.2rem 0.8rem;
-    align-items: start;
-    border-top: 1px solid var(--color-line);
-    padding: 0.4rem 0;
+  .follows {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.2rem 0.6rem;
+    width: 100%;
   }
 
-  .heat {
-    width: 14px;
-    height: 14px;
-    margin-top: 11px;
-    border-radius: 3px;
-    border: 1px solid rgb(42 29 23 / 45%);
+  .follow {
+    display: inline-flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.3rem;
   }
 
-  .fault,
-  .caution {
-    grid-column: 2 / -1;
+  .n {
+    width: 4.2rem;
   }
 
-  .fault {
-    font-weight: 700;
+  summary {
+    display: inline-block;
+    list-style: none;
   }
 
-  @media (max-width: 900px) {
-    li {
-      grid-template-columns: 14px 1fr;
-    }
-
-    .times,
-    .ready {
-      grid-column: 2;
-    }
+  summary::-webkit-details-marker {
+    display: none;
   }
 </style>

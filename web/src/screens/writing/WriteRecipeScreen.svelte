@@ -6,11 +6,11 @@
   import DraftConflict from '../../parts/DraftConflict.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import Field from '../../parts/Field.svelte'
-  import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
   import LinesField from '../../parts/LinesField.svelte'
   import KindField from '../../parts/KindField.svelte'
   import { words } from '../../parts/words.svelte'
+  import PieMeasures from './PieMeasures.svelte'
   import StepsField from './StepsField.svelte'
 
   interface Props {
@@ -106,6 +106,35 @@
     draft.steps = outcome.data.steps
     draft.links = outcome.data.links
   }
+
+  /** One thing is done to the steps, by the rules that the server knows. */
+  async function edit(act: string, step: string, other?: string) {
+    if (!draft) return
+    const { steps = null, links = null } = $state.snapshot(draft) as Draft
+    const outcome = await ask(
+      api.POST('/api/writing/steps/edit', { body: { steps, links, act, step, other: other ?? null } }),
+    )
+    failure = outcome.failure
+    if (!outcome.data) return
+    draft.steps = outcome.data.steps
+    draft.links = outcome.data.links
+  }
+
+  /** What does not hold together in the steps as they are written now; the rest is said when it is saved. */
+  let checked = $state.raw<Record<string, string[]>>({})
+  let asked = 0
+  $effect(() => {
+    const body = draft && { id: version > 0 ? (params?.id ?? null) : null, draft: $state.snapshot(draft) as Draft }
+    const mine = ++asked
+    if (!body) return
+    const soon = setTimeout(() => {
+      void ask(api.POST('/api/writing/recipe', { body })).then(({ data }) => {
+        if (data && mine === asked)
+          checked = Object.fromEntries(Object.entries(data.fields).filter(([field]) => /^(steps|links)/.test(field)))
+      })
+    }, 150)
+    return () => clearTimeout(soon)
+  })
   const counted = $derived(Object.keys(failure?.fields ?? {}).length)
 </script>
 
@@ -256,91 +285,7 @@
         placeholder="15 g Egg, wash"
       />
     </div>
-    <div class="row mt-3">
-      <Field label="Counted by the pie, one a line" field="packaging" {failure}>
-        {#snippet children(ties)}<textarea class="field w-64" rows="2" bind:value={written.packaging} {...ties}
-          ></textarea>{/snippet}
-      </Field>
-      <NumberField
-        label="Dough rolled to, mm"
-        field="thicknessMm"
-        {failure}
-        bind:value={written.thicknessMm}
-        size={6}
-      />
-      <NumberField
-        label="Base over the rim, cm"
-        field="baseOverhangCm"
-        {failure}
-        bind:value={written.baseOverhangCm}
-        size={6}
-      />
-      {#if draft.top === 'lid' || draft.top === 'lattice'}
-        <NumberField
-          label="Top over the rim, cm"
-          field="topOverhangCm"
-          {failure}
-          bind:value={written.topOverhangCm}
-          size={6}
-        />
-      {/if}
-      {#if draft.top === 'lattice'}
-        <NumberField
-          label="Strips wide, cm"
-          field="stripWidthCm"
-          {failure}
-          bind:value={written.stripWidthCm}
-          size={6}
-        />
-        <NumberField label="Gaps, cm" field="stripGapCm" {failure} bind:value={written.stripGapCm} size={6} />
-      {/if}
-      {#if draft.top === 'cutOuts'}
-        <NumberField label="Cut-outs across, cm" field="cutOutCm" {failure} bind:value={written.cutOutCm} size={6} />
-        <NumberField label="Cut-outs a pie" field="cutOuts" {failure} bind:value={written.cutOuts} size={6} />
-      {/if}
-      {#if draft.lining === 'smallRounds'}
-        <NumberField
-          label="Scraps rolled again, times"
-          field="rerolls"
-          {failure}
-          bind:value={written.rerolls}
-          size={6}
-        />
-      {/if}
-      {#if draft.top === 'cutOuts'}
-        <label class="flex min-h-11 items-center gap-2 self-end"
-          ><input
-            type="checkbox"
-            class="size-5"
-            checked={written.cutOutsFromTrim ?? true}
-            onchange={(event) => (written.cutOutsFromTrim = event.currentTarget.checked)}
-          /> cut-outs from the base's trim</label
-        >
-      {/if}
-      <NumberField label="Trimmed off, %" field="trimPercent" {failure} bind:value={written.trimPercent} size={6} />
-      <NumberField
-        label="Goes into the pan, %"
-        field="keptPercent"
-        {failure}
-        bind:value={written.keptPercent}
-        size={6}
-      />
-      <NumberField
-        label="Filling as packed, g/ml"
-        field="packedDensity"
-        {failure}
-        bind:value={written.packedDensity}
-        size={6}
-      />
-      <NumberField
-        label="Middle moves in the bake, cm"
-        field="bakeChangeCm"
-        {failure}
-        bind:value={written.bakeChangeCm}
-        size={6}
-      />
-      <NumberField label="Oldest at pick-up, min" field="oldestMin" {failure} bind:value={written.oldestMin} size={8} />
-    </div>
+    <PieMeasures {written} {failure} />
 
     <fieldset class="row">
       <legend><h2>Safety</h2></legend>
@@ -372,7 +317,15 @@
       {/each}
     </fieldset>
 
-    {#if draft.steps}<StepsField steps={draft.steps} {failure} />{/if}
+    {#if draft.steps}
+      <StepsField
+        steps={draft.steps}
+        links={(draft.links ??= [])}
+        {failure}
+        faults={checked}
+        onedit={(act, step, other) => void edit(act, step, other)}
+      />
+    {/if}
 
     <div class="mt-5 flex flex-wrap items-center gap-3">
       <button class="press press-main" type="submit">Save the recipe</button>
