@@ -93,6 +93,7 @@ internal static class LumpetApplication
         LibraryEndpoints.Map(app);
         IngredientEndpoints.Map(app);
         PreparationEndpoints.Map(app);
+        WayEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }
 

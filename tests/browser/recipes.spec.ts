@@ -181,3 +181,11 @@ test('a step is put between two others, named, linked and moved, and what breaks
   await page.getByRole('link', { name: 'Leave it' }).click()
   await expect(page).toHaveURL(/recipes\/plum/)
 })
+
+test('the way of a pie is drawn along time, and a pressed step is read', async ({ page }) => {
+  await page.goto('/#/recipes/chocolate/20-straight/5')
+  const way = page.getByRole('region', { name: 'The way of a pie' })
+  await expect(way.getByText('Toasted hazelnuts')).toBeVisible()
+  await way.getByRole('button', { name: /^Blind bake/ }).press('Enter')
+  await expect(way.getByRole('status')).toContainText('Ready when: golden all over and dry')
+})

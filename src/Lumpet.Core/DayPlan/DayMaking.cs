@@ -3,7 +3,9 @@ using Lumpet.Core.Batches;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Steps;
 using static Lumpet.Core.DayPlan.PlanText;
 
 namespace Lumpet.Core.DayPlan;
@@ -111,7 +113,7 @@ internal sealed class DayMaking(ShiftCalendar calendar)
         return [new BakeAfter(BakeId(one.Batch, before.Step.Id), least, Math.Max(least, most + (between.Length == 0 ? Preparations.Making.MostBetweenMin : 0)), false)];
     }
 
-    private static IEnumerable<PreparationDemand> Expected(LotAim aim, int pies)
+    private static PreparationDemand[] Expected(LotAim aim, int pies)
     {
         var work = aim.Work;
         if (work.Takes.Count == 0) return [];
@@ -119,17 +121,29 @@ internal sealed class DayMaking(ShiftCalendar calendar)
         return Demands(work, pies, work.Timetable.Around(work.PiesTogether, bakes), "1");
     }
 
-    private static IEnumerable<PreparationDemand> Demands(LotWork work, int pies, ParcelTimes times, string parcel)
+    private static PreparationDemand[] Demands(LotWork work, int pies, ParcelTimes times, string parcel) => PlanStumblesException.Over(
+        work.Lot, () => Demands(work.Lot.Product, work.Lot.Pan, work.Takes, work.Graph, pies, times, $"{work.Lot.Id}/{parcel}/", [work.Lot.Id]).ToArray());
+
+    /// <summary>What so many pies of a product take of what is made first, each at the start of the step that takes it.</summary>
+    /// <param name="product">The product.</param>
+    /// <param name="pan">Its pan.</param>
+    /// <param name="takes">Which step takes what.</param>
+    /// <param name="graph">Its steps.</param>
+    /// <param name="pies">How many pies.</param>
+    /// <param name="times">When each step is done.</param>
+    /// <param name="prefix">What stands before a step's id in the id of its task.</param>
+    /// <param name="lots">The lots they belong to.</param>
+    internal static IEnumerable<PreparationDemand> Demands(
+        Product product, Pan pan, IReadOnlyList<TakenLine> takes, StepGraph graph, int pies, ParcelTimes times, string prefix, IReadOnlyList<string> lots)
     {
-        var lot = work.Lot;
-        var scaled = PlanStumblesException.Over(lot, () => Scaling.Scale(lot.Product, lot.Pan, 1));
+        if (takes.Count == 0) return [];
+        var scaled = Scaling.Scale(product, pan, 1);
         return
-            from taken in work.Takes
+            from taken in takes
             let line = scaled.Part(taken.Part).Lines.First(line => ReferenceEquals(line.Line, taken.Line))
             from wants in PreparationTaking.Wants(taken.Line.Ingredient, line.ToBuy * pies)
             where wants.Wanted > Mass.Zero
-            select new PreparationDemand(
-                wants.Made, $"{lot.Product.Name}, {lot.Pan.Name}", $"{lot.Id}/{parcel}/{work.Graph.Nodes[taken.Node].Id}", [lot.Id], pies, wants.Wanted, times.Start[taken.Node]);
+            select new PreparationDemand(wants.Made, $"{product.Name}, {pan.Name}", $"{prefix}{graph.Nodes[taken.Node].Id}", lots, pies, wants.Wanted, times.Start[taken.Node]);
     }
 
     /// <summary>What a batch takes itself when it is begun.</summary>

@@ -61,6 +61,19 @@ public sealed class PreparationEndpointTests : IDisposable
     }
 
     [Fact]
+    public async Task The_way_of_a_pie_shows_what_runs_into_it()
+    {
+        var way = await server.Get("/api/recipes/chocolate/way?pan=20-straight&count=5");
+        var lines = way.GetProperty("lines").EnumerateArray().ToArray();
+        Assert.Equal(["Chocolate malt cream", "Filling", "Hazelnut praline", "Toasted hazelnuts"], lines.Select(line => Text(line, "name")));
+        Assert.Equal([0, 0, 2], lines.Skip(1).Select(line => line.GetProperty("joinsLine").GetInt32()));
+        Assert.Equal(way.GetProperty("minutes").GetInt32(), lines[0].GetProperty("pieces").EnumerateArray().Last().GetProperty("endMin").GetInt32());
+        Assert.Equal(404, (await server.Send(HttpMethod.Get, "/api/recipes/mango/way", null)).Status);
+        Assert.Equal(400, (await server.Send(HttpMethod.Get, "/api/recipes/chocolate/way?count=0", null)).Status);
+        Assert.Equal(400, (await server.Send(HttpMethod.Get, "/api/recipes/chocolate/way?pan=mini", null)).Status);
+    }
+
+    [Fact]
     public async Task The_usual_way_of_a_kind_is_taken_for_something_new_and_the_plan_makes_it()
     {
         foreach (var kind in Naming.All<PreparationKind>())

@@ -588,6 +588,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/{id}/way": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The way of a pie from its first work to its box, along time. Stores nothing. */
+        get: operations["GetWay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakery/description": {
         parameters: {
             query?: never;
@@ -3630,6 +3647,83 @@ export interface components {
              */
             spareMin: null | number;
         };
+        /** @description The way of a pie. */
+        WayAnswer: {
+            /**
+             * Format: int32
+             * @description From the first work to the box.
+             */
+            minutes: number;
+            /** @description The pie first, then what runs into it. */
+            lines: components["schemas"]["WayLineAnswer"][];
+        };
+        /** @description One line of a way. */
+        WayLineAnswer: {
+            /** @description Of what. */
+            name: string;
+            /** @description Its steps in order of time. */
+            pieces: components["schemas"]["WayPieceAnswer"][];
+            /**
+             * Format: int32
+             * @description When it runs into another line; null of the pie's own.
+             */
+            joinsMin: null | number;
+            /**
+             * Format: int32
+             * @description Number of that line, from 0.
+             */
+            joinsLine: number;
+        };
+        /** @description A step of a way. */
+        WayPieceAnswer: {
+            /** @description Unique in its line. */
+            id: string;
+            /** @description What is done. */
+            name: string;
+            /** @description "hands", "bake" or "wait". */
+            kind: string;
+            /** @description Where. */
+            station: string;
+            /**
+             * Format: int32
+             * @description First minute, from the first work of the way.
+             */
+            startMin: number;
+            /**
+             * Format: int32
+             * @description Minute after the last.
+             */
+            endMin: number;
+            /**
+             * Format: int32
+             * @description Temperature of the place; of a bake that of its first stage.
+             */
+            celsius: number;
+            /** @description Stages of a bake. */
+            stages: components["schemas"]["WayStageAnswer"][];
+            /** @description The sensory test. */
+            readyWhen: string;
+            /** @description What can hurt. */
+            caution: string;
+        };
+        /** @description A stage of a bake. */
+        WayStageAnswer: {
+            /**
+             * Format: int32
+             * @description Its temperature.
+             */
+            tempC: number;
+            /**
+             * Format: int32
+             * @description Least minutes, which are drawn.
+             */
+            minMin: number;
+            /**
+             * Format: int32
+             * @description Most minutes.
+             */
+            maxMin: number;
+        };
         /** @description A question to the planner. */
         WhatIfRequest: {
             /** @description Pick-ups as they might be. */
@@ -4927,6 +5021,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MakingDraft"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetWay: {
+        parameters: {
+            query?: {
+                pan?: string;
+                count?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayAnswer"];
                 };
             };
             /** @description Bad Request */

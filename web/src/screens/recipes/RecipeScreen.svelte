@@ -19,6 +19,7 @@
   import PanSection from './PanSection.svelte'
   import RecipeFacts from './RecipeFacts.svelte'
   import StepList from './StepList.svelte'
+  import WayDrawing from './WayDrawing.svelte'
   import VariationField from '../writing/VariationField.svelte'
   import WholePieces from './WholePieces.svelte'
 
@@ -173,5 +174,6 @@
     </div>
   </div>
   <CostPie cost={answer.cost} pan={answer.pan.name} />
+  <WayDrawing id={answer.id} pan={answer.pan.id} count={answer.count} />
   <StepList steps={answer.steps} />
 {/if}

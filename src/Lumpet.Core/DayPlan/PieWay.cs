@@ -1,0 +1,128 @@
+using Lumpet.Core.Pans;
+using Lumpet.Core.Recipes;
+using Lumpet.Core.Safety;
+using Lumpet.Core.Steps;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>
+/// The way of a pie from its first work to its box, along time: its dough, its filling and what is made first as lines that run
+/// into it. Every wait is as it is wanted and nobody goes home in between, so this is the way itself and not a plan.
+/// </summary>
+/// <param name="Lines">The pie first, with its dough; then what runs into it.</param>
+/// <param name="Minutes">From the first work to the last, in minutes.</param>
+public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
+{
+    // Time without nights, so that no shift cuts a way.
+    private const int Always = 10_000_000;
+
+    private const int FridgeC = 4;
+    private const int RoomC = 20;
+
+    /// <summary>The way of a product.</summary>
+    /// <param name="product">The product.</param>
+    /// <param name="pan">The pan it is made in.</param>
+    /// <param name="pies">How many are made together; at least 1.</param>
+    public static PieWay Of(Product product, Pan pan, int pies)
+    {
+        var graph = new StepGraph(product.Process);
+        var times = Times(graph, pies);
+        var cautions = StepCautions.Of(product);
+        WayPiece Piece(TimedStep timed) => new(timed.Step, timed.StartMin, timed.EndMin, cautions[timed.Step.Id]);
+        WayPiece[] On(Func<int, bool> isHere) =>
+        [
+            .. Enumerable.Range(0, graph.Nodes.Count).Where(isHere).Select(node => new TimedStep(graph.Nodes[node], times.Start[node], times.End[node]))
+                .Concat(graph.Edges.Where(edge => isHere(edge.From)).SelectMany(edge => DayTasks.Waits(edge, times)))
+                .Select(Piece).OrderBy(piece => piece.StartMin).ThenBy(piece => piece.EndMin),
+        ];
+        var rolled = Enumerable.Range(0, graph.Nodes.Count).First(node => graph.Nodes[node].UsesDough);
+        var lines = new List<WayLine> { new(product.Name, [.. Dough(product.Dough, times.Start[rolled]), .. On(graph.HoldsDough)], null, 0) };
+        int[] begun = [.. Enumerable.Range(0, graph.Nodes.Count).Where(node => !graph.HoldsDough(node) && !graph.Into(node).Any())];
+        foreach (var (root, at) in begun.Select((root, at) => (root, at)))
+        {
+            bool IsMine(int node) => !graph.HoldsDough(node) && begun.First(other => other == node || Leads(graph, other, node)) == root;
+            var joins = graph.Edges.Where(edge => IsMine(edge.From) && graph.HoldsDough(edge.To)).Select(edge => times.Start[edge.To]).DefaultIfEmpty(times.End[root]).Min();
+            lines.Add(new WayLine(at == 0 ? "Filling" : "Topping", On(IsMine), joins, 0));
+        }
+
+        MadeFirst(lines, product, pan, graph, times, pies);
+        var first = lines.SelectMany(line => line.Pieces).Min(piece => piece.StartMin);
+        return new PieWay([.. lines.Select(line => line.From(first))], times.End.Max() - first);
+    }
+
+    /// <summary>Backwards from the box at minute 0, every wait as it is wanted.</summary>
+    private static ParcelTimes Times(StepGraph graph, int pies)
+    {
+        var (start, end) = (new int[graph.Nodes.Count], new int[graph.Nodes.Count]);
+        for (var node = graph.Nodes.Count - 1; node >= 0; node--)
+        {
+            end[node] = graph.Out(node).Select(edge => start[edge.To] - edge.Lag.Aim).DefaultIfEmpty(0).Min();
+            start[node] = end[node] - graph.Minutes(node, pies);
+        }
+
+        return new ParcelTimes(start, end, []);
+    }
+
+    private static bool Leads(StepGraph graph, int from, int to) => graph.Out(from).Any(edge => edge.To == to || Leads(graph, edge.To, to));
+
+    /// <summary>Mixing, turns and rest before the dough is rolled.</summary>
+    private static IEnumerable<WayPiece> Dough(DoughFormula dough, int rolledMin)
+    {
+        var method = dough.Method;
+        WayPiece Made(string id, string name, Station station, bool isWork, int celsius, int start, int end, string readyWhen, string caution) => new(
+            new Step(id, name, station, isWork ? new Hands(end - start, 0) : null, [], isWork ? null : Span.Between(end - start, end - start), celsius, false, readyWhen, caution), start, end, caution);
+        var at = rolledMin - dough.Rest.Aim - (method.Turns * (method.TurnMinutes + method.TurnRestMinutes)) - dough.MixMinutes;
+        yield return Made(":mix", $"Mix {dough.Name}", Station.Dough, true, RoomC, at, at += dough.MixMinutes, dough.ReadyWhen, DoughCautions.Of(dough));
+        for (var turn = 1; turn <= method.Turns; turn++)
+        {
+            yield return Made($":turn-{turn}", $"Roll and fold, turn {turn} of {method.Turns}", Station.Bench, true, RoomC, at, at += method.TurnMinutes, string.Empty, string.Empty);
+            yield return Made($":cold-{turn}", "Cold after the turn", Station.Cold, false, FridgeC, at, at += method.TurnRestMinutes, string.Empty, string.Empty);
+        }
+
+        yield return Made(":rest", "Rest", Station.Cold, false, FridgeC, at, rolledMin, string.Empty, string.Empty);
+    }
+
+    /// <summary>A line for everything that is made first, running into what takes it; of several batches the first.</summary>
+    private static void MadeFirst(List<WayLine> lines, Product product, Pan pan, StepGraph graph, ParcelTimes times, int pies)
+    {
+        var calendar = new ShiftCalendar([new DayShift("Always", -Always, Always)]);
+        var demands = DayMaking.Demands(product, pan, PreparationTaking.Of(product, graph), graph, pies, times, $"{product.Id}/", [product.Id]);
+        var place = new Dictionary<string, int>();
+        foreach (var made in new DayMaking(calendar).Make([.. demands], null).Where(made => made.Batch.Number == 1))
+        {
+            var how = made.Batch.How;
+            var pieces = made.Steps.Select(step => new WayPiece(step.Step, step.StartMin, step.EndMin, step.Step.Caution)).ToList();
+            if (made.DoneMin < made.Batch.NeededMin)
+                pieces.Add(new WayPiece(
+                    new Step(DayTasks.Keep, "Keep", Station.Cold, null, [], how.Keeping.Hold, how.Keeping.Celsius, false, how.Keeping.BeforeUse.Length == 0 ? string.Empty : $"before use: {how.Keeping.BeforeUse}", string.Empty), made.DoneMin, made.Batch.NeededMin, string.Empty));
+            // What another made thing takes runs into its line; anything else into the line of the step that takes it.
+            var taker = made.Batch.Uses[0].TaskId;
+            var into = place.Where(one => taker.StartsWith($"made:{one.Key}/", StringComparison.Ordinal)).Select(one => one.Value)
+                .Concat(Enumerable.Range(0, lines.Count).Where(line => lines[line].Pieces.Any(piece => taker == $"{product.Id}/{piece.Step.Id}"))).FirstOrDefault();
+            place[made.Batch.Made.Id] = lines.Count;
+            lines.Add(new WayLine(made.Batch.Made.Name, pieces, made.Batch.NeededMin, into));
+        }
+    }
+}
+
+/// <summary>One line of a way.</summary>
+/// <param name="Name">Of what: the product, "Filling", "Topping", or something made first.</param>
+/// <param name="Pieces">Its steps in order of time.</param>
+/// <param name="JoinsMin">When it runs into another line; null of the pie's own.</param>
+/// <param name="JoinsLine">Number of the line it runs into, from 0.</param>
+public sealed record WayLine(string Name, IReadOnlyList<WayPiece> Pieces, int? JoinsMin, int JoinsLine)
+{
+    /// <summary>The same, its minutes counted from another.</summary>
+    internal WayLine From(int minute) => this with
+    {
+        Pieces = [.. Pieces.Select(piece => piece with { StartMin = piece.StartMin - minute, EndMin = piece.EndMin - minute })],
+        JoinsMin = JoinsMin - minute,
+    };
+}
+
+/// <summary>A step of a way with its time.</summary>
+/// <param name="Step">The step.</param>
+/// <param name="StartMin">First minute, from the first work of the way.</param>
+/// <param name="EndMin">Minute after the last.</param>
+/// <param name="Caution">What can hurt; may be empty.</param>
+public sealed record WayPiece(Step Step, int StartMin, int EndMin, string Caution);
