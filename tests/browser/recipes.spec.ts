@@ -166,6 +166,7 @@ test('a recipe from elsewhere is shown before it is taken in, and its doubts sta
 test('a step is put between two others, named, linked and moved, and what breaks is said at once', async ({ page }) => {
   await page.goto('/#/write/plum')
   const steps = page.getByRole('region', { name: 'Steps' })
+  await expect(page.getByRole('textbox', { name: 'Step 1', exact: true })).toBeVisible()
   const before = await steps.getByRole('listitem').count()
   const first = await page.getByRole('textbox', { name: 'Step 1', exact: true }).inputValue()
   await steps.locator('summary').filter({ hasText: 'Add after' }).first().click()
@@ -188,4 +189,18 @@ test('the way of a pie is drawn along time, and a pressed step is read', async (
   await expect(way.getByText('Toasted hazelnuts')).toBeVisible()
   await way.getByRole('button', { name: /^Blind bake/ }).press('Enter')
   await expect(way.getByRole('status')).toContainText('Ready when: golden all over and dry')
+})
+
+test('a step is told to take what is made first', async ({ page }) => {
+  await page.goto('/#/write/chocolate')
+  const steps = page.getByRole('region', { name: 'Steps' })
+  const box = steps.getByRole('listitem').last()
+  await expect(box.getByText('takes hazelnut praline')).toBeVisible()
+  await steps
+    .locator('summary')
+    .and(page.getByLabel(/^Pour in warm.*: takes also/))
+    .click()
+  await steps.getByRole('button', { name: /^Pour in warm.*: takes Hazelnut praline/ }).click()
+  await expect(box.getByText('takes hazelnut praline')).toHaveCount(0)
+  await expect(steps.getByText('takes hazelnut praline')).toHaveCount(1)
 })

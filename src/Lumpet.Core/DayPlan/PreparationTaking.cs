@@ -21,7 +21,7 @@ internal static class PreparationTaking
            where part.Kind != PartKind.Dough
            from line in part.Lines
            where Planned(line.Ingredient).Any()
-           select new TakenLine(NodeOf(product, graph, part.Kind), part.Kind, line),
+           select new TakenLine(Said(graph, line.Ingredient) ?? NodeOf(product, graph, part.Kind), part.Kind, line),
     ];
 
     /// <summary>What a plan makes of an ingredient: itself, or what it is made of where nobody has said how it is made; each once.</summary>
@@ -40,8 +40,12 @@ internal static class PreparationTaking
         var formula => formula.For(mass).SelectMany(line => Wants(line.Ingredient, line.Yield.AsPurchased(line.Amount))),
     };
 
+    /// <summary>The first step of which a person says that it takes something; null where nobody does.</summary>
+    private static int? Said(StepGraph graph, Ingredient ingredient) =>
+        Enumerable.Range(0, graph.Nodes.Count).Where(node => graph.Nodes[node].Takes.Contains(ingredient.Id)).Select(node => (int?)node).FirstOrDefault();
+
     /// <summary>
-    /// The step that takes a part: what prepares the filling; the second thing that is prepared, such as a meringue, or else
+    /// The step that takes a part where nobody says which: what prepares the filling; the second thing that is prepared, such as a meringue, or else
     /// the step that fills, for the topping; the step that closes the pie for its finish, and the last for one that goes on
     /// when it is cold.
     /// </summary>

@@ -17,9 +17,9 @@ internal static class MakingReader
     /// <summary>Reads a draft; faults are added below the field's name.</summary>
     public static Making Read(FieldChecks checks, string field, MakingDraft draft)
     {
-        var steps = checks.List($"{field}.steps", draft.Steps, 0, MostSteps, "steps").Select((step, at) => (Step: SingleStepReader.Read(checks, step, $"{field}.steps[{at}]"), Path: $"{field}.steps[{at}]")).ToArray();
+        var steps = checks.List($"{field}.steps", draft.Steps, 0, MostSteps, "steps").Select((step, at) => (Step: SingleStepReader.Read(checks, step, $"{field}.steps[{at}]"), Written: step, Path: $"{field}.steps[{at}]")).ToArray();
         foreach (var twice in steps.GroupBy(one => one.Step.Id).Where(group => group.Count() > 1)) checks.Add($"{field}.steps", $"Two steps have the id \"{twice.Key}\".");
-        foreach (var (step, path) in steps) Alone(checks, step, path);
+        foreach (var (step, typed, path) in steps) Alone(checks, step, typed, path);
         if (steps.Length > 0 && steps[0].Step.Wait is not null) checks.Add(steps[0].Path, "It begins with work or a bake, not with a wait.");
         var (least, most) = (checks.Number($"{field}.batchLeastKg", draft.BatchLeastKg ?? 0, 0, MostKg, "kg"), checks.Number($"{field}.batchMostKg", draft.BatchMostKg, LeastKg, MostKg, "kg"));
         if (least > most) checks.Add($"{field}.batchLeastKg", "The smallest batch is more than the largest.");
@@ -63,9 +63,10 @@ internal static class MakingReader
     }
 
     /// <summary>What a step of a preparation cannot be: it has no pie, no dough and no box.</summary>
-    private static void Alone(FieldChecks checks, Step step, string path)
+    private static void Alone(FieldChecks checks, Step step, StepDraft draft, string path)
     {
         if (step.UsesDough) checks.Add($"{path}.usesDough", "Only a pie takes dough.");
+        if (!string.IsNullOrWhiteSpace(draft.Takes)) checks.Add($"{path}.takes", "What goes in is taken at the first step; only a pie's steps say what they take.");
         if (step.Seals) checks.Add($"{path}.seals", "Only a pie's base is sealed.");
         if (step.WeightsOutMin is not null) checks.Add($"{path}.weightsOutMin", "Only shells are weighted.");
         if (step.Station == Station.Box) checks.Add($"{path}.station", "Only pies are boxed.");

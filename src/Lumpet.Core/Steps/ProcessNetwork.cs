@@ -77,6 +77,9 @@ public sealed record Step(
     /// <summary>Whether this step brushes the raw base so that no juice gets in.</summary>
     public bool Seals { get; init; }
 
+    /// <summary>Ids of things made first that this step takes, where a person says so; otherwise their part of the recipe tells.</summary>
+    public IReadOnlyList<string> Takes { get; init; } = [];
+
     /// <summary>Most minutes of a bake, all stages together.</summary>
     public int MostBakeMin => Stages.Sum(stage => stage.MaxMin);
 }

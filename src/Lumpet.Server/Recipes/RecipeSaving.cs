@@ -43,14 +43,14 @@ internal static class RecipeSaving
         return outcome == ChangeOutcome.Done ? (product, outcome, []) : (null, outcome, []);
     }
 
-    /// <summary>What is wrong about a draft as it is; none where it could be saved.</summary>
+    /// <summary>A draft as it would be read, and what is wrong about it; none where it could be saved.</summary>
     /// <param name="connection">The bakery.</param>
     /// <param name="id">The product that it would change; null for a new one.</param>
     /// <param name="draft">What is written.</param>
-    public static IReadOnlyList<FieldFault> Faults(SqliteConnection connection, string? id, ProductDraft draft)
+    public static (Product? Product, IReadOnlyList<FieldFault> Faults) Check(SqliteConnection connection, string? id, ProductDraft draft)
     {
         var (product, _, faults) = Read(connection, draft, id ?? "new", 1, [.. RecipeFinder.Names(connection).Where(pair => pair.Key != id).Select(pair => pair.Value)]);
-        return product is not null && id is not null && OrderedSizes.Fault(product, OrderStore.PansOrdered(connection, id)) is { } dropped ? [dropped] : faults;
+        return product is not null && id is not null && OrderedSizes.Fault(product, OrderStore.PansOrdered(connection, id)) is { } dropped ? (product, [dropped]) : (product, faults);
     }
 
     /// <summary>The refusal of a change that met another, or nothing.</summary>

@@ -1,4 +1,5 @@
 using Lumpet.Core;
+using Lumpet.Core.DayPlan;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Recipes;
@@ -97,8 +98,10 @@ internal static class WritingEndpoints
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is null) return Days.NoBakery();
-        var faults = RecipeSaving.Faults(connection, request.Id, request.Draft ?? new ProductDraft());
-        return TypedResults.Ok(new CheckAnswer(faults.GroupBy(fault => fault.Field).ToDictionary(field => field.Key, field => field.Select(fault => fault.Message).ToArray())));
+        var (product, faults) = RecipeSaving.Check(connection, request.Id, request.Draft ?? new ProductDraft());
+        return TypedResults.Ok(new CheckAnswer(
+            faults.GroupBy(fault => fault.Field).ToDictionary(field => field.Key, field => field.Select(fault => fault.Message).ToArray()),
+            product is null ? [] : [.. MadeFirst.In(product).Select(one => new TakesAnswer(one.Made.Name, one.Step.Id, one.IsSaid))]));
     }
 
     private static Results<Ok<WrittenRecipe>, ProblemHttpResult> Written(string id, Database database)
@@ -173,7 +176,14 @@ public sealed record CheckRequest(string? Id, ProductDraft? Draft);
 
 /// <summary>What is still wrong about a recipe.</summary>
 /// <param name="Fields">Messages by field; empty where it can be saved.</param>
-public sealed record CheckAnswer(IReadOnlyDictionary<string, string[]> Fields);
+/// <param name="Takes">Which step takes what is made first; empty while something is wrong.</param>
+public sealed record CheckAnswer(IReadOnlyDictionary<string, string[]> Fields, IReadOnlyList<TakesAnswer> Takes);
+
+/// <summary>A step that takes something that is made first.</summary>
+/// <param name="Name">What is made.</param>
+/// <param name="Step">Id of the step.</param>
+/// <param name="IsSaid">Whether a person says so; otherwise its part of the recipe tells.</param>
+public sealed record TakesAnswer(string Name, string Step, bool IsSaid);
 
 /// <summary>The usual steps.</summary>
 /// <param name="Steps">In order.</param>

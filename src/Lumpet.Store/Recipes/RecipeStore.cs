@@ -84,6 +84,8 @@ public static class RecipeStore
             .ToLookup(row => (row.ProductId, row.StepId), row => new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most));
         var links = Rows<LinkRow>($"SELECT product_id AS productId, before, after, least, most FROM product_link {where} ORDER BY rowid")
             .ToLookup(row => row.ProductId, row => new Link(row.Before, row.After, Span.Between((int)row.Least, (int)row.Most)));
+        var takes = Rows<TakesRow>($"SELECT product_id AS productId, step_id AS stepId, ingredient_id AS ingredientId FROM product_step_takes {where} ORDER BY ingredient_id")
+            .ToLookup(row => (row.ProductId, row.StepId), row => row.IngredientId);
         var steps = Rows<StepRow>(
                 $"""
                 SELECT product_id AS productId, id, name, station, hands_per_batch AS perBatch, hands_per_pie AS perPie,
@@ -116,7 +118,7 @@ public static class RecipeStore
                 Packaging = [.. beside[(row.Id, size.PanId)].Select(id => ingredients[id])],
                 PanBought = pans[size.PanId].BoughtAs is { } bought ? ingredients[bought] : null,
             })],
-            new ProcessNetwork([.. steps[row.Id].Select(step => Step(step, stages))], [.. links[row.Id]]),
+            new ProcessNetwork([.. steps[row.Id].Select(step => Step(step, stages) with { Takes = [.. takes[(row.Id, step.Id)]] })], [.. links[row.Id]]),
             (int)row.Oldest)
         {
             BaseTreatment = Word<BaseTreatment>(row.Treatment),
@@ -239,6 +241,8 @@ public static class RecipeStore
     private sealed record SizePackagingRow(string ProductId, string PanId, string IngredientId);
 
     private sealed record SizeRow(string ProductId, string PanId, string? Price);
+
+    private sealed record TakesRow(string ProductId, string StepId, string IngredientId);
 
     private sealed record StageRow(string ProductId, string StepId, long TempC, long Least, long Most);
 

@@ -15,7 +15,7 @@ public static class RecipeWriter
 {
     /// <summary>Tables that hold what belongs to a product, in the order in which rows can be deleted.</summary>
     internal static readonly string[] ProductTables =
-        ["product_alias", "product_line", "product_packaging", "product_size_packaging", "product_size", "product_link", "product_stage", "product_step"];
+        ["product_alias", "product_line", "product_packaging", "product_size_packaging", "product_size", "product_link", "product_stage", "product_step_takes", "product_step"];
 
     /// <summary>Saves a dough. One with version 1 is added; any other replaces the version before it.</summary>
     /// <param name="transaction">The change it is part of.</param>
@@ -188,6 +188,7 @@ public static class RecipeWriter
                 turned = step.Turned ? 1 : 0,
                 seals = step.Seals ? 1 : 0,
             });
+            foreach (var taken in step.Takes) Rows.Insert(connection, "product_step_takes", new { product_id = product.Id, step_id = step.Id, ingredient_id = taken });
             foreach (var (stage, number) in step.Stages.Select((stage, at) => (stage, at + 1)))
                 Rows.Insert(connection, "product_stage", new { product_id = product.Id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin });
         }

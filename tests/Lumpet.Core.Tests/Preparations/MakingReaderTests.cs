@@ -64,6 +64,7 @@ public sealed class MakingReaderTests
         Assert.Equal(["making.steps"], Fields(Puree with { Steps = [Puree.Steps![0], Puree.Steps[0]] }));
         Assert.Equal(["making.steps[0].usesDough"], Fields(With(step => step with { UsesDough = true })));
         Assert.Equal(["making.steps[0].seals"], Fields(With(step => step with { Seals = true })));
+        Assert.Equal(["making.steps[0].takes"], Fields(With(step => step with { Takes = "Praline" })));
         Assert.Equal(["making.steps[0].station"], Fields(With(step => step with { Station = "box" })));
         Assert.Equal(["making.steps[0].weightsOutMin"], Fields(Puree with { Steps = [Puree.Steps![1]! with { WeightsOutMin = 20 }] }));
     }

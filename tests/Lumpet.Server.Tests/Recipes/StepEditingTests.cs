@@ -70,6 +70,37 @@ public sealed class StepEditingTests : IDisposable
         Assert.Equal(["sizes"], await Faults(draft));
     }
 
+    [Fact]
+    public async Task A_person_says_which_step_takes_what_is_made_first()
+    {
+        async Task<JsonElement[]> Takes(JsonObject draft)
+        {
+            var (_, answer) = await server.Send(HttpMethod.Post, "/api/writing/recipe", new JsonObject { ["id"] = "chocolate", ["draft"] = draft.DeepClone() }.ToJsonString());
+            Assert.Empty(answer.GetProperty("fields").EnumerateObject());
+            return [.. answer.GetProperty("takes").EnumerateArray()];
+        }
+
+        // A finish goes on when the pie is cold, so its praline is taken at the box, unless somebody says that it goes in with the filling.
+        var draft = await Written("chocolate");
+        var told = Assert.Single(await Takes(draft));
+        Assert.Equal(("Hazelnut praline", "box", false), (told.GetProperty("name").GetString(), told.GetProperty("step").GetString(), told.GetProperty("isSaid").GetBoolean()));
+        JsonNode Step(string id) => draft["steps"]!.AsArray().Single(step => step!["id"]!.GetValue<string>() == id)!;
+        Step("fill")["takes"] = "hazelnut PRALINE";
+        Assert.Equal(("fill", true), (Assert.Single(await Takes(draft)).GetProperty("step").GetString(), (await Takes(draft))[0].GetProperty("isSaid").GetBoolean()));
+        Assert.Equal(200, (await server.Send(HttpMethod.Put, "/api/recipes/chocolate", draft.ToJsonString(), ("If-Match", "\"1\""))).Status);
+        draft = await Written("chocolate");
+        Assert.Equal("Hazelnut praline", Step("fill")["takes"]!.GetValue<string>());
+        var uses = (await server.Get("/api/fillings/2026-11-27")).GetProperty("batches").EnumerateArray().Single(batch => batch.GetProperty("name").GetString() == "Hazelnut praline").GetProperty("uses")[0];
+        var fill = (await server.Get("/api/plan/2026-11-27")).GetProperty("tasks").EnumerateArray().First(task => task.GetProperty("id").GetString()!.StartsWith("chocolate/", StringComparison.Ordinal) && task.GetProperty("id").GetString()!.EndsWith("/fill", StringComparison.Ordinal));
+        Assert.Equal(fill.GetProperty("start").GetProperty("min").GetInt32(), uses.GetProperty("at").GetProperty("min").GetInt32());
+
+        Step("fill")["takes"] = "Quince paste";
+        Assert.Equal(["steps[6].takes"], await Faults(draft, "chocolate"));
+        Step("fill")["takes"] = null;
+        Step("chill-lined")["takes"] = "Hazelnut praline";
+        Assert.Equal(["steps[1].takes"], await Faults(draft, "chocolate"));
+    }
+
     [Theory]
     [InlineData("swap", "line", "act")]
     [InlineData("takeOut", "whisk", "step")]

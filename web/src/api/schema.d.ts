@@ -1135,6 +1135,8 @@ export interface components {
             fields: {
                 [key: string]: string[];
             };
+            /** @description Which step takes what is made first; empty while something is wrong. */
+            takes: components["schemas"]["TakesAnswer"][];
         };
         /** @description A recipe as it is written so far. */
         CheckRequest: {
@@ -3409,6 +3411,8 @@ export interface components {
             weightsOutMin?: null | number;
             /** @description Whether the trays of a bake are turned half-way. */
             turned?: boolean;
+            /** @description Names of things made here that this step takes, separated by semicolons; null where their part of the recipe tells. */
+            takes?: null | string;
             /** @description Whether this step brushes the raw base so that no juice gets in. */
             seals?: boolean;
         };
@@ -3442,6 +3446,15 @@ export interface components {
             name: string;
             /** @description Its address in the interface. */
             place: string;
+        };
+        /** @description A step that takes something that is made first. */
+        TakesAnswer: {
+            /** @description What is made. */
+            name: string;
+            /** @description Id of the step. */
+            step: string;
+            /** @description Whether a person says so; otherwise its part of the recipe tells. */
+            isSaid: boolean;
         };
         /** @description A task. */
         TaskAnswer: {

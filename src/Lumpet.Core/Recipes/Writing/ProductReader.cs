@@ -3,7 +3,6 @@ using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Safety;
-
 using Lumpet.Core.Steps.Writing;
 
 namespace Lumpet.Core.Recipes.Writing;
@@ -81,6 +80,7 @@ public static class ProductReader
             Topping = topping,
             Review = review,
         };
+        product = product with { Process = StepTaking.Read(checks, draft, product) };
         // Its step says egg; where no line does, its allergen would be missing on every label.
         if (process.Steps.Any(step => step.Seals) && product.AllLines.All(line => line.Ingredient.Facts.Role != IngredientRole.Egg))
             checks.Add("finish", "A base that is sealed with egg needs that egg among its lines, or its allergen is missing: 4 g Egg white.");
@@ -124,7 +124,7 @@ public static class ProductReader
         Finish = Text(product.Finish),
         Packaging = Text(product.Packaging),
         Sizes = [.. product.Sizes.Select(size => new SizeDraft(size.Pan.Id, size.SellingPrice?.Amount, size.Packaging.Count == 0 ? null : Text(size.Packaging)))],
-        Steps = StepReader.Write(product.Process),
+        Steps = StepTaking.Write(product),
         Links = [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))],
         FillingKind = Naming.Of(product.Filling.Kind),
         BaseTreatment = Naming.Of(product.BaseTreatment),

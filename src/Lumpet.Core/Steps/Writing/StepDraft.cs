@@ -57,6 +57,9 @@ public sealed record StepDraft
     /// <summary>Whether the trays of a bake are turned half-way.</summary>
     public bool Turned { get; init; }
 
+    /// <summary>Names of things made here that this step takes, separated by semicolons; null where their part of the recipe tells.</summary>
+    public string? Takes { get; init; }
+
     /// <summary>Whether this step brushes the raw base so that no juice gets in.</summary>
     public bool Seals { get; init; }
 }

@@ -13,9 +13,11 @@
     failure: Failure | undefined
     /** What does not hold together as it is written now, by field. */
     faults: Record<string, string[]>
+    /** Which step takes what is made first, as it is written now. */
+    takes: Schemas['TakesAnswer'][]
     onedit: (act: Act, step: string, other?: string) => void
   }
-  const { steps, links, failure, faults, onedit }: Props = $props()
+  const { steps, links, failure, faults, takes, onedit }: Props = $props()
 
   const fields = $derived({ ...faults, ...failure?.fields })
   const faultsOf = (at: number) =>
@@ -35,6 +37,17 @@
       .map((other) => ({ id: other.id ?? '', name: other.name ?? '' }))
   const holdsMinutes = (link: Link) =>
     !isWait(written.find((step) => step.id === link.from)) && !isWait(written.find((step) => step.id === link.to))
+  /** Lets a step take something made first; no other step then says that it does. */
+  function take(step: Step, name: string) {
+    for (const other of written) {
+      const named = (other.takes ?? '').split(';').map((one) => one.trim())
+      const kept = named.filter((one) => one !== '' && one.toLowerCase() !== name.toLowerCase())
+      const wanted = other === step ? [...kept, name] : kept
+      other.takes = wanted.length > 0 ? wanted.join('; ') : null
+    }
+  }
+  const made = $derived([...new Set(takes.map((one) => one.name))])
+  const takenBy = (step: Step) => takes.filter((one) => one.step === step.id).map((one) => one.name)
   const adds: [Act, string][] = [
     ['addWork', 'Work'],
     ['addWait', 'A wait'],
@@ -73,6 +86,18 @@
                     >{/if}</span
                 >
               {/each}
+              {#each takenBy(step) as name (name)}<span>takes <b>{name.toLowerCase()}</b></span>{/each}
+              {#if !isWait(step) && made.some((name) => !takenBy(step).includes(name))}
+                <details>
+                  <summary class="link" aria-label="{step.name}: takes also">takes also</summary>
+                  {#each made.filter((name) => !takenBy(step).includes(name)) as name (name)}<button
+                      class="link block"
+                      type="button"
+                      aria-label="{step.name}: takes {name}"
+                      onclick={() => take(step, name)}>{name.toLowerCase()}</button
+                    >{/each}
+                </details>
+              {/if}
               {#if others(step).length > 0}
                 <details>
                   <summary class="link" aria-label="{step.name}: follows also">follows also</summary>

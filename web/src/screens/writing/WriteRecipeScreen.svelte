@@ -122,6 +122,7 @@
 
   /** What does not hold together in the steps as they are written now; the rest is said when it is saved. */
   let checked = $state.raw<Record<string, string[]>>({})
+  let takes = $state.raw<Schemas['TakesAnswer'][]>([])
   let asked = 0
   $effect(() => {
     const body = draft && { id: version > 0 ? (params?.id ?? null) : null, draft: $state.snapshot(draft) as Draft }
@@ -129,8 +130,9 @@
     if (!body) return
     const soon = setTimeout(() => {
       void ask(api.POST('/api/writing/recipe', { body })).then(({ data }) => {
-        if (data && mine === asked)
-          checked = Object.fromEntries(Object.entries(data.fields).filter(([field]) => /^(steps|links)/.test(field)))
+        if (!data || mine !== asked) return
+        if (Object.keys(data.fields).length === 0) takes = data.takes
+        checked = Object.fromEntries(Object.entries(data.fields).filter(([field]) => /^(steps|links)/.test(field)))
       })
     }, 150)
     return () => clearTimeout(soon)
@@ -323,6 +325,7 @@
         links={(draft.links ??= [])}
         {failure}
         faults={checked}
+        {takes}
         onedit={(act, step, other) => void edit(act, step, other)}
       />
     {/if}
