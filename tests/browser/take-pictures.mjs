@@ -14,6 +14,12 @@ const screens = [
   ['dough', '/dough', 800],
   ['fillings', '/fillings', 800],
   ['recipe', '/recipes/pear/26/24', 1000],
+  [
+    'way',
+    '/recipes/chocolate/20-straight/5',
+    700,
+    (page) => page.getByRole('region', { name: 'The way of a pie' }).scrollIntoViewIfNeeded(),
+  ],
   ['recipes', '/recipes', 900],
   ['recipe-slab', '/recipes/slab/34x24/6', 1000],
   ['write', '/write/gooseberry', 1300],
