@@ -24,7 +24,7 @@ internal sealed class DayMaking(ShiftCalendar calendar)
     public static IReadOnlyList<PreparationDemand> Of(IEnumerable<LotAim> aims, IReadOnlyList<Parcel> parcels)
     {
         var byLot = parcels.ToLookup(parcel => parcel.Work.Lot.Id);
-        return [.. aims.Where(aim => aim.Work.Takes.Count > 0).SelectMany(aim =>
+        return [.. aims.SelectMany(aim =>
         {
             var mine = byLot[aim.Work.Lot.Id].ToArray();
             var left = aim.Work.Lot.Count - mine.Sum(parcel => parcel.Pies);

@@ -1,5 +1,6 @@
 using CsCheck;
 using Lumpet.Core.Baking;
+using Lumpet.Core.Batches;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
@@ -104,6 +105,65 @@ public sealed class MadeFirstTests
     }
 
     [Fact]
+    public void What_goes_into_pies_and_into_something_made_is_one_pot_for_both()
+    {
+        var cream = Made("cream", 9000, new Span(0, 0, 2000), [Line("milk", 800), Of(Praline, 200)], Work("cook", Station.Pot, 20, 4));
+        var plan = DayPlanner.Plan(Snapshot(Order(Filled("both", Of(Praline, 100), Of(cream, 879)), 4, Late)));
+        Assert.Empty(plan.Troubles);
+        Assert.Equal(["cream", "praline"], plan.Made.Select(made => made.Batch.Made.Id));
+        // 4 x 100 g in the pies, and a fifth of 4 x 879 g.
+        Assert.Equal((4 * 100) + (4 * 879 / 5.0), plan.Made[1].Batch.Mass.Grams, 6);
+    }
+
+    // People are there from 0 to 480 and from 720 to 1320; roots are cut, roasted, cooled 30 to 120 better 45, and blended.
+    private static MadeBatch Timed(int needed, Span hold, (int Start, int End)? roasted)
+    {
+        var puree = Made("puree", 8000, hold, [Line("roots", 1000)], Work("cut", Station.Bench, 5, 2), Roast, Wait("cool", Station.Rack, 30, 45, 120), Work("blend", Station.Bench, 8, 3));
+        var batch = Assert.Single(PreparationBatching.Divide([new PreparationDemand(puree, "pie", "pie/1/fill", ["pie"], 4, Mass.FromGrams(2000), needed)]));
+        var calendar = new ShiftCalendar([new DayShift("Afternoon", 0, 480), new DayShift("Night", 720, 1320)]);
+        return new MakingTimetable(calendar).Around(batch, roasted is { } times ? new Dictionary<string, (int, int)> { ["roast"] = times } : []);
+    }
+
+    private static string Said(MadeBatch made) => string.Join(" ", made.Steps.Select(step => $"{step.Step.Id} {step.StartMin}-{step.EndMin}"));
+
+    [Fact]
+    public void A_batch_is_timed_backwards_from_its_use_by_what_is_wanted()
+    {
+        // Two kilograms: cut 9, roast 90, blend 14. Used at 1000 after 540 in the cold: done by 460, blended from 446, out by 401.
+        var made = Timed(1000, new Span(0, 540, 4320), null);
+        Assert.Equal("cut 302-311 roast 311-401 cool 401-446 blend 446-460", Said(made));
+        Assert.Equal((0, false), (made.Short, made.Breaks));
+        // Nothing is wanted of its keeping: as late as it can be.
+        Assert.Equal("cut 842-851 roast 851-941 cool 941-986 blend 986-1000", Said(Timed(1000, new Span(0, 0, 4320), null)));
+    }
+
+    [Fact]
+    public void What_the_ovens_have_set_is_followed_soon_where_it_should_lie_ready_longer()
+    {
+        // Out at 355: it cannot lie ready the 600 that are wanted before 959, so it is blended as soon as it is cool.
+        var made = Timed(959, new Span(0, 600, 4320), (265, 355));
+        Assert.Equal("cut 256-265 roast 265-355 cool 355-400 blend 400-414", Said(made));
+        Assert.Equal(0, made.Short);
+        // Nothing is wanted of its keeping, but it may stand 120 on its trays: then it is blended at the end of that.
+        Assert.Equal("cut 256-265 roast 265-355 cool 355-466 blend 466-480", Said(Timed(959, new Span(0, 0, 4320), (265, 355))));
+    }
+
+    [Fact]
+    public void What_comes_out_too_late_or_waits_too_long_says_by_how_much()
+    {
+        // Out at 941, 30 to cool, 14 to blend: ready at 985 for a use at 959.
+        var late = Timed(959, new Span(0, 0, 4320), (851, 941));
+        Assert.Equal((26, false), (late.Short, late.Breaks));
+        Assert.Contains("\"Roast\" ends at 941, and \"blend\" begins at 945, where 30 min lie between", late.Why.With(minute => $"{minute}"), StringComparison.Ordinal);
+        // Out at 400 with nobody there from 480 to 720: it can be blended in time, but not kept longer than 300 before 1000.
+        var old = Timed(1000, new Span(0, 0, 300), (310, 400));
+        Assert.True(old.Breaks);
+        Assert.Contains("where 5 h is the most", old.Why.With(minute => $"{minute}").Replace("300 min", "5 h", StringComparison.Ordinal), StringComparison.Ordinal);
+        // Needed before anybody can have made it.
+        Assert.True(Timed(60, new Span(0, 0, 300), null).Short > 0);
+    }
+
+    [Fact]
     public void What_nobody_says_how_to_make_is_looked_through_to_what_is_made()
     {
         var filled = Ingredient("mixture") with { Formula = new IngredientFormula([Line("milk", 500), Of(Praline, 500)], 0.5) };
@@ -123,6 +183,7 @@ public sealed class MadeFirstTests
         Assert.Equal(plan.Batches.Min(batch => batch.MixStartMin), made.Batch.NeededMin);
         Assert.Equal(plan.Batches.Sum(batch => batch.Mass.Grams) / 3, made.Batch.Mass.Grams, 6);
         Assert.True(made.Batch.NeededMin - made.DoneMin >= 60);
+        Assert.All(made.Batch.Uses, use => Assert.Equal("Flaky", use.Label));
     }
 
     [Fact]
@@ -150,6 +211,13 @@ public sealed class MadeFirstTests
         var huge = Made("huge", 6000, new Span(0, 0, 9000), [Line("roots", 1000)], Roast with { Stages = [new BakeStage(300, 60, 60)] });
         var noOven = Assert.Single(DayPlanner.Plan(Snapshot(Order(Filled("huge-pie", Of(huge, 700)), 4, Late))).Troubles);
         Assert.Contains("no oven takes it", noOven.What.With(minute => $"{minute}"), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Where_nobody_is_there_at_all_that_is_said_and_nothing_breaks()
+    {
+        var plan = DayPlanner.Plan(Snapshot(Order(PureePie, 4, Late)) with { Shifts = [] });
+        Assert.Equal(4, plan.Troubles.Sum(trouble => trouble.Pies));
     }
 
     [Fact]

@@ -31,6 +31,7 @@ public sealed class MakingReaderTests
             Assert.Equal(kind, how.Kind);
             Assert.True(how.IsPlanned);
             var again = IngredientReader.Write(ingredient);
+            Assert.Null(again.Making!.BatchLeastKg);
             Assert.Equal(Told.Of(ingredient.Formula), Told.Of(Read(again.Making).Ingredient!.Formula!));
 
 
@@ -52,6 +53,8 @@ public sealed class MakingReaderTests
     [Fact]
     public void What_does_not_hold_together_is_said_where_it_stands()
     {
+        // What is used at once is kept for no minute.
+        Assert.Empty(Fields(Puree with { HoldLeast = 0, HoldAim = 0, HoldMost = 0 }));
         Assert.Equal(["making.batchLeastKg"], Fields(Puree with { BatchLeastKg = 12 }));
         Assert.Equal(["making.trayKg"], Fields(Puree with { TrayKg = null }));
         Assert.Equal(["making.holdAim"], Fields(Puree with { HoldAim = 5000 }));

@@ -11,6 +11,7 @@
   import { words } from '../../parts/words.svelte'
   import AllergenChoice from './AllergenChoice.svelte'
   import LinesField from '../../parts/LinesField.svelte'
+  import { emptyIngredient } from './empty'
   import OwnFigures from './OwnFigures.svelte'
 
   interface Props {
@@ -21,25 +22,10 @@
   }
   const { answer, ingredient, ondone }: Props = $props()
   const first = untrack(() => ingredient)
-  const empty: Schemas['IngredientDraft'] = {
-    name: '',
-    allergens: null,
-    mayContain: null,
-    otherNames: '',
-    role: null,
-    gramsPerMl: null,
-    densitySource: null,
-    pieces: [],
-    yields: [],
-    alcoholPercent: null,
-    unsafeRaw: null,
-    weighedTo: null,
-    price: null,
-  }
 
   let version = first?.version ?? 0
   let theirs = $state.raw<Schemas['IngredientAnswer']>()
-  let draft = $state<Schemas['IngredientDraft']>(structuredClone($state.snapshot(first?.own ?? empty)))
+  let draft = $state<Schemas['IngredientDraft']>(structuredClone($state.snapshot(first?.own ?? emptyIngredient)))
   let price = $state<Schemas['PriceDraft']>({ supplier: '', packAmount: null, packUnit: 'kg', paid: null })
   let failure = $state<Failure>()
 

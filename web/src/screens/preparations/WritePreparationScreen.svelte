@@ -11,6 +11,7 @@
   import Shelving from '../../parts/Shelving.svelte'
   import TextField from '../../parts/TextField.svelte'
   import { words } from '../../parts/words.svelte'
+  import { emptyIngredient } from '../ingredients/empty'
   import ChainField from './ChainField.svelte'
   import KeepWords from './KeepWords.svelte'
 
@@ -43,25 +44,8 @@
     }
     one = wanted
     version = wanted?.version ?? 0
-    draft = structuredClone(
-      wanted?.own ?? {
-        name: '',
-        allergens: [],
-        mayContain: null,
-        otherNames: '',
-        role: null,
-        gramsPerMl: null,
-        densitySource: null,
-        pieces: [],
-        yields: [],
-        alcoholPercent: null,
-        unsafeRaw: null,
-        weighedTo: null,
-        price: null,
-        madeOf: '',
-        keptPercent: null,
-      },
-    )
+    // What it carries follows from what goes in, so nothing is left to be stated.
+    draft = structuredClone(wanted?.own ?? { ...emptyIngredient, allergens: [], madeOf: '', keptPercent: null })
   }
   $effect(() => {
     void load(params?.id)

@@ -46,7 +46,11 @@
       ? piece.stages.map((stage) => `${stage.tempC} °C ${stage.minMin} to ${stage.maxMin} min`).join(', then ')
       : `at ${piece.celsius} °C`
   /** A name, and shorter ways to say it where there is less room. */
-  const shorter = (name: string) => [name, name.split(/[,;:]/)[0] ?? name, name.split(/[ ,;:]/)[0] ?? name]
+  const shorter = (name: string) => {
+    const word = name.split(/[ ,;:]/)[0] ?? ''
+    // "Let" says nothing of "Let it set".
+    return [name, name.split(/[,;:]/)[0] ?? name, ...(word.length > 3 ? [word] : [])]
+  }
   const words = (piece: Piece) => `${piece.name}, ${duration(piece.endMin - piece.startMin)}, ${heat(piece)}`
 </script>
 
