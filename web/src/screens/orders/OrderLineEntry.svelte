@@ -18,6 +18,9 @@
   const kept = 'lumpet-order-line'
   let line = $state(sessionStorage.getItem(kept) ?? '')
   let isWaiting = $state(false)
+  /** The line that is under way, or was sent last. */
+  let sent = ''
+  let isNext = false
   let understood = $state<Schemas['UnderstoodAnswer']>()
   let failure = $state<Failure>()
   let isSaying = $state(false)
@@ -56,12 +59,19 @@
   async function add(event?: SubmitEvent) {
     event?.preventDefault()
     isSaying = true
-    if (!line.trim() || isSending) return
+    if (!line.trim()) return
+    if (isSending) {
+      // A double press is one order; another line that is pressed meanwhile goes out next.
+      isNext = line !== sent
+      return
+    }
     isSending = true
+    isNext = false
+    sent = line
     const { data, failure: refused } = await ask(
       api.POST('/api/orders/typed', {
-        params: { header: { 'Idempotency-Key': keys.of({ line, day }) } },
-        body: { line, day },
+        params: { header: { 'Idempotency-Key': keys.of({ line: sent, day }) } },
+        body: { line: sent, day },
       }),
     )
     isSending = false
@@ -69,9 +79,12 @@
     if (data) {
       keys.taken()
       failure = undefined
-      line = ''
-      understood = undefined
-      isSaying = false
+      // What was typed meanwhile stays.
+      if (line === sent) {
+        line = ''
+        understood = undefined
+        isSaying = false
+      }
       onadded(`${data.count} ${data.productName}, ${data.panName}, ${data.clock}${data.for ? `, ${data.for}` : ''}`)
     } else if (refused && Object.keys(refused.fields).length === 0) failure = refused
     else if (refused) {
@@ -83,6 +96,7 @@
         isComplete: false,
       }
     }
+    if (isNext) await add()
   }
 </script>
 
