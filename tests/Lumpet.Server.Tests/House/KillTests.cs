@@ -8,7 +8,7 @@ namespace Lumpet.Server.Tests.House;
 /// <summary>The server is killed at any moment. LUMPET_KILLS sets how often.</summary>
 public sealed class KillTests : IDisposable
 {
-    private static readonly int Rounds = int.Parse(Environment.GetEnvironmentVariable("LUMPET_KILLS") ?? "12", CultureInfo.InvariantCulture);
+    private static readonly int Rounds = int.Parse(Environment.GetEnvironmentVariable("LUMPET_KILLS") ?? "6", CultureInfo.InvariantCulture);
 
     private readonly string folder = Directory.CreateTempSubdirectory("lumpet-kill-").FullName;
 
