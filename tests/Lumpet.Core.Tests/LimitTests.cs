@@ -40,6 +40,15 @@ public sealed class LimitTests
     }
 
     [Fact]
+    public void A_layers_limits_are_as_approved()
+    {
+        var good = Good("custard");
+        LayerDraft[] layers = [good.Layers![0]! with { Law = "count", Pieces = 5, Name = "Quinces" }, new() { Part = "beside", Law = "weight", Lines = "60 g Sugar, white", Name = "Sauce", KeptPercent = 90 }];
+        Approved.Matches("Limits/layers", layers.SelectMany(layer =>
+            Limits.Of(layer, one => Faults(good with { Layers = [.. layers.Select(other => other.Name == layer.Name ? one : other)] })).Prepend($"== {layer.Name}")));
+    }
+
+    [Fact]
     public void A_steps_limits_are_as_approved()
     {
         var good = Good("custard");
@@ -49,13 +58,11 @@ public sealed class LimitTests
 
     private static int Faults(ProductDraft draft) => ProductReader.Read(draft, "quince", 1, "EUR", Pans, [Flaky], IngredientLibrary.All, []).Faults.Count;
 
-    private static ProductDraft Good(string kind) => UsualProducts.All.Single(usual => usual.Id == kind).Draft with
+    private static ProductDraft Good(string kind) => UsualProducts.All.Single(usual => usual.Id == kind).Draft.Filled("800 g quinces").Finished("4 g egg white") with
     {
         Name = "Quince",
         Aliases = "quinces",
         Dough = "dough",
-        Filling = "800 g quinces",
-        Finish = "4 g egg white",
         ReferencePan = "23",
         Sizes = [new SizeDraft("23", 18m, "Pie box")],
         Review = "a line",
@@ -65,7 +72,7 @@ public sealed class LimitTests
     [Fact]
     public void What_is_said_of_every_field_at_once_is_as_approved()
     {
-        var nothing = new ProductDraft { Sizes = [null, new SizeDraft("99", -1m)], Steps = [null, new StepDraft { Stages = [null] }], Links = [null, new LinkDraft(null, null, null, null)] };
+        var nothing = new ProductDraft { Layers = [null, new LayerDraft { Part = "hat" }, new LayerDraft { Law = "hat", FillingKind = "hat", Name = "<b>", PackedDensity = 9, KeptPercent = 1 }, new LayerDraft { Part = "beside", Law = "floor", Lines = "hats" }, new LayerDraft { Part = "topping", Law = "count", Lines = "1 g hats" }], Sizes = [null, new SizeDraft("99", -1m)], Steps = [null, new StepDraft { Stages = [null] }], Links = [null, new LinkDraft(null, null, null, null)] };
         Approved.Matches("Limits/empty-drafts", Told.Each(
         [
             .. ProductReader.Read(nothing, "quince", 1, "EUR", Pans, [Flaky], IngredientLibrary.All, []).Faults,

@@ -28,8 +28,7 @@ internal static class TestBakery
         ["pear ginger"],
         Flaky,
         Crust(Top.Lid),
-        new Filling([Line("pear", 1010, 0.78), Line("sugar", 140), Line("starch", 26)], Density.FromGramsPerMillilitre(0.62), Length.FromCentimetres(-3)),
-        [Line("egg", 18)],
+        [Layered.Filling([Line("pear", 1010, 0.78), Line("sugar", 140), Line("starch", 26)], 0.62), new Layer("finish", PartKind.Finish, LayerLaw.Top, [Line("egg", 18)])],
         [Ingredient("box")],
         Pan23,
         [new ProductSize(Pan23, new Money(21, "EUR")), new ProductSize(Pan26, null)],
@@ -45,7 +44,10 @@ internal static class TestBakery
                 Work("box", Station.Box, 2, 1),
             ],
             [Follows("line", "chill"), Follows("chill", "fill"), Follows("prepare", "fill", 30), Follows("fill", "firm"), Follows("firm", "bake"), Follows("bake", "cool"), Follows("cool", "box")]),
-        1440);
+        1440)
+    {
+        BakeChange = Length.FromCentimetres(-3),
+    };
 
     public static readonly Product Custard = Pear with
     {
@@ -53,7 +55,8 @@ internal static class TestBakery
         Name = "Oat custard",
         Aliases = ["oat"],
         Crust = Crust(Top.Open),
-        Filling = new Filling([Line("milk", 700), Line("egg", 184), Line("sugar", 95)], Density.FromGramsPerMillilitre(1.05), Length.FromCentimetres(0.4)),
+        Layers = [Layered.Filling([Line("milk", 700), Line("egg", 184), Line("sugar", 95)], 1.05), new Layer("finish", PartKind.Finish, LayerLaw.Top, [Line("egg", 18)])],
+        BakeChange = Length.FromCentimetres(0.4),
         Process = new ProcessNetwork(
             [
                 Work("line", Station.Bench, 6, 2) with { UsesDough = true },

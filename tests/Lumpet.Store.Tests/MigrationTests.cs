@@ -68,8 +68,8 @@ public sealed class MigrationTests : IDisposable
         using var connection = database.Open();
         var product = Assert.Single(RecipeStore.Products(connection));
         Assert.Equal(("Sloe lattice", Top.Lattice, 2), (product.Name, product.Crust.Top, product.Version));
-        Assert.Equal((900.0, 0.7), (product.Filling.Lines[0].Amount.Grams, product.Filling.Lines[0].Yield.Share));
-        Assert.Equal(5, product.Finish[0].Amount.Grams);
+        Assert.Equal((900.0, 0.7), (product.MainFilling.Lines[0].Amount.Grams, product.MainFilling.Lines[0].Yield.Share));
+        Assert.Equal(5, product.Layers[1].Lines[0].Amount.Grams);
         Assert.Equal(PanFamily.Sloped, product.ReferencePan.Family);
         Assert.Equal(20, product.Sizes[0].SellingPrice!.Value.Amount);
         // A name or an id that the bakery has already is left as it has it; the figures that ship reach it by its id.
@@ -81,6 +81,35 @@ public sealed class MigrationTests : IDisposable
         // The version in use is kept from now on, once.
         Assert.Equal([2], RecipeVersions.OfProduct(connection, "sloe").Select(version => version.Number));
         Assert.Equal([3], RecipeVersions.OfDough(connection, "d").Select(version => version.Number));
+        Assert.Empty(connection.Query("PRAGMA foreign_key_check"));
+        Assert.Equal("ok", connection.ExecuteScalar<string>("PRAGMA integrity_check"));
+    }
+
+    [Fact]
+    public void One_filling_a_topping_and_a_finish_become_layers_and_kept_versions_are_read_with_them()
+    {
+        var database = OfVersion(
+            13,
+            """
+            UPDATE product SET filling_kind = 'berry', kept_share = 0.9, packed_density = 0.75 WHERE id = 'sloe';
+            INSERT INTO product_line (product_id, part, position, ingredient_id, preparation, grams, written) VALUES ('sloe', 'topping', 0, 'flour', '', 90, '90 g'), ('sloe', 'topping', 1, 'own-butter', 'cold', 60, '');
+            INSERT INTO product (id, position, name, version, dough_id, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share, strip_width_cm, strip_gap_cm, packed_density, bake_change_cm, reference_pan_id, oldest_min)
+              VALUES ('bare', 1, 'Bare', 1, 'd', 'open', 3, 1, 1, 0.1, 2, 1, 0.8, 0, '23', 1440);
+            INSERT INTO product_line (product_id, part, position, ingredient_id, preparation, grams, written) VALUES ('bare', 'filling', 0, 'sloe', '', 700, '');
+            INSERT INTO recipe_version (kind, id, version, saved_unix, written) VALUES ('product', 'sloe', 1, 0,
+              '{"draft":{"name":"Sloe","packedDensity":0.8,"filling":"800 g Sloes, pitted","topping":"","finish":"5 g Flour","fillingKind":"rawFruit","keptPercent":95},"lines":[{"part":"filling","ingredient":"Sloes","preparation":"pitted","grams":800,"written":""}]}');
+            """);
+        database.Migrate();
+        using var connection = database.Open();
+        var products = RecipeStore.Products(connection);
+        Assert.Equal([("filling", 1), ("topping", 2), ("finish", 1)], products[0].Layers.Select(layer => (layer.Id, layer.Lines.Count)));
+        var filling = products[0].MainFilling;
+        Assert.Equal((LayerLaw.Room, FillingKind.Berry, 0.9, 0.75), (filling.Law, filling.Filling, filling.KeptShare, filling.PackedDensity.GramsPerMillilitre));
+        Assert.Equal((LayerLaw.Top, "90 g"), (products[0].Layers[1].Law, products[0].Layers[1].Lines[0].Written));
+        Assert.Equal("filling", Assert.Single(products[1].Layers).Id);
+        var kept = RecipeVersions.FindProduct(connection, "sloe", 1)!;
+        Assert.Equal([("filling", "800 g Sloes, pitted", 95.0), ("finish", "5 g Flour", 100.0)], kept.Draft.Layers!.Select(layer => (layer!.Part!, layer.Lines!, layer.KeptPercent!.Value)));
+        Assert.Equal("filling", Assert.Single(kept.Lines).Part);
         Assert.Empty(connection.Query("PRAGMA foreign_key_check"));
         Assert.Equal("ok", connection.ExecuteScalar<string>("PRAGMA integrity_check"));
     }
@@ -108,7 +137,7 @@ public sealed class MigrationTests : IDisposable
             connection.Query<string>("SELECT id || ' ' || bakes || ' ' || ifnull(weights_out_min, '') FROM product_step WHERE bakes IS NOT NULL ORDER BY id"));
         Assert.Equal("foil-pan", connection.ExecuteScalar<string>("SELECT bought_as FROM pan WHERE id = 'foil'"));
         Assert.Equal(0, connection.ExecuteScalar<int>("SELECT count(*) FROM product_packaging WHERE ingredient_id = 'foil-pan'"));
-        Assert.Equal("partBlind bakedCustard", connection.ExecuteScalar<string>("SELECT base_treatment || ' ' || filling_kind FROM product"));
+        Assert.Equal("partBlind bakedCustard", connection.ExecuteScalar<string>("SELECT p.base_treatment || ' ' || l.filling_kind FROM product p JOIN product_layer l ON l.product_id = p.id AND l.id = 'filling'"));
         var ingredients = IngredientStore.All(connection);
         Assert.Equal((IngredientRole.Spirit, 14.0), (ingredients["wine"].Facts.Role, ingredients["wine"].Facts.AlcoholPercent));
         Assert.True(ingredients["egg"].Facts.UnsafeRaw);

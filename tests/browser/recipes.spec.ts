@@ -204,3 +204,50 @@ test('a step is told to take what is made first', async ({ page }) => {
   await expect(box.getByText('takes hazelnut praline')).toHaveCount(0)
   await expect(steps.getByText('takes hazelnut praline')).toHaveCount(1)
 })
+
+test('a pie is written in layers, which are drawn beside the words and follow the pan by their laws', async ({
+  page,
+}) => {
+  await page.goto('/#/write')
+  await page.getByRole('button', { name: 'Nut paste with fruit' }).click()
+  const pie = page.getByRole('complementary', { name: 'The pie so far' })
+  await expect(pie).toContainText('as soon as a dough, a pan and a filling hold together')
+  await page.getByLabel(/^Filling of one pie/).fill('200 g Almonds, ground\n180 g Butter, unsalted\n180 g Sugar, white')
+  // It has no name yet, and is drawn all the same.
+  await expect(pie.getByRole('img')).toBeVisible()
+  await expect(pie).toContainText('560 g of filling a pie')
+
+  await page.getByRole('button', { name: 'another filling' }).click()
+  const halves = page.getByRole('region', { name: /^Layer 2/ })
+  await halves.getByLabel(/of one pie/).fill('240 g Plums, pitted')
+  await halves.getByText('Fills the crust, packed').click()
+  await halves.getByLabel('What it is called').fill('Plum halves')
+  await halves.getByLabel('How it follows the pan').selectOption('count')
+  await halves.getByLabel('Pieces a pie').fill('0')
+  await page.getByRole('button', { name: 'something beside' }).click()
+  await page.getByLabel(/^Served beside one pie/).fill('60 g Cream, heavy')
+  await page.getByLabel('Name', { exact: true }).fill('Plum and almond')
+  await page.getByRole('checkbox', { name: '26 cm', exact: true }).check()
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(halves.getByText('This does not fit: 1 to 200 pieces.')).toBeVisible()
+  await halves.getByLabel('Pieces a pie').fill('12')
+  await expect(pie).toContainText('240 g plum halves, 12 pieces')
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+
+  await expect(page).toHaveURL(/#\/recipes\/plum-and-almond/)
+  await page.goto('/#/recipes/plum-and-almond/26/1')
+  // The tops are 25 and 28 cm across with their rims: 12 x (28 / 25)^2 = 15.05.
+  await expect(page.getByText('It goes by the piece: 15 a pie here, 12 as written.')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Served beside' })).toBeVisible()
+  await page.goto('/#/write/plum-and-almond')
+  await page
+    .getByRole('region', { name: /^Layer 2/ })
+    .getByRole('button', { name: 'Lower' })
+    .click()
+  await expect(page.getByRole('region', { name: /^Layer 1, Plum halves/ })).toBeVisible()
+  await page.getByRole('button', { name: /^Take out layer 3/ }).click()
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(page).toHaveURL(/#\/recipes\/plum-and-almond/)
+  await page.goto('/#/compare/plum-and-almond:1/plum-and-almond')
+  await expect(page.getByRole('rowheader', { name: 'beside', exact: true })).toBeVisible()
+})

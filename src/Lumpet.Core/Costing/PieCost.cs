@@ -5,14 +5,14 @@ using Lumpet.Core.Recipes;
 namespace Lumpet.Core.Costing;
 
 /// <summary>What one ingredient of one pie costs.</summary>
-/// <param name="Part">The part it belongs to.</param>
+/// <param name="Part">The part it belongs to; packaging is one of its own.</param>
 /// <param name="Ingredient">What is paid for.</param>
 /// <param name="EdiblePortion">Grams that go in, unrounded; pieces for packaging.</param>
 /// <param name="Yield">What preparation leaves of the weight bought.</param>
 /// <param name="Price">The price row used; null where none is known, or where it is made here and costs what its parts cost.</param>
 /// <param name="Cost">EP / yield times the price of a gram; null where no price is known.</param>
 public sealed record CostLine(
-    PartKind Part, Ingredient Ingredient, double EdiblePortion, Yield Yield, Price? Price, Money? Cost);
+    RecipePart Part, Ingredient Ingredient, double EdiblePortion, Yield Yield, Price? Price, Money? Cost);
 
 /// <summary>What one pie costs, by ingredient.</summary>
 /// <param name="Lines">Every ingredient of every part.</param>
@@ -22,16 +22,18 @@ public sealed record CostLine(
 public sealed record PieCost(
     IReadOnlyList<CostLine> Lines, Money? Total, IReadOnlyList<string> Missing, Money? SellingPrice)
 {
+    private static readonly RecipePart Packaging = new(PartKind.Packaging, "packaging", null, []);
+
     /// <summary>Food cost over selling price, or null where either is unknown.</summary>
     public decimal? FoodCostShare =>
         Total is { } total && SellingPrice is { Amount: > 0 } price && price.Currency == total.Currency
             ? total.Amount / price.Amount
             : null;
 
-    /// <summary>The cost of one part, or null while one of its prices is missing.</summary>
+    /// <summary>The cost of all parts of a kind, or null while one of their prices is missing.</summary>
     public Money? Of(PartKind part)
     {
-        var lines = Lines.Where(line => line.Part == part).ToArray();
+        var lines = Lines.Where(line => line.Part.Kind == part).ToArray();
         return lines.Any(line => line.Cost is null) ? null : Sum([.. lines.Select(line => line.Cost!.Value)]);
     }
 
@@ -43,7 +45,7 @@ public sealed record PieCost(
     {
         CostLine[] lines =
         [
-            .. scaled.Parts.SelectMany(part => part.Lines.Select(line => ByWeight(part.Kind, line, prices))),
+            .. scaled.Parts.SelectMany(part => part.Lines.Select(line => ByWeight(part.Part, line, prices))),
             .. scaled.Packaging.Select(item => ByPiece(item, prices)),
         ];
         string[] missing = [.. lines.Where(line => line.Cost is null).Select(line => line.Ingredient.Name).Distinct()];
@@ -51,7 +53,7 @@ public sealed record PieCost(
         return new PieCost(lines, total, missing, scaled.Product.SizeIn(scaled.Pan.Id)?.SellingPrice);
     }
 
-    private static CostLine ByWeight(PartKind part, ScaledLine line, PriceList prices)
+    private static CostLine ByWeight(RecipePart part, ScaledLine line, PriceList prices)
     {
         var price = Usable(prices.Find(line.Line.Ingredient.Id), PackUnit.Gram);
         var bought = (decimal)line.Line.Yield.AsPurchased(line.PerPie).Grams;
@@ -61,7 +63,7 @@ public sealed record PieCost(
     private static CostLine ByPiece(Ingredient item, PriceList prices)
     {
         var price = Usable(prices.Find(item.Id), PackUnit.Piece);
-        return new CostLine(PartKind.Packaging, item, 1, Yield.Whole, price, price?.PerUnit);
+        return new CostLine(Packaging, item, 1, Yield.Whole, price, price?.PerUnit);
     }
 
     // A price by the piece says nothing of a gram, so it counts as missing.

@@ -140,7 +140,7 @@ internal sealed class DayMaking(ShiftCalendar calendar)
         var scaled = Scaling.Scale(product, pan, 1);
         return
             from taken in takes
-            let line = scaled.Part(taken.Part).Lines.First(line => ReferenceEquals(line.Line, taken.Line))
+            let line = scaled.AllLines.First(line => ReferenceEquals(line.Line, taken.Line))
             from wants in PreparationTaking.Wants(taken.Line.Ingredient, line.ToBuy * pies)
             where wants.Wanted > Mass.Zero
             select new PreparationDemand(wants.Made, $"{product.Name}, {pan.Name}", $"{prefix}{graph.Nodes[taken.Node].Id}", lots, pies, wants.Wanted, times.Start[taken.Node]);

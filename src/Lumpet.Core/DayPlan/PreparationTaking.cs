@@ -7,9 +7,8 @@ namespace Lumpet.Core.DayPlan;
 
 /// <summary>A line of a recipe that is made first, with the step that takes it.</summary>
 /// <param name="Node">Node of the step.</param>
-/// <param name="Part">The part that the line belongs to.</param>
 /// <param name="Line">The line.</param>
-internal sealed record TakenLine(int Node, PartKind Part, RecipeLine Line);
+internal sealed record TakenLine(int Node, RecipeLine Line);
 
 /// <summary>Which steps take what is made before the pies.</summary>
 internal static class PreparationTaking
@@ -21,7 +20,7 @@ internal static class PreparationTaking
            where part.Kind != PartKind.Dough
            from line in part.Lines
            where Planned(line.Ingredient).Any()
-           select new TakenLine(Said(graph, line.Ingredient) ?? NodeOf(product, graph, part.Kind), part.Kind, line),
+           select new TakenLine(Said(graph, line.Ingredient) ?? NodeOf(product, graph, part.Layer!), line),
     ];
 
     /// <summary>What a plan makes of an ingredient: itself, or what it is made of where nobody has said how it is made; each once.</summary>
@@ -45,19 +44,21 @@ internal static class PreparationTaking
         Enumerable.Range(0, graph.Nodes.Count).Where(node => graph.Nodes[node].Takes.Contains(ingredient.Id)).Select(node => (int?)node).FirstOrDefault();
 
     /// <summary>
-    /// The step that takes a part where nobody says which: what prepares the filling; the second thing that is prepared, such as a meringue, or else
-    /// the step that fills, for the topping; the step that closes the pie for its finish, and the last for one that goes on
-    /// when it is cold.
+    /// The step that takes a layer where nobody says which: fillings and toppings are what is prepared first, second and so
+    /// on, a filling that has no such step with the first, a topping where the pie is filled; a finish with what closes the
+    /// pie, or last where it goes on when it is cold; what is served beside with the last step.
     /// </summary>
-    private static int NodeOf(Product product, StepGraph graph, PartKind part)
+    private static int NodeOf(Product product, StepGraph graph, Layer layer)
     {
         int[] nodes = [.. Enumerable.Range(0, graph.Nodes.Count)];
+        if (layer.Kind == PartKind.Beside) return nodes[^1];
         int[] begun = [.. nodes.Where(node => !graph.HoldsDough(node) && !graph.Into(node).Any())];
         var fills = nodes.Where(node => graph.HoldsDough(node) && graph.Into(node).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(nodes.First(node => graph.Nodes[node].UsesDough)).First();
-        return part switch
+        var turn = product.Layers.Where(other => other.Kind is PartKind.Filling or PartKind.Topping).TakeWhile(other => other.Id != layer.Id).Count();
+        return layer.Kind switch
         {
-            PartKind.Filling => begun.DefaultIfEmpty(fills).First(),
-            PartKind.Topping => begun.Length > 1 ? begun[1] : fills,
+            PartKind.Filling => turn < begun.Length ? begun[turn] : begun.DefaultIfEmpty(fills).First(),
+            PartKind.Topping => turn < begun.Length ? begun[turn] : fills,
             _ when product.Crust.Top is Top.Lid or Top.Lattice or Top.CutOuts or Top.Fold => fills,
             _ => nodes.Where(node => graph.Nodes[node].Station == Station.Finish && graph.Into(node).Count() == 1).DefaultIfEmpty(nodes[^1]).First(),
         };

@@ -20,4 +20,8 @@ public readonly record struct Density
 
     /// <summary>The volume of a mass at this density.</summary>
     public static Volume operator /(Mass mass, Density density) => Volume.FromMillilitres(mass.Grams / density.GramsPerMillilitre);
+
+    /// <summary>The density at which a mass takes a volume.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">Either is nothing.</exception>
+    public static Density Of(Mass mass, Volume volume) => FromGramsPerMillilitre(mass.Grams / volume.Millilitres);
 }

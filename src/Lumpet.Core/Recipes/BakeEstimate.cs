@@ -28,7 +28,7 @@ public sealed record BakeEstimate(Length ReferenceDepth, Length Depth, double Le
     public static BakeEstimate? For(Product product, Pan pan)
     {
         var bakes = product.Process.Steps.Where(step => step.IsBake).ToArray();
-        if (!FillingKinds.IsBaked(product.Filling.Kind) || bakes.LastOrDefault(step => step.Bakes == BakeOf.Pie) is not { } bake) return null;
+        if (!product.IsFillingBaked || bakes.LastOrDefault(step => step.Bakes == BakeOf.Pie) is not { } bake) return null;
         var (reference, depth) = (Measure(product, product.ReferencePan), Measure(product, pan));
         var likeness = depth / reference;
         var (low, high) = (Math.Min(likeness, likeness * likeness), Math.Max(likeness, likeness * likeness));

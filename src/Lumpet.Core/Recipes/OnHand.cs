@@ -41,7 +41,8 @@ public sealed record OnHand(string What, Mass Have, Mass PerPie, int Pies)
     private static (OnHand? Answer, string? Fault) Part(ReadAmount read, ScaledProduct scaled)
     {
         var isFilling = Is(read, "filling");
-        var density = isFilling ? scaled.Product.Filling.PackedDensity : scaled.Product.Dough.Density;
+        // Several fillings pack as the mean of them does.
+        var density = isFilling ? scaled.FillingDensity : scaled.Product.Dough.Density;
         double grams = 0;
         foreach (var part in read.Amount.Parts)
         {

@@ -12,8 +12,7 @@ namespace Lumpet.Core.Recipes;
 /// <param name="Aliases">Other words by which an order line may call it.</param>
 /// <param name="Dough">The dough of its crust.</param>
 /// <param name="Crust">How that dough is cut.</param>
-/// <param name="Filling">What goes in, for the reference pan.</param>
-/// <param name="Finish">Wash, sugar and the like, for the reference pan; scaled by the area of the top.</param>
+/// <param name="Layers">Its fillings from the floor up, then what lies on them, is brushed on or served beside; one filling at least.</param>
 /// <param name="Packaging">What is counted by the pie: box, label.</param>
 /// <param name="ReferencePan">The pan for which it is written.</param>
 /// <param name="Sizes">The pans it may be made in, with the selling price of each; holds the reference pan.</param>
@@ -26,8 +25,7 @@ public sealed record Product(
     IReadOnlyList<string> Aliases,
     DoughFormula Dough,
     Crust Crust,
-    Filling Filling,
-    IReadOnlyList<RecipeLine> Finish,
+    IReadOnlyList<Layer> Layers,
     IReadOnlyList<Ingredient> Packaging,
     Pan ReferencePan,
     IReadOnlyList<ProductSize> Sizes,
@@ -49,8 +47,8 @@ public sealed record Product(
     /// <summary>Whether the manager accepts glass or earthenware going from the freezer into a hot oven.</summary>
     public bool GlassFromFreezer { get; init; }
 
-    /// <summary>Crumble, meringue, cream and the like, for the reference pan; scaled by the area of the top.</summary>
-    public IReadOnlyList<RecipeLine> Topping { get; init; } = [];
+    /// <summary>How far the middle of its filling moves in the reference pan while it bakes: below 0 sinks, above 0 rises.</summary>
+    public Length BakeChange { get; init; }
 
     /// <summary>What a person should still look at, as in a recipe that was taken in from elsewhere.</summary>
     public IReadOnlyList<string> Review { get; init; } = [];
@@ -60,12 +58,16 @@ public sealed record Product(
     /// part can be forgotten; a test holds that no list of lines stands beside them.
     /// </summary>
     public IReadOnlyList<RecipePart> Parts =>
-    [
-        new(PartKind.Dough, Dough.Lines),
-        new(PartKind.Filling, Filling.Lines),
-        new(PartKind.Topping, Topping),
-        new(PartKind.Finish, Finish),
-    ];
+        [new(PartKind.Dough, "dough", null, Dough.Lines), .. Layers.Select(layer => new RecipePart(layer.Kind, layer.Id, layer, layer.Lines))];
+
+    /// <summary>Its fillings, from the floor up.</summary>
+    public IEnumerable<Layer> Fillings => Layers.Where(layer => layer.Kind == PartKind.Filling);
+
+    /// <summary>The filling that takes the most room: by it a pie is called, found and begun.</summary>
+    public Layer MainFilling => Fillings.MaxBy(layer => layer.Room.Millilitres)!;
+
+    /// <summary>Whether any of its fillings is baked in the crust; others are set in a crust that was baked before.</summary>
+    public bool IsFillingBaked => Fillings.Any(layer => FillingKinds.IsBaked(layer.Filling));
 
     /// <summary>Every line of every part.</summary>
     public IEnumerable<RecipeLine> AllLines => Parts.SelectMany(part => part.Lines);
@@ -109,7 +111,7 @@ public sealed record ProductSize(Pan Pan, Money? SellingPrice)
     public IEnumerable<Ingredient> Beside => PanBought is { } pan ? Packaging.Append(pan) : Packaging;
 }
 
-/// <summary>The parts of a recipe that have lines by weight.</summary>
+/// <summary>The parts of a recipe.</summary>
 public enum PartKind
 {
     /// <summary>The dough of the crust.</summary>
@@ -124,11 +126,16 @@ public enum PartKind
     /// <summary>Wash, sugar and the like.</summary>
     Finish,
 
+    /// <summary>Served beside it: a sauce, a cream. It goes with the pie and is never baked.</summary>
+    Beside,
+
     /// <summary>Box, label, a pan that goes with the pie: counted, not weighed.</summary>
     Packaging,
 }
 
 /// <summary>A part of a recipe.</summary>
 /// <param name="Kind">Which.</param>
+/// <param name="Id">Unique in its recipe.</param>
+/// <param name="Layer">The layer that it is; null for the dough.</param>
 /// <param name="Lines">Its lines as written.</param>
-public sealed record RecipePart(PartKind Kind, IReadOnlyList<RecipeLine> Lines);
+public sealed record RecipePart(PartKind Kind, string Id, Layer? Layer, IReadOnlyList<RecipeLine> Lines);

@@ -1,7 +1,7 @@
 namespace Lumpet.Core.Recipes;
 
 /// <summary>A line as a version keeps it.</summary>
-/// <param name="Part">"dough", "filling", "topping" or "finish".</param>
+/// <param name="Part">Id of the part: "dough", "filling", "filling-2", "topping" and so on.</param>
 /// <param name="Ingredient">Name of the ingredient.</param>
 /// <param name="Preparation">How it is prepared.</param>
 /// <param name="Grams">What it was read as.</param>
@@ -9,7 +9,7 @@ namespace Lumpet.Core.Recipes;
 public sealed record KeptLine(string Part, string Ingredient, string Preparation, double Grams, string Written);
 
 /// <summary>One row of a comparison: a line that is in either or both.</summary>
-/// <param name="Part">Part of the recipe.</param>
+/// <param name="Part">Id of the part of the recipe.</param>
 /// <param name="What">The ingredient and how it is prepared.</param>
 /// <param name="Old">Grams in the first; null where it is not in it.</param>
 /// <param name="New">Grams in the second; null where it is not in it.</param>

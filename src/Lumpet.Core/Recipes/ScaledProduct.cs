@@ -9,7 +9,7 @@ namespace Lumpet.Core.Recipes;
 /// <param name="Pan">To which pan.</param>
 /// <param name="Count">To how many pies.</param>
 /// <param name="FillingScale">How the filling came by its factor.</param>
-/// <param name="FillingPerPie">What goes into one pie, what stays in the pot taken off.</param>
+/// <param name="FillingPerPie">All fillings of one pie, what stays in the pot taken off.</param>
 /// <param name="Pieces">Dough pieces of one pie.</param>
 /// <param name="DoughPerPie">Discs of one pie, trim included.</param>
 /// <param name="DoughFactor">Dough of this pan over dough of the reference pan.</param>
@@ -33,18 +33,31 @@ public sealed record ScaledProduct(
     /// <summary>Lines of the dough, with what stays in the bowl.</summary>
     public IReadOnlyList<ScaledLine> Dough => Part(PartKind.Dough).Lines;
 
-    /// <summary>Lines of the filling.</summary>
-    public IReadOnlyList<ScaledLine> Filling => Part(PartKind.Filling).Lines;
+    /// <summary>How its fillings pack together: that of the one filling, or the mean of several by their room.</summary>
+    public Density FillingDensity => Density.Of(FillingPerPie, FillingScale.Room);
 
-    /// <summary>One part.</summary>
+    /// <summary>Its fillings, from the floor up.</summary>
+    public IEnumerable<ScaledPart> Fillings => Parts.Where(part => part.Kind == PartKind.Filling);
+
+    /// <summary>The first part of a kind.</summary>
     public ScaledPart Part(PartKind kind) => Parts.First(part => part.Kind == kind);
 }
 
 /// <summary>A part of a recipe, scaled.</summary>
-/// <param name="Kind">Which.</param>
+/// <param name="Part">As written.</param>
 /// <param name="Factor">By which every written line is multiplied for one pie.</param>
 /// <param name="Lines">Its lines.</param>
-public sealed record ScaledPart(PartKind Kind, double Factor, IReadOnlyList<ScaledLine> Lines);
+public sealed record ScaledPart(RecipePart Part, double Factor, IReadOnlyList<ScaledLine> Lines)
+{
+    /// <summary>Which.</summary>
+    public PartKind Kind => Part.Kind;
+
+    /// <summary>The layer that it is; null for the dough.</summary>
+    public Layer? Layer => Part.Layer;
+
+    /// <summary>What of it goes into one pie, what boils away or stays in the pot taken off.</summary>
+    public Mass PerPie => Mass.FromGrams(Lines.Sum(line => line.PerPie.Grams)) * (Layer?.KeptShare ?? 1);
+}
 
 /// <summary>A line of a formula, scaled.</summary>
 /// <param name="Line">As written.</param>

@@ -4,7 +4,7 @@ using Lumpet.Core.Pans;
 
 namespace Lumpet.Core.Recipes;
 
-/// <summary>Scales a product to a pan and a count: filling by volume, dough by the area of its pieces.</summary>
+/// <summary>Scales a product to a pan and a count: layers by their laws, dough by the area of its pieces.</summary>
 public static class Scaling
 {
     /// <summary>The most pies that one calculation takes; more is a slip of the finger.</summary>
@@ -24,23 +24,23 @@ public static class Scaling
         var pieces = PiecesIn(product, pan, filling);
         var discs = DiscsOf(pieces);
         var reference = DiscsOf(PiecesIn(product, product.ReferencePan, FillingScale.For(product, product.ReferencePan)));
-        double Factor(PartKind kind) => kind switch
+        double Factor(RecipePart part) => part.Layer switch
         {
-            PartKind.Dough => product.Dough.BatchFor(discs) / product.Dough.Written,
-            PartKind.Filling => filling.Factor,
-            PartKind.Topping or PartKind.Finish => TopArea(pan) / TopArea(product.ReferencePan),
-            _ => throw new InvalidOperationException($"{kind} is not scaled by weight."),
+            null => product.Dough.BatchFor(discs) / product.Dough.Written,
+            { Law: LayerLaw.Room } => filling.RoomFactor,
+            var layer => LayerScale.Factor(layer, product, pan),
         };
+        ScaledPart[] parts = [.. product.Parts.Select(part => Part(part, Factor(part), count))];
         return new ScaledProduct(
             product,
             pan,
             count,
             filling,
-            product.Filling.InPan * filling.Factor,
+            Mass.FromGrams(parts.Where(part => part.Kind == PartKind.Filling).Sum(part => part.PerPie.Grams)),
             pieces,
             discs,
             discs / reference,
-            [.. product.Parts.Select(part => new ScaledPart(part.Kind, Factor(part.Kind), Lines(part.Lines, Factor(part.Kind), count)))],
+            parts,
             [.. product.Packaging.Concat(product.SizeIn(pan.Id)?.Beside ?? [])]);
     }
 
@@ -49,7 +49,7 @@ public static class Scaling
 
     private static Mass DiscsOf(IEnumerable<DoughPiece> pieces) => Mass.FromGrams(pieces.Sum(piece => piece.Disc.Grams));
 
-    private static double TopArea(Pan pan) => pan.Footprint.Area.SquareCentimetres;
+    private static ScaledPart Part(RecipePart part, double factor, int count) => new(part, factor, Lines(part.Lines, factor, count));
 
     private static ScaledLine[] Lines(IEnumerable<RecipeLine> lines, double factor, int count) =>
         [.. lines.Select(line =>

@@ -33,15 +33,16 @@ internal static class FillingEndpoints
     {
         var product = lots[0].Product;
         var scaled = lots.Select(lot => (Lot: lot, Scaled: Scaling.Scale(product, lot.Pan, lot.Count))).ToArray();
-        var lines = Lines([.. scaled.Select(one => one.Scaled.Filling)]);
+        FillingLayerAnswer[] layers = [.. product.Layers.Select((layer, at) => new FillingLayerAnswer(
+            LayerWords.Title(product, layer),
+            Naming.Of(layer.Kind),
+            Math.Round(layer.KeptShare * 100, 1),
+            Lines([.. scaled.Select(one => Of(one.Scaled, layer).Lines)])))];
         return new FillingAnswer(
             product.Id,
             product.Name,
-            Math.Round(lines.Sum(line => line.Grams), 1),
-            Math.Round(product.Filling.KeptShare * 100, 1),
-            lines,
-            [.. product.Parts.Where(part => part.Kind is not (PartKind.Dough or PartKind.Filling) && part.Lines.Count > 0)
-                .Select(part => new FillingPartAnswer(Naming.Of(part.Kind), Lines([.. scaled.Select(one => one.Scaled.Part(part.Kind).Lines)])))],
+            Math.Round(layers.Where(layer => layer.Part == Naming.Of(PartKind.Filling)).Sum(layer => layer.Lines.Sum(line => line.Grams)), 1),
+            layers,
             [.. scaled.SelectMany(one => one.Scaled.Packaging.Select(item => (item.Name, one.Lot.Count))).GroupBy(item => item.Name)
                 .Select(item => new PackagingAnswer(item.Key, item.Sum(one => one.Count)))],
             [.. scaled.Select(one => new FillingLotAnswer(
@@ -49,7 +50,7 @@ internal static class FillingEndpoints
                 one.Lot.Pan.Name,
                 book.Clock.At(one.Lot.PickUpMin),
                 Math.Round(one.Scaled.FillingPerPie.Grams, MidpointRounding.AwayFromZero),
-                Math.Round(one.Scaled.FillingScale.Factor, 4),
+                [.. product.Layers.Select(layer => Weight(one.Scaled, layer))],
                 [.. RoomWords.Of(one.Scaled)]))],
             product.Allergens,
             product.WithoutStatedAllergens,
@@ -58,7 +59,19 @@ internal static class FillingEndpoints
             ProductCautions.Of(product));
     }
 
-    /// <summary>The lines of one part, added up over the lots of a product and rounded once.</summary>
+    private static ScaledPart Of(ScaledProduct scaled, Layer layer) => scaled.Parts.First(part => part.Part.Id == layer.Id);
+
+    private static LayerWeightAnswer Weight(ScaledProduct scaled, Layer layer)
+    {
+        var part = Of(scaled, layer);
+        return new LayerWeightAnswer(
+            LayerWords.Title(scaled.Product, layer),
+            LayerWords.PerPie(part),
+            LayerScale.Pieces(layer, scaled.Product, scaled.Pan),
+            Math.Round(part.Factor, 4));
+    }
+
+    /// <summary>The lines of one layer, added up over the lots of a product and rounded once.</summary>
     private static FillingLineAnswer[] Lines(IReadOnlyList<ScaledLine>[] lots) =>
         [.. lots[0].Select((first, index) =>
         {
@@ -84,10 +97,8 @@ public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyL
 /// <summary>The filling of a product.</summary>
 /// <param name="Product">Id of the product.</param>
 /// <param name="Name">Name of the product.</param>
-/// <param name="Grams">What is weighed in all.</param>
-/// <param name="KeptPercent">What of it goes into the pans.</param>
-/// <param name="Lines">By ingredient; they add up to it.</param>
-/// <param name="Parts">Every other part that is weighed here: topping, finish.</param>
+/// <param name="Grams">What is weighed of its fillings in all; their lines add up to it.</param>
+/// <param name="Layers">Everything that is weighed for it but dough, from the floor up.</param>
 /// <param name="Packaging">What is counted by the pie: boxes, labels, pans that go with the pie.</param>
 /// <param name="Lots">Where it goes.</param>
 /// <param name="Allergens">What it carries, crust and finish included.</param>
@@ -99,9 +110,7 @@ public sealed record FillingAnswer(
     string Product,
     string Name,
     double Grams,
-    double KeptPercent,
-    IReadOnlyList<FillingLineAnswer> Lines,
-    IReadOnlyList<FillingPartAnswer> Parts,
+    IReadOnlyList<FillingLayerAnswer> Layers,
     IReadOnlyList<PackagingAnswer> Packaging,
     IReadOnlyList<FillingLotAnswer> Lots,
     IReadOnlyList<string> Allergens,
@@ -110,10 +119,19 @@ public sealed record FillingAnswer(
     IReadOnlyList<string>? Handles,
     IReadOnlyList<string> Cautions);
 
-/// <summary>A part of a product.</summary>
-/// <param name="Part">"topping" or "finish".</param>
+/// <summary>A layer of a product.</summary>
+/// <param name="Title">What it is called.</param>
+/// <param name="Part">"filling", "topping", "finish" or "beside".</param>
+/// <param name="KeptPercent">What of it goes into the pans.</param>
 /// <param name="Lines">By ingredient.</param>
-public sealed record FillingPartAnswer(string Part, IReadOnlyList<FillingLineAnswer> Lines);
+public sealed record FillingLayerAnswer(string Title, string Part, double KeptPercent, IReadOnlyList<FillingLineAnswer> Lines);
+
+/// <summary>What of a layer goes into one pie.</summary>
+/// <param name="Title">What the layer is called.</param>
+/// <param name="Grams">What goes in, what boils away taken off.</param>
+/// <param name="Pieces">Whole pieces; 0 where it does not go by the piece.</param>
+/// <param name="Factor">By which the written amounts were multiplied.</param>
+public sealed record LayerWeightAnswer(string Title, double Grams, int Pieces, double Factor);
 
 /// <summary>Something that is counted by the pie.</summary>
 /// <param name="Name">What.</param>
@@ -132,7 +150,7 @@ public sealed record FillingLineAnswer(string Name, string Preparation, double G
 /// <param name="Count">Pies.</param>
 /// <param name="Pan">The pan.</param>
 /// <param name="PickUp">The pick-up.</param>
-/// <param name="GramsPerPie">Filling of one pie.</param>
-/// <param name="Factor">By which the written amounts were multiplied.</param>
+/// <param name="GramsPerPie">All fillings of one pie.</param>
+/// <param name="Layers">What of each layer goes into one.</param>
 /// <param name="Room">What is too much for this pan, in words; empty where it fits.</param>
-public sealed record FillingLotAnswer(int Count, string Pan, Moment PickUp, double GramsPerPie, double Factor, IReadOnlyList<string> Room);
+public sealed record FillingLotAnswer(int Count, string Pan, Moment PickUp, double GramsPerPie, IReadOnlyList<LayerWeightAnswer> Layers, IReadOnlyList<string> Room);

@@ -22,7 +22,7 @@ internal static class LibraryEndpoints
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)
     {
-        routes.MapGet("/api/library.json", Everything).WithName("GetLibrary").WithSummary("Ingredients, pans, doughs and products as lumpet.recipe-library/1.").Produces<string>(200, "application/json");
+        routes.MapGet("/api/library.json", Everything).WithName("GetLibrary").WithSummary("Ingredients, pans, doughs and products as lumpet.recipe-library/2.").Produces<string>(200, "application/json");
         routes.MapGet("/api/ingredients.csv", Table).WithName("GetIngredientTable").WithSummary("Ingredients as comma-separated values.").Produces<string>(200, "text/csv");
         routes.MapGet("/api/recipes/{id}/recipe.jsonld", Recipe).WithName("GetRecipeFile").WithSummary("A product as schema.org/Recipe in JSON-LD.").Produces<string>(200, "application/ld+json");
         routes.MapPost("/api/library/preview", Preview).WithName("PreviewLibrary").WithSummary("What taking in a file would do: a library, schema.org recipes, or a table of ingredients. Stores nothing.");

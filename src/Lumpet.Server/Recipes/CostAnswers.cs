@@ -20,12 +20,13 @@ public sealed record CostAnswer(
     IReadOnlyList<string> Missing);
 
 /// <summary>The cost of a part.</summary>
-/// <param name="Part">"dough", "filling", "topping", "finish" or "packaging".</param>
+/// <param name="Part">Its id: "dough", that of a layer, or "packaging".</param>
+/// <param name="Title">What it is called.</param>
 /// <param name="Cost">Null while a price is missing.</param>
-public sealed record CostPartAnswer(string Part, decimal? Cost);
+public sealed record CostPartAnswer(string Part, string Title, decimal? Cost);
 
 /// <summary>The cost of an ingredient in one pie.</summary>
-/// <param name="Part">Its part.</param>
+/// <param name="Part">Id of its part.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Amount">Grams that go in, or pieces.</param>
 /// <param name="Unit">"g" or "piece".</param>

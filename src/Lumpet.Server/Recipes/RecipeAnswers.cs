@@ -65,9 +65,8 @@ public sealed record ScaleRequest(string? Pan, int? Count, string? Have, double?
 /// <param name="FillingKilograms">Filling of all pies.</param>
 /// <param name="DoughKilograms">Dough of all pies, bowl loss included.</param>
 /// <param name="Filling">How the filling scales.</param>
-/// <param name="Lines">The filling, line by line.</param>
+/// <param name="Layers">Its layers, from the floor up, then what lies on it, is brushed on or served beside.</param>
 /// <param name="Dough">The dough.</param>
-/// <param name="Parts">Every other part that has lines, in order.</param>
 /// <param name="Packaging">What is counted by the pie in this pan.</param>
 /// <param name="Cost">What one pie costs.</param>
 /// <param name="Steps">How it is made.</param>
@@ -90,9 +89,8 @@ public sealed record ScaleAnswer(
     double FillingKilograms,
     double DoughKilograms,
     FillingScaleAnswer Filling,
-    IReadOnlyList<LineAnswer> Lines,
+    IReadOnlyList<PieLayerAnswer> Layers,
     DoughScaleAnswer Dough,
-    IReadOnlyList<PartAnswer> Parts,
     IReadOnlyList<string> Packaging,
     CostAnswer Cost,
     IReadOnlyList<StepAnswer> Steps,
@@ -103,11 +101,30 @@ public sealed record ScaleAnswer(
     OnHandAnswer? OnHand,
     IReadOnlyList<MadeAnswer> Made);
 
-/// <summary>A part of the recipe, scaled.</summary>
-/// <param name="Part">"topping" or "finish".</param>
-/// <param name="Factor">By which it was multiplied.</param>
+/// <summary>A layer of the pie, scaled.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Part">"filling", "topping", "finish" or "beside".</param>
+/// <param name="Title">What it is called.</param>
+/// <param name="Kind">Kind of filling, in words; empty of what is none.</param>
+/// <param name="Scaled">How it follows the pan, in words.</param>
+/// <param name="Factor">By which every line was multiplied.</param>
+/// <param name="GramsPerPie">What of it goes into one pie.</param>
+/// <param name="KeptPercent">What of its lines that is.</param>
+/// <param name="Pieces">Whole pieces on one pie; 0 where it does not go by the piece.</param>
+/// <param name="UpToCm">How high the edge of a filling stands above the dough floor, what lies below it included; null of what is none.</param>
 /// <param name="Lines">Line by line.</param>
-public sealed record PartAnswer(string Part, double Factor, IReadOnlyList<LineAnswer> Lines);
+public sealed record PieLayerAnswer(
+    string Id,
+    string Part,
+    string Title,
+    string Kind,
+    string Scaled,
+    double Factor,
+    double GramsPerPie,
+    double KeptPercent,
+    int Pieces,
+    double? UpToCm,
+    IReadOnlyList<LineAnswer> Lines);
 
 /// <summary>Something that is made here and goes into the pies.</summary>
 /// <param name="Name">Its name.</param>
@@ -217,14 +234,13 @@ public sealed record PanAnswer(
     double InsideCm2);
 
 /// <summary>How the filling scales.</summary>
-/// <param name="Factor">By which every line is multiplied for one pie.</param>
+/// <param name="Factor">Filling of this pan over filling of the reference pan, by room.</param>
 /// <param name="WrittenMl">Room of the written amount.</param>
 /// <param name="RoomMl">Room of the filling in this pan.</param>
 /// <param name="LevelMl">Room inside the dough, level with the rim.</param>
 /// <param name="LevelPercent">Share of that which is filled.</param>
-/// <param name="PackedDensity">Grams per millilitre as packed.</param>
-/// <param name="GramsPerPie">Filling of one pie, in the pan.</param>
-/// <param name="KeptPercent">What of the weighed filling goes into the pan.</param>
+/// <param name="PackedDensity">Grams per millilitre as packed; of several fillings the mean by their room.</param>
+/// <param name="GramsPerPie">All fillings of one pie, in the pan.</param>
 /// <param name="LinedTopCm">Diameter between the dough walls at the rim.</param>
 /// <param name="LinedBottomCm">Diameter between the dough walls on the floor.</param>
 /// <param name="LinedDepthCm">From the dough floor to the rim.</param>
@@ -241,7 +257,6 @@ public sealed record FillingScaleAnswer(
     double LevelPercent,
     double PackedDensity,
     double GramsPerPie,
-    double KeptPercent,
     double LinedTopCm,
     double LinedBottomCm,
     double LinedDepthCm,

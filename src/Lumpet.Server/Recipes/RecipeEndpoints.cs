@@ -53,7 +53,7 @@ internal static class RecipeEndpoints
         product.Name,
         product.Version,
         product.Dough.Name,
-        KindWords.Of(product.Filling.Kind),
+        LayerWords.Fillings(product),
         KindWords.Of(product.Crust),
         ProcessWords.Base(product.Process),
         string.Join("; ", product.Process.Steps.Where(step => step.IsBake).Select(StepWords.Bake)),

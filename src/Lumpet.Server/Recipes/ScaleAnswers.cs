@@ -18,8 +18,8 @@ internal static class ScaleAnswers
     /// <summary>The answer.</summary>
     public static ScaleAnswer Of(ScaledProduct scaled, PieCost cost, string currency, IReadOnlyList<string>? handles, OnHand? onHand, Product written)
     {
-        var (product, filling, dough) = (scaled.Product, scaled.FillingScale, scaled.Product.Dough);
-        var lines = Lines(scaled.Filling);
+        var (product, dough) = (scaled.Product, scaled.Product.Dough);
+        var layers = Layers(scaled);
         var doughLines = Lines(scaled.Dough);
         return new ScaleAnswer(
             product.Id,
@@ -31,26 +31,10 @@ internal static class ScaleAnswers
             Pan(scaled.Pan),
             Pan(product.ReferencePan),
             [.. product.Sizes.Select(size => Pan(size.Pan))],
-            Math.Round(lines.Sum(line => line.TotalGrams) / 1000, 2),
+            Math.Round(layers.Where(layer => layer.Part == Naming.Of(PartKind.Filling)).Sum(layer => layer.Lines.Sum(line => line.TotalGrams)) / 1000, 2),
             Math.Round(doughLines.Sum(line => line.TotalGrams) / 1000, 2),
-            new FillingScaleAnswer(
-                Math.Round(filling.Factor, 4),
-                Math.Round(filling.Written.Millilitres, 1),
-                Math.Round(filling.Room.Millilitres, 1),
-                Math.Round(filling.Lined.LevelVolume.Millilitres, 1),
-                Math.Round(filling.LevelShare * 100),
-                product.Filling.PackedDensity.GramsPerMillilitre,
-                Math.Round(scaled.FillingPerPie.Grams),
-                Math.Round(product.Filling.KeptShare * 100, 1),
-                Centimetres(filling.Lined.Top.Length),
-                Centimetres(filling.Lined.Bottom.Length),
-                Centimetres(filling.Lined.Depth),
-                Centimetres(filling.Level.Height),
-                Centimetres(filling.Level.Mound),
-                Centimetres(filling.Level.Height + filling.Level.Mound + filling.Moved),
-                Centimetres(filling.Moved),
-                product.Crust.Thickness.Centimetres),
-            lines,
+            Filling(scaled),
+            layers,
             new DoughScaleAnswer(
                 dough.Name,
                 Math.Round(scaled.DoughFactor, 4),
@@ -65,13 +49,11 @@ internal static class ScaleAnswers
                 JudgeWords.Of(dough),
                 DoughWords.Method(scaled),
                 DoughWords.TrimUse(scaled)),
-            [.. scaled.Parts.Where(part => part.Kind is not (PartKind.Dough or PartKind.Filling) && part.Lines.Count > 0)
-                .Select(part => new PartAnswer(Naming.Of(part.Kind), Math.Round(part.Factor, 4), Lines(part.Lines)))],
             [.. scaled.Packaging.Select(item => item.Name)],
-            Cost(cost, currency),
+            Cost(cost, product, currency),
             Steps(product),
             new RecipeFacts(
-                KindWords.Of(product.Filling.Kind),
+                LayerWords.Fillings(product),
                 KindWords.Of(product.Crust),
                 ProcessWords.Base(product.Process),
                 KindWords.Of(product.Crust.Lining),
@@ -81,7 +63,7 @@ internal static class ScaleAnswers
                 handles,
                 product.Alcohol,
                 ProductCautions.Of(product),
-                JudgeWords.Of(Thickening.For(product.Filling)),
+                Thickened(product),
                 PanMaterials.Note(scaled.Pan.Material),
                 product.Review,
                 product.IsRetired),
@@ -91,6 +73,68 @@ internal static class ScaleAnswers
             onHand is null ? null
                 : new OnHandAnswer(onHand.What, Math.Round(onHand.Have.Grams, 1), Math.Round(onHand.PerPie.Grams, 1), onHand.Pies, Math.Round(onHand.Left.Grams, 1)),
             Made(scaled));
+    }
+
+    /// <summary>How the fillings stand in the pan.</summary>
+    internal static FillingScaleAnswer Filling(ScaledProduct scaled)
+    {
+        var (product, filling) = (scaled.Product, scaled.FillingScale);
+        return new FillingScaleAnswer(
+            Math.Round(filling.Factor, 4),
+            Math.Round(filling.Written.Millilitres, 1),
+            Math.Round(filling.Room.Millilitres, 1),
+            Math.Round(filling.Lined.LevelVolume.Millilitres, 1),
+            Math.Round(filling.LevelShare * 100),
+            Math.Round(scaled.FillingDensity.GramsPerMillilitre, 3),
+            Math.Round(scaled.FillingPerPie.Grams),
+            Centimetres(filling.Lined.Top.Length),
+            Centimetres(filling.Lined.Bottom.Length),
+            Centimetres(filling.Lined.Depth),
+            Centimetres(filling.Level.Height),
+            Centimetres(filling.Level.Mound),
+            Centimetres(filling.Level.Height + filling.Level.Mound + filling.Moved),
+            Centimetres(filling.Moved),
+            product.Crust.Thickness.Centimetres);
+    }
+
+    /// <summary>Every layer, with how high it stands in the crust.</summary>
+    internal static PieLayerAnswer[] Layers(ScaledProduct scaled)
+    {
+        var (room, above) = (0.0, scaled.Fillings.Count());
+        return [.. scaled.Parts.Where(part => part.Layer is not null).Select(part =>
+        {
+            var layer = part.Layer!;
+            var isFilling = layer.Kind == PartKind.Filling;
+            if (isFilling)
+            {
+                room += (part.PerPie / layer.PackedDensity).Millilitres;
+                above--;
+            }
+
+            // The uppermost stands as high as all of them; what lies below stands level as far as it reaches.
+            var level = above == 0 ? scaled.FillingScale.Level : scaled.FillingScale.Lined.LevelOf(Volume.FromMillilitres(room));
+            return new PieLayerAnswer(
+                layer.Id,
+                Naming.Of(layer.Kind),
+                LayerWords.Title(scaled.Product, layer),
+                isFilling ? KindWords.Of(layer.Filling) : string.Empty,
+                LayerWords.Scaled(scaled, part),
+                Math.Round(part.Factor, 4),
+                LayerWords.PerPie(part),
+                Math.Round(layer.KeptShare * 100, 1),
+                LayerScale.Pieces(layer, scaled.Product, scaled.Pan),
+                isFilling ? Centimetres(level.Height) : null,
+                Lines(part.Lines));
+        })];
+    }
+
+    /// <summary>How each filling is thickened that starch thickens; null where there is none.</summary>
+    private static string? Thickened(Product product)
+    {
+        (Layer Layer, string? Words)[] said = [.. product.Fillings.Select(layer => (layer, JudgeWords.Of(Thickening.For(layer)))).Where(one => one.Item2 is not null)];
+        return said.Length == 0 ? null
+            : product.Fillings.Count() == 1 ? said[0].Words
+            : string.Join(' ', said.Select(one => $"{LayerWords.Title(product, one.Layer)}: {one.Words}"));
     }
 
     /// <summary>What is made here first for some products.</summary>
@@ -216,7 +260,7 @@ internal static class ScaleAnswers
             (int)Math.Ceiling(((double)pieces * scaled.Count / sheet.PerSheet * (isSmallRound ? sheet.UsedShare / (1 - sheet.TrimShare) : 1)) - 1e-9));
     }
 
-    private static CostAnswer Cost(PieCost cost, string currency)
+    private static CostAnswer Cost(PieCost cost, Product product, string currency)
     {
         var priced = cost.Lines.Where(line => line.Cost is not null).ToArray();
         // The coins that are shown add up: lines to parts, parts to the total.
@@ -231,13 +275,13 @@ internal static class ScaleAnswers
             complete ? coins.Sum() : null,
             cost.SellingPrice?.Amount,
             cost.FoodCostShare is { } share ? Math.Round(share * 100, 1) : null,
-            [.. cost.Lines.GroupBy(line => line.Part).Select(part => new CostPartAnswer(
-                Naming.Of(part.Key), cost.Of(part.Key) is null ? null : part.Sum(line => shown[line])))],
+            [.. cost.Lines.GroupBy(line => line.Part.Id).Select(part => new CostPartAnswer(
+                part.Key, LayerWords.Title(product, part.First().Part), part.Any(line => line.Cost is null) ? null : part.Sum(line => shown[line])))],
             [.. cost.Lines.Select(line => new CostLineAnswer(
-                Naming.Of(line.Part),
+                line.Part.Id,
                 line.Ingredient.Name,
                 Math.Round(line.EdiblePortion, 1),
-                line.Part == PartKind.Packaging ? "piece" : "g",
+                line.Part.Kind == PartKind.Packaging ? "piece" : "g",
                 Percent(line.Yield),
                 line.Price is { } price ? PriceWords.Of(price) : line.Ingredient.Formula is not null && line.Cost is not null ? "made here, at what its parts cost" : null,
                 shown.TryGetValue(line, out var part) ? part : null))],

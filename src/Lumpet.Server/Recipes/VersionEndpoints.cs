@@ -1,8 +1,8 @@
-using Lumpet.Core.Steps.Writing;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Core.Steps.Writing;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
@@ -20,8 +20,8 @@ internal static class VersionEndpoints
 {
     private static readonly JsonSerializerOptions Format = new(JsonSerializerDefaults.Web);
 
-    // Steps are compared by their names and times, not field by field.
-    private static readonly string[] Lines = ["filling", "topping", "finish", "steps", "links"];
+    // Lines, layers and steps are compared one by one, not field by field.
+    private static readonly string[] OneByOne = ["layers", "steps", "links"];
 
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)
@@ -60,8 +60,8 @@ internal static class VersionEndpoints
             first.Value.Name,
             second.Value.Name,
             [.. RecipeComparison.Of(first.Value.Kept.Lines, second.Value.Kept.Lines).Select(row => new ComparedAnswer(
-                row.Part, row.What, Grams(row.Old), Grams(row.New), row.ChangePercent is { } change && !row.IsSame ? Math.Round(change, 1) : null, row.IsSame))],
-            [.. Differences(first.Value.Kept.Draft, second.Value.Kept.Draft)],
+                Title(second.Value.Kept.Draft, row.Part) ?? Title(first.Value.Kept.Draft, row.Part) ?? row.Part, row.What, Grams(row.Old), Grams(row.New), row.ChangePercent is { } change && !row.IsSame ? Math.Round(change, 1) : null, row.IsSame))],
+            [.. Differences(first.Value.Kept.Draft, second.Value.Kept.Draft), .. LayersThatDiffer(first.Value.Kept.Draft, second.Value.Kept.Draft)],
             [.. StepsThatDiffer(first.Value.Kept.Draft, second.Value.Kept.Draft)]));
     }
 
@@ -116,10 +116,28 @@ internal static class VersionEndpoints
         var (first, second) = (JsonSerializer.SerializeToNode(one, Format)!.AsObject(), JsonSerializer.SerializeToNode(other, Format)!.AsObject());
         foreach (var (field, value) in second)
         {
-            if (Lines.Contains(field) || JsonNode.DeepEquals(first[field], value)) continue;
+            if (OneByOne.Contains(field) || JsonNode.DeepEquals(first[field], value)) continue;
             yield return new DifferenceAnswer(Spaced(field), Said(first[field]), Said(value));
         }
     }
+
+    /// <summary>How layers that both have differ beside their lines: name, law, density and the like.</summary>
+    private static IEnumerable<DifferenceAnswer> LayersThatDiffer(ProductDraft one, ProductDraft other)
+    {
+        var before = LayerDrafts.ById(one).ToDictionary(pair => pair.Id, pair => pair.Layer);
+        foreach (var (id, layer) in LayerDrafts.ById(other).Where(pair => before.ContainsKey(pair.Id)))
+        {
+            var (first, second) = (Fields(before[id]), Fields(layer));
+            foreach (var (field, value) in second.Where(pair => !JsonNode.DeepEquals(first[pair.Key], pair.Value)))
+                yield return new DifferenceAnswer($"{Title(other, id)}, {Spaced(field)}", Said(first[field]), Said(value));
+        }
+
+        static JsonObject Fields(LayerDraft layer) => JsonSerializer.SerializeToNode(layer with { Lines = null }, Format)!.AsObject();
+    }
+
+    /// <summary>What a layer of a draft is called; null where it has none of this id.</summary>
+    private static string? Title(ProductDraft draft, string id) =>
+        LayerDrafts.ById(draft).Where(pair => pair.Id == id).Select(pair => pair.Layer.Name is { Length: > 0 } name ? name : id.Replace('-', ' ')).FirstOrDefault();
 
     private static IEnumerable<DifferenceAnswer> StepsThatDiffer(ProductDraft one, ProductDraft other)
     {
@@ -179,7 +197,7 @@ public sealed record ComparisonAnswer(
     string One, string Other, IReadOnlyList<ComparedAnswer> Lines, IReadOnlyList<DifferenceAnswer> Differences, IReadOnlyList<DifferenceAnswer> Steps);
 
 /// <summary>A line of either.</summary>
-/// <param name="Part">Part of the recipe.</param>
+/// <param name="Part">Part of the recipe, as it is called.</param>
 /// <param name="What">The ingredient and how it is prepared.</param>
 /// <param name="OneGrams">In the first; null where it is not in it.</param>
 /// <param name="OtherGrams">In the second; null where it is not in it.</param>

@@ -98,10 +98,26 @@ internal static class WritingEndpoints
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is null) return Days.NoBakery();
-        var (product, faults) = RecipeSaving.Check(connection, request.Id, request.Draft ?? new ProductDraft());
+        var draft = request.Draft ?? new ProductDraft();
+        var (product, faults) = RecipeSaving.Check(connection, request.Id, draft);
+        // A pie without a name yet can be shown all the same.
+        if (product is null && string.IsNullOrWhiteSpace(draft.Name)) product = RecipeSaving.Check(connection, request.Id, draft with { Name = "\u2026" }).Product;
         return TypedResults.Ok(new CheckAnswer(
             faults.GroupBy(fault => fault.Field).ToDictionary(field => field.Key, field => field.Select(fault => fault.Message).ToArray()),
-            product is null ? [] : [.. MadeFirst.In(product).Select(one => new TakesAnswer(one.Made.Name, one.Step.Id, one.IsSaid))]));
+            product is null ? [] : [.. MadeFirst.In(product).Select(one => new TakesAnswer(one.Made.Name, one.Step.Id, one.IsSaid))],
+            product is null ? null : Pie(product)));
+    }
+
+    private static PieAnswer Pie(Product product)
+    {
+        var scaled = Scaling.Scale(product, product.ReferencePan, 1);
+        return new PieAnswer(
+            ScaleAnswers.Pan(scaled.Pan),
+            ScaleAnswers.Filling(scaled),
+            ScaleAnswers.Layers(scaled),
+            KindWords.Of(product.Crust),
+            Math.Round(scaled.DoughPerPie.Grams),
+            [.. RoomWords.Of(scaled)]);
     }
 
     private static Results<Ok<WrittenRecipe>, ProblemHttpResult> Written(string id, Database database)
@@ -177,7 +193,17 @@ public sealed record CheckRequest(string? Id, ProductDraft? Draft);
 /// <summary>What is still wrong about a recipe.</summary>
 /// <param name="Fields">Messages by field; empty where it can be saved.</param>
 /// <param name="Takes">Which step takes what is made first; empty while something is wrong.</param>
-public sealed record CheckAnswer(IReadOnlyDictionary<string, string[]> Fields, IReadOnlyList<TakesAnswer> Takes);
+/// <param name="Pie">One pie as it is written, in the pan for which it is; null while something but its name is wrong.</param>
+public sealed record CheckAnswer(IReadOnlyDictionary<string, string[]> Fields, IReadOnlyList<TakesAnswer> Takes, PieAnswer? Pie);
+
+/// <summary>One pie in the pan for which it is written.</summary>
+/// <param name="Pan">The pan.</param>
+/// <param name="Filling">How its fillings stand in it.</param>
+/// <param name="Layers">Its layers.</param>
+/// <param name="Top">What lies on it, in words.</param>
+/// <param name="DoughGrams">Discs of one pie, trim included.</param>
+/// <param name="Room">What does not stay where it is put, in words.</param>
+public sealed record PieAnswer(PanAnswer Pan, FillingScaleAnswer Filling, IReadOnlyList<PieLayerAnswer> Layers, string Top, double DoughGrams, IReadOnlyList<string> Room);
 
 /// <summary>A step that takes something that is made first.</summary>
 /// <param name="Name">What is made.</param>

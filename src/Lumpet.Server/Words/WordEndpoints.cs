@@ -5,6 +5,7 @@ using Lumpet.Core.Pans;
 using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Judging;
+using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Steps;
 using Lumpet.Server.Preparations;
 using Lumpet.Server.Recipes;
@@ -20,6 +21,8 @@ internal static class WordEndpoints
 
     private static WordsAnswer All { get; } = new(
         Choices<FillingKind>(KindWords.Of),
+        [.. Enum.GetValues<PartKind>().Where(LayerDrafts.IsLayer).Select(part => new WordChoice(Naming.Of(part), LayerWords.Of(part)))],
+        Choices<LayerLaw>(LayerWords.Of),
         Choices<Top>(KindWords.Of),
         Choices<BaseTreatment>(KindWords.Of),
         Choices<Lining>(KindWords.Of),
@@ -40,6 +43,8 @@ internal static class WordEndpoints
 
 /// <summary>The kinds that can be chosen.</summary>
 /// <param name="Fillings">Kinds of filling.</param>
+/// <param name="Parts">Which part of the pie a layer is.</param>
+/// <param name="Laws">How a layer follows the pan.</param>
 /// <param name="Tops">What lies on the filling.</param>
 /// <param name="Schools">The schools of a crisp bottom.</param>
 /// <param name="Linings">How a base is laid in.</param>
@@ -55,6 +60,8 @@ internal static class WordEndpoints
 /// <param name="Allergens">What an ingredient may carry.</param>
 public sealed record WordsAnswer(
     IReadOnlyList<WordChoice> Fillings,
+    IReadOnlyList<WordChoice> Parts,
+    IReadOnlyList<WordChoice> Laws,
     IReadOnlyList<WordChoice> Tops,
     IReadOnlyList<WordChoice> Schools,
     IReadOnlyList<WordChoice> Linings,

@@ -136,25 +136,30 @@ public static class DemoBakery
     /// <summary>The steps that go with what was chosen.</summary>
     private static ProductDraft WithUsualSteps(ProductDraft draft)
     {
-        var (kind, top) = (Naming.Known<FillingKind>(draft.FillingKind!), Naming.Known<Top>(draft.Top!));
+        var (kind, top) = (Naming.Known<FillingKind>(draft.Layers![0]!.FillingKind!), Naming.Known<Top>(draft.Top!));
         var lining = Naming.Known<Lining>(draft.Lining!);
         var (steps, links) = UsualChains.For(kind, Naming.Known<BaseTreatment>(draft.BaseTreatment!), top, lining);
         return draft with { Steps = steps, Links = links };
     }
 
-    private static readonly string[] Texts = ["filling", "topping", "finish", "packaging", "lines", "madeOf"];
+    private static readonly string[] Texts = ["packaging", "lines", "madeOf"];
 
     /// <summary>What is written, over what it leaves out. A list of lines is a text of one line each.</summary>
     private static T Over<T>(T? usual, JsonNode written)
         where T : class
     {
         var whole = usual is null ? [] : JsonSerializer.SerializeToNode(usual, Format)!.AsObject();
-        foreach (var (field, value) in written.AsObject())
-            whole[field] = value is JsonArray list && (list.Count > 0 || Texts.Contains(field)) && list.All(item => item is JsonValue)
-                ? JsonValue.Create(string.Join('\n', list.Select(item => item!.GetValue<string>())))
-                : value?.DeepClone();
+        foreach (var (field, value) in Joined(written)!.AsObject()) whole[field] = value?.DeepClone();
         return whole.Deserialize<T>(Format)!;
     }
+
+    private static JsonNode? Joined(JsonNode? node, string field = "") => node switch
+    {
+        JsonArray list when (list.Count > 0 || Texts.Contains(field)) && list.All(item => item is JsonValue) => JsonValue.Create(string.Join('\n', list.Select(item => item!.GetValue<string>()))),
+        JsonArray list => new JsonArray([.. list.Select(item => Joined(item))]),
+        JsonObject parts => new JsonObject(parts.Select(part => KeyValuePair.Create(part.Key, Joined(part.Value, part.Key)))),
+        _ => node?.DeepClone(),
+    };
 
     private static void Check(string what, IReadOnlyList<FieldFault> faults)
     {

@@ -6,7 +6,7 @@ namespace Lumpet.Store.Recipes;
 
 /// <summary>What is looked for among the products; what is null or empty does not narrow.</summary>
 /// <param name="Text">Words that name, alias, dough or an ingredient must hold, each of them.</param>
-/// <param name="Kind">Kind of filling.</param>
+/// <param name="Kind">Kind of filling, of any of its fillings.</param>
 /// <param name="Without">An allergen that no line carries, as far as it is stated.</param>
 public sealed record RecipeQuestion(string Text, string Kind, string Without);
 
@@ -40,7 +40,7 @@ public static class RecipeFinder
         if (question.Kind.Length > 0)
         {
             with.Add("kind", question.Kind);
-            where.Add("p.filling_kind = @kind COLLATE NOCASE");
+            where.Add("EXISTS (SELECT 1 FROM product_layer y WHERE y.product_id = p.id AND y.part = 'filling' AND y.filling_kind = @kind COLLATE NOCASE)");
         }
 
         if (question.Without.Length > 0)
@@ -57,7 +57,7 @@ public static class RecipeFinder
     public static int Count(SqliteConnection connection) => (int)connection.QuerySingle<long>("SELECT count(*) FROM product");
 
     /// <summary>Kinds of filling that occur.</summary>
-    public static IReadOnlyList<string> Kinds(SqliteConnection connection) => [.. connection.Query<string>("SELECT DISTINCT filling_kind FROM product ORDER BY filling_kind")];
+    public static IReadOnlyList<string> Kinds(SqliteConnection connection) => [.. connection.Query<string>("SELECT DISTINCT filling_kind FROM product_layer WHERE part = 'filling' ORDER BY filling_kind")];
 
     /// <summary>Names of every product, by id.</summary>
     public static IReadOnlyDictionary<string, string> Names(SqliteConnection connection) =>

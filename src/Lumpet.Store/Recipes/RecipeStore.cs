@@ -59,8 +59,7 @@ public static class RecipeStore
             $"""
             SELECT id, name, version, dough_id AS doughId, top, thickness_mm AS thickness, base_overhang_cm AS baseOverhang,
                    top_overhang_cm AS topOverhang, trim_share AS trim, strip_width_cm AS stripWidth, strip_gap_cm AS stripGap,
-                   packed_density AS packed, bake_change_cm AS bakeChange, reference_pan_id AS panId, oldest_min AS oldest,
-                   filling_kind AS fillingKind, kept_share AS kept, base_treatment AS treatment, assessment, glass_from_freezer AS glassFromFreezer, lining,
+                   bake_change_cm AS bakeChange, reference_pan_id AS panId, oldest_min AS oldest, base_treatment AS treatment, assessment, glass_from_freezer AS glassFromFreezer, lining,
                    cut_out_cm AS cutOut, cut_outs AS cutOuts, cut_outs_from_trim AS cutOutsFromTrim, rerolls, review, retired
             FROM product {of} ORDER BY position
             """).ToArray();
@@ -72,8 +71,14 @@ public static class RecipeStore
         var currency = connection.QueryFirstOrDefault<string>("SELECT currency FROM bakery") ?? "EUR";
         var aliases = Rows<AliasRow>($"SELECT product_id AS productId, alias FROM product_alias {where} ORDER BY alias").ToLookup(row => row.ProductId);
         var lines = Rows<LineRow>(
-                $"SELECT product_id AS ownerId, part, ingredient_id AS ingredientId, preparation, grams, written FROM product_line {where} ORDER BY position")
-            .ToLookup(row => (row.OwnerId, row.Part));
+                $"SELECT product_id AS ownerId, layer_id AS layerId, ingredient_id AS ingredientId, preparation, grams, written FROM product_line {where} ORDER BY position")
+            .ToLookup(row => (row.OwnerId, row.LayerId));
+        var layers = Rows<LayerRow>(
+                $"""
+                SELECT product_id AS productId, id, part, name, law, filling_kind AS filling, packed_density AS packed, kept_share AS kept, pieces
+                FROM product_layer {where} ORDER BY product_id, position
+                """)
+            .ToLookup(row => row.ProductId, row => Layer(row, Lines(lines[(row.ProductId, row.Id)], ingredients)));
         var packaging = Rows<PackagingRow>($"SELECT product_id AS productId, ingredient_id AS ingredientId FROM product_packaging {where} ORDER BY ingredient_id")
             .ToLookup(row => row.ProductId);
         var beside = Rows<SizePackagingRow>($"SELECT product_id AS productId, pan_id AS panId, ingredient_id AS ingredientId FROM product_size_packaging {where} ORDER BY ingredient_id")
@@ -95,7 +100,6 @@ public static class RecipeStore
                 """)
             .ToLookup(row => row.ProductId);
 
-        IReadOnlyList<RecipeLine> Part(string id, string part) => Lines(lines[(id, part)], ingredients);
         return [.. rows.Select(row => new Product(
             row.Id,
             row.Name,
@@ -103,12 +107,7 @@ public static class RecipeStore
             [.. aliases[row.Id].Select(alias => alias.Alias)],
             doughs[row.DoughId],
             Crust(row),
-            new Filling(Part(row.Id, "filling"), Density.FromGramsPerMillilitre(row.Packed), Length.FromCentimetres(row.BakeChange))
-            {
-                Kind = Word<FillingKind>(row.FillingKind),
-                KeptShare = row.Kept,
-            },
-            Part(row.Id, "finish"),
+            [.. layers[row.Id]],
             [.. packaging[row.Id].Select(item => ingredients[item.IngredientId])],
             pans[row.PanId],
             [.. sizes[row.Id].Select(size => new ProductSize(
@@ -125,10 +124,19 @@ public static class RecipeStore
             Assessment = row.Assessment,
             IsRetired = row.Retired == 1,
             GlassFromFreezer = row.GlassFromFreezer == 1,
-            Topping = Part(row.Id, "topping"),
+            BakeChange = Length.FromCentimetres(row.BakeChange),
             Review = row.Review.Split('\n', StringSplitOptions.RemoveEmptyEntries),
         })];
     }
+
+    private static Layer Layer(LayerRow row, IReadOnlyList<RecipeLine> lines) => new(row.Id, Word<PartKind>(row.Part), Word<LayerLaw>(row.Law), lines)
+    {
+        Name = row.Name,
+        Filling = Word<FillingKind>(row.Filling),
+        PackedDensity = Density.FromGramsPerMillilitre(row.Packed),
+        KeptShare = row.Kept,
+        Pieces = (int)row.Pieces,
+    };
 
     private static Crust Crust(ProductRow row) => new(
         Word<Top>(row.Top),
@@ -216,8 +224,8 @@ public static class RecipeStore
     };
 
     private sealed record ProductRow(
-        string Id, string Name, long Version, string DoughId, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double Packed, double BakeChange, string PanId, long Oldest,
-        string FillingKind, double Kept, string Treatment, string Assessment, long GlassFromFreezer, string Lining, double CutOut, long CutOuts, long CutOutsFromTrim, long Rerolls, string Review, long Retired);
+        string Id, string Name, long Version, string DoughId, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double BakeChange, string PanId, long Oldest,
+        string Treatment, string Assessment, long GlassFromFreezer, string Lining, double CutOut, long CutOuts, long CutOutsFromTrim, long Rerolls, string Review, long Retired);
 
     private sealed record DoughRow(
         string Id, string Name, long Version, double Density, double BowlLoss, long MixMin, long RestLeast, long RestAim, long RestMost, string ReadyWhen, string Caution,
@@ -230,7 +238,9 @@ public static class RecipeStore
     private sealed record PanRow(
         string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray, string? BoughtAs, long Retired);
 
-    private sealed record LineRow(string OwnerId, string Part, string IngredientId, string Preparation, double Grams, string Written);
+    private sealed record LineRow(string OwnerId, string LayerId, string IngredientId, string Preparation, double Grams, string Written);
+
+    private sealed record LayerRow(string ProductId, string Id, string Part, string Name, string Law, string Filling, double Packed, double Kept, long Pieces);
 
     private sealed record DoughLineRow(string DoughId, string IngredientId, string Preparation, double Grams, string Written);
 

@@ -2,7 +2,6 @@ using System.Data;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Dapper;
-using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
@@ -39,7 +38,7 @@ public static class RecipeVersions
 
     /// <summary>One version of a product, or null.</summary>
     public static KeptProduct? FindProduct(SqliteConnection connection, string id, int version) =>
-        Find(connection, "product", id, version) is { } written ? JsonSerializer.Deserialize<KeptProduct>(written, Format) : null;
+        Find(connection, "product", id, version) is { } written ? Read(written) : null;
 
     /// <summary>One version of a dough, or null.</summary>
     public static KeptDough? FindDough(SqliteConnection connection, string id, int version) =>
@@ -53,10 +52,16 @@ public static class RecipeVersions
     internal static void Keep(SqliteConnection connection, DoughFormula dough, Instant savedAt) =>
         Keep(connection, "dough", dough.Id, dough.Version, savedAt, new KeptDough(DoughReader.Write(dough), [.. dough.Lines.Select(line => Line("dough", line))]));
 
+    private static KeptProduct Read(string written)
+    {
+        var kept = JsonSerializer.Deserialize<KeptProduct>(written, Format)!;
+        return kept with { Draft = EarlierProduct.Upgraded(kept.Draft, JsonSerializer.Deserialize<KeptEarlier>(written, Format)!.Draft)! };
+    }
+
     /// <summary>The lines of a product as they are kept.</summary>
     public static IReadOnlyList<KeptLine> Lines(Product product) =>
         // A dough has versions of its own.
-        [.. product.Parts.Where(part => part.Kind != PartKind.Dough).SelectMany(part => part.Lines.Select(line => Line(Naming.Of(part.Kind), line)))];
+        [.. product.Parts.Where(part => part.Kind != PartKind.Dough).SelectMany(part => part.Lines.Select(line => Line(part.Id, line)))];
 
     /// <summary>Keeps the versions in use that were saved before versions were kept.</summary>
     public static void KeepThoseInUse(Database database, Instant now)
@@ -88,6 +93,8 @@ public static class RecipeVersions
         connection.QuerySingleOrDefault<string>("SELECT written FROM recipe_version WHERE kind = @kind AND id = @id AND version = @version", new { kind, id, version });
 
     private static KeptLine Line(string part, RecipeLine line) => new(part, line.Ingredient.Name, line.Preparation, line.Amount.Grams, line.Written);
+
+    private sealed record KeptEarlier(EarlierProduct Draft);
 
     private sealed record VersionRow(long Version, long SavedUnix);
 }

@@ -15,7 +15,7 @@ public static class RecipeWriter
 {
     /// <summary>Tables that hold what belongs to a product, in the order in which rows can be deleted.</summary>
     internal static readonly string[] ProductTables =
-        ["product_alias", "product_line", "product_packaging", "product_size_packaging", "product_size", "product_link", "product_stage", "product_step_takes", "product_step"];
+        ["product_alias", "product_line", "product_layer", "product_packaging", "product_size_packaging", "product_size", "product_link", "product_stage", "product_step_takes", "product_step"];
 
     /// <summary>Saves a dough. One with version 1 is added; any other replaces the version before it.</summary>
     /// <param name="transaction">The change it is part of.</param>
@@ -88,16 +88,16 @@ public static class RecipeWriter
         connection.Execute(
             """
                 INSERT INTO product (id, position, name, version, dough_id, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share,
-                  strip_width_cm, strip_gap_cm, packed_density, bake_change_cm, reference_pan_id, oldest_min, filling_kind, kept_share, base_treatment, assessment, glass_from_freezer, lining,
+                  strip_width_cm, strip_gap_cm, bake_change_cm, reference_pan_id, oldest_min, base_treatment, assessment, glass_from_freezer, lining,
                   cut_out_cm, cut_outs, cut_outs_from_trim, rerolls, review)
-                VALUES (@id, @position, @name, @version, @dough, @top, @thickness, @baseOverhang, @topOverhang, @trim, @strip, @gap, @packed, @change, @pan, @oldest,
-                  @fillingKind, @kept, @treatment, @assessment, @glass, @lining, @cutOut, @cutOuts, @cutOutsFromTrim, @rerolls, @review)
+                VALUES (@id, @position, @name, @version, @dough, @top, @thickness, @baseOverhang, @topOverhang, @trim, @strip, @gap, @change, @pan, @oldest,
+                  @treatment, @assessment, @glass, @lining, @cutOut, @cutOuts, @cutOutsFromTrim, @rerolls, @review)
                 ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, dough_id = excluded.dough_id, top = excluded.top,
                   thickness_mm = excluded.thickness_mm, base_overhang_cm = excluded.base_overhang_cm, top_overhang_cm = excluded.top_overhang_cm,
                   trim_share = excluded.trim_share, strip_width_cm = excluded.strip_width_cm, strip_gap_cm = excluded.strip_gap_cm,
-                  packed_density = excluded.packed_density, bake_change_cm = excluded.bake_change_cm,
+                  bake_change_cm = excluded.bake_change_cm,
                   reference_pan_id = excluded.reference_pan_id, oldest_min = excluded.oldest_min,
-                  filling_kind = excluded.filling_kind, kept_share = excluded.kept_share, base_treatment = excluded.base_treatment,
+                  base_treatment = excluded.base_treatment,
                   assessment = excluded.assessment, glass_from_freezer = excluded.glass_from_freezer, lining = excluded.lining,
                   cut_out_cm = excluded.cut_out_cm, cut_outs = excluded.cut_outs, cut_outs_from_trim = excluded.cut_outs_from_trim,
                   rerolls = excluded.rerolls, review = excluded.review
@@ -116,12 +116,9 @@ public static class RecipeWriter
                 trim = product.Crust.TrimShare,
                 strip = product.Crust.StripWidth.Centimetres,
                 gap = product.Crust.StripGap.Centimetres,
-                packed = product.Filling.PackedDensity.GramsPerMillilitre,
-                change = product.Filling.BakeChange.Centimetres,
+                change = product.BakeChange.Centimetres,
                 pan = product.ReferencePan.Id,
                 oldest = product.OldestAtPickUp,
-                fillingKind = Naming.Of(product.Filling.Kind),
-                kept = product.Filling.KeptShare,
                 treatment = Naming.Of(product.BaseTreatment),
                 assessment = product.Assessment,
                 glass = product.GlassFromFreezer ? 1 : 0,
@@ -151,9 +148,25 @@ public static class RecipeWriter
     private static void Parts(SqliteConnection connection, Product product)
     {
         foreach (var alias in product.Aliases) Rows.Insert(connection, "product_alias", new { product_id = product.Id, alias });
-        foreach (var part in product.Parts.Where(part => part.Kind != PartKind.Dough))
-            foreach (var (line, position) in part.Lines.Select((line, position) => (line, position)))
-                Rows.Insert(connection, "product_line", new { product_id = product.Id, part = Naming.Of(part.Kind), position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
+        foreach (var (layer, position) in product.Layers.Select((layer, position) => (layer, position)))
+        {
+            Rows.Insert(connection, "product_layer", new
+            {
+                product_id = product.Id,
+                id = layer.Id,
+                position,
+                part = Naming.Of(layer.Kind),
+                name = layer.Name,
+                law = Naming.Of(layer.Law),
+                filling_kind = Naming.Of(layer.Filling),
+                packed_density = layer.PackedDensity.GramsPerMillilitre,
+                kept_share = layer.KeptShare,
+                pieces = layer.Pieces,
+            });
+            foreach (var (line, at) in layer.Lines.Select((line, at) => (line, at)))
+                Rows.Insert(connection, "product_line", new { product_id = product.Id, layer_id = layer.Id, position = at, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
+        }
+
         foreach (var item in product.Packaging) Rows.Insert(connection, "product_packaging", new { product_id = product.Id, ingredient_id = item.Id });
         foreach (var (size, position) in product.Sizes.Select((size, position) => (size, position)))
             Rows.Insert(connection, "product_size", new { product_id = product.Id, pan_id = size.Pan.Id, position, price = size.SellingPrice?.Amount.ToString(CultureInfo.InvariantCulture) });

@@ -44,7 +44,7 @@ public sealed class MadeFirstTests
 
     private static RecipeLine Of(Ingredient made, double grams) => new(made, "", Yield.Whole, Mass.FromGrams(grams));
 
-    private static Product Filled(string id, params RecipeLine[] lines) => Custard with { Id = id, Name = id, Filling = Custard.Filling with { Lines = lines } };
+    private static Product Filled(string id, params RecipeLine[] lines) => Custard.Filled(lines) with { Id = id, Name = id };
 
     [Fact]
     public void What_two_products_take_is_one_pot_made_before_the_first_of_them()
@@ -189,10 +189,10 @@ public sealed class MadeFirstTests
     [Fact]
     public void A_topping_is_taken_where_it_goes_on_and_a_finish_when_the_pie_is_cold()
     {
-        var plan = DayPlanner.Plan(Snapshot(Order(Custard with { Finish = [Of(Praline, 20)] }, 4, Late), Order(Pear with { Topping = [Of(Curd, 30)] }, 4, Late)));
+        var plan = DayPlanner.Plan(Snapshot(Order(Custard.Finished(Of(Praline, 20)), 4, Late), Order(Pear.Topped(Of(Curd, 30)), 4, Late)));
         Assert.Equal("box", Taker(plan, "praline").StepId);
         Assert.Equal("fill", Taker(plan, "curd").StepId);
-        Assert.Equal("fill", Taker(DayPlanner.Plan(Snapshot(Order(Pear with { Finish = [Of(Praline, 20)] }, 4, Late))), "praline").StepId);
+        Assert.Equal("fill", Taker(DayPlanner.Plan(Snapshot(Order(Pear.Finished(Of(Praline, 20)), 4, Late))), "praline").StepId);
     }
 
     private static DayTask Taker(PlannedDay plan, string id)
@@ -223,7 +223,7 @@ public sealed class MadeFirstTests
     [Fact]
     public void Every_task_of_it_has_its_reason_and_its_neighbours()
     {
-        var plan = DayPlanner.Plan(Snapshot(Order(PureePie with { Finish = [Of(Praline, 20)] }, 12, Late), Order(CurdPie, 8, Early)));
+        var plan = DayPlanner.Plan(Snapshot(Order(PureePie.Finished(Of(Praline, 20)), 12, Late), Order(CurdPie, 8, Early)));
         var tasks = plan.Tasks.ToDictionary(task => task.Id);
         Assert.Equal(3, plan.Made.Count);
         foreach (var (id, reason) in plan.Reasons)
@@ -244,7 +244,7 @@ public sealed class MadeFirstTests
         Gen.Select(Gen.Int[0, 4].Array[1, 5], Gen.Int[1, 20].Array[5], Gen.Int[60, 140].Array[5], Gen.Int[0, 480]).Sample(
             (kinds, counts, pickUps, pause) =>
             {
-                Product[] products = [CurdPie, PureePie, Pear with { Finish = [Of(Praline, 20)] }, Filled("both", Of(Curd, 300), Of(Puree, 679)), Custard];
+                Product[] products = [CurdPie, PureePie, Pear.Finished(Of(Praline, 20)), Filled("both", Of(Curd, 300), Of(Puree, 679)), Custard];
                 var snapshot = Snapshot([.. kinds.Select((kind, at) => Order(products[kind], counts[at], pickUps[at] * 10))]) with
                 {
                     Shifts = [new DayShift("Afternoon", 0, 480), new DayShift("Night", 480 + pause, 1320)],
@@ -261,9 +261,9 @@ public sealed class MadeFirstTests
         var twice = Made("twice", 6000, new Span(30, 60, 9000), [Line("oats", 1000)], Work("spread", Station.Bench, 3, 1), Roast with { Id = "dry" }, Work("stir", Station.Bench, 4, 1), Roast);
         DaySnapshot[] days =
         [
-            Snapshot(Order(PureePie with { Finish = [Of(Praline, 20)] }, 12, Late), Order(CurdPie, 8, Early), Order(CurdPie with { Id = "other" }, 12, Late)),
+            Snapshot(Order(PureePie.Finished(Of(Praline, 20)), 12, Late), Order(CurdPie, 8, Early), Order(CurdPie with { Id = "other" }, 12, Late)),
             Snapshot(Order(Filled("creamy", Of(cream, 979)), 10, Late), Order(Filled("slow-pie", Of(slow, 700)), 4, Early)),
-            Snapshot(Order(Pear with { Topping = [Of(twice, 60)] }, 30, Late), Order(PureePie, 40, Early)) with { Shifts = [new DayShift("Night", 600, 1320)] },
+            Snapshot(Order(Pear.Topped(Of(twice, 60)), 30, Late), Order(PureePie, 40, Early)) with { Shifts = [new DayShift("Night", 600, 1320)] },
         ];
         Approved.Matches("DayPlan/made-first", days.SelectMany(day =>
         {

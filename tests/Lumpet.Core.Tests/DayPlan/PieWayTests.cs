@@ -39,7 +39,7 @@ public sealed class PieWayTests
         };
         var praline = Made("praline", new Span(0, 0, 900), Line("nuts", 100));
         var curd = Made("curd", new Span(0, 600, 9000), Line("egg", 80), new RecipeLine(praline, "", Yield.Whole, Mass.FromGrams(20)));
-        var way = PieWay.Of(Custard with { Filling = Custard.Filling with { Lines = [new RecipeLine(curd, "", Yield.Whole, Mass.FromGrams(979))] } }, Pan23, 4);
+        var way = PieWay.Of(Custard.Filled([new RecipeLine(curd, "", Yield.Whole, Mass.FromGrams(979))]), Pan23, 4);
         Assert.Equal(["Oat custard", "Filling", "curd", "praline"], way.Lines.Select(line => line.Name));
         Assert.Equal([null, 0, 1, 2], way.Lines.Select(line => line.JoinsMin is null ? (int?)null : line.JoinsLine));
         // 3.916 kg: 20 + 5 x 3.916 = 40 min, cooled 90, kept the 600 that are wanted.

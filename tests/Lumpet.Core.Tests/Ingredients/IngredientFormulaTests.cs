@@ -43,7 +43,7 @@ public sealed class IngredientFormulaTests
         // By hand: 200 g at 14 a kg and 220 g at 1.10 make 3.042; 80 % of 420 g are 336 g.
         var prices = PriceList.On(Today, [Price("hazelnut", 1000, 14m), Price("sugar", 1000, 1.10m)]);
         Assert.Equal(3.042 / 336, (double)prices.OfGram(Praline)!.Value.Amount, 9);
-        var pie = Pear with { Filling = Pear.Filling with { Lines = [new RecipeLine(Praline, "", Yield.Whole, Mass.FromGrams(100))] }, Dough = Flaky with { Lines = [new RecipeLine(IngredientLibrary.Find("sugar")!, "", Yield.Whole, Mass.FromGrams(1))] }, Finish = [], Packaging = [] };
+        var pie = Pear.Filled(new RecipeLine(Praline, "", Yield.Whole, Mass.FromGrams(100))).Finished() with { Dough = Flaky with { Lines = [new RecipeLine(IngredientLibrary.Find("sugar")!, "", Yield.Whole, Mass.FromGrams(1))] }, Packaging = [] };
         var cost = PieCost.Of(Scaling.Scale(pie, Pan23, 1), prices);
         Assert.Empty(cost.Missing);
         Assert.Equal(100 * 3.042 / 336, (double)cost.Lines.Single(line => line.Ingredient.Id == "praline").Cost!.Value.Amount, 6);
@@ -56,7 +56,7 @@ public sealed class IngredientFormulaTests
     public void What_is_made_first_adds_up_over_all_it_goes_into()
     {
         var (cream, _) = Read("praline-cream", "300 g praline\n200 g cream", Praline);
-        var pie = Pear with { Filling = Pear.Filling with { Lines = [new RecipeLine(cream!, "", Yield.Whole, Mass.FromGrams(500))] }, Finish = [new RecipeLine(Praline, "", Yield.Whole, Mass.FromGrams(20))] };
+        var pie = Pear.Filled(new RecipeLine(cream!, "", Yield.Whole, Mass.FromGrams(500))).Finished(new RecipeLine(Praline, "", Yield.Whole, Mass.FromGrams(20)));
         var made = MadeHere.In(Scaling.Scale(pie, Pan23, 4));
         // 2000 g of cream, of which 80 % are left of 2500 weighed: 1500 g of praline, and 80 g on top.
         Assert.Equal(["praline-cream", "praline"], made.Select(one => one.Ingredient.Id));
@@ -110,7 +110,7 @@ public sealed class IngredientFormulaTests
         var prices = PriceList.On(Today, [Price("sugar", 1000, 2m)]);
         // All of it is sugar in the end, and nothing is lost on the way.
         Assert.Equal(0.002, (double)prices.OfGram(tower)!.Value.Amount, 9);
-        var product = Pear with { Filling = Pear.Filling with { Lines = [new RecipeLine(tower, string.Empty, Yield.Whole, Mass.FromGrams(200))] } };
+        var product = Pear.Filled([new RecipeLine(tower, string.Empty, Yield.Whole, Mass.FromGrams(200))]);
         var made = MadeHere.In(Scaling.Scale(product, Pan23, 1));
         Assert.Equal(40, made.Count);
         // Of 200 g three quarters are the storey below, and so on down.
@@ -123,7 +123,7 @@ public sealed class IngredientFormulaTests
     {
         var one = Read("one", "100 g praline\n100 g sugar", Praline).Ingredient!;
         var both = Read("both", "100 g one\n50 g praline", Praline, one).Ingredient!;
-        var product = Pear with { Filling = Pear.Filling with { Lines = [new RecipeLine(both, string.Empty, Yield.Whole, Mass.FromGrams(120))] } };
+        var product = Pear.Filled([new RecipeLine(both, string.Empty, Yield.Whole, Mass.FromGrams(120))]);
         var made = MadeHere.In(Scaling.Scale(product, Pan23, 1));
         Assert.Equal(["both", "one", "praline"], made.Select(one => one.Ingredient.Id));
         // 120 g of both take 100 of one and 50 of praline (80 % of 150 g are kept); 100 of one take 62.5 of praline.

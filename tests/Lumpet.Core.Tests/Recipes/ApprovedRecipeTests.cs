@@ -36,7 +36,7 @@ public sealed class ApprovedRecipeTests
             .. Told.Each(TimeAndTemperature.Left(product)),
             .. Told.Each(StepCautions.Of(product)),
             Told.Of(ThermalShock.Pans(product)),
-            Told.Of(Thickening.For(product.Filling)),
+            Told.Of(Thickening.For(product.MainFilling)),
             id is "fruit-lid" or "curd-meringue" ? RecipeJsonLd.Write(product) : Told.Of(ProductReader.Write(product)),
             // In the pan it is written for, and in one of the others by turns.
             .. product.Sizes.Where((_, at) => at == 0 || at == 1 + (Kinds.Count(kind => string.CompareOrdinal(kind, id) < 0) % 5)).SelectMany(size => InPan(product, size.Pan)),
@@ -113,7 +113,7 @@ public sealed class ApprovedRecipeTests
         RecipeLine Line(Ingredient one, double grams) => new(one, string.Empty, Yield.Whole, Mass.FromGrams(grams));
         var paste = new IngredientFormula([Line(Library("ground-almond"), 100), Line(Library("sugar"), 80)], 0.9).Make(new Ingredient("paste", "Paste", []));
         var cream = new IngredientFormula([Line(paste, 200), Line(Library("butter"), 100)], 1).Make(new Ingredient("almond-cream", "Almond cream", []));
-        var pie = Of("nut-paste") with { Topping = [Line(cream, 90)], Filling = Of("nut-paste").Filling with { Lines = [Line(paste, 300), Line(cream, 120)] } };
+        var pie = Of("nut-paste").Filled(Line(paste, 300), Line(cream, 120)).Topped(Line(cream, 90));
         Approved.Matches("Recipes/made-here", [
             .. Told.Each(MadeHere.In(Scaling.Scale(pie, Demonstration.Pans[0], 3), Scaling.Scale(pie, Demonstration.Pans[3], 10))),
             .. Told.Each(ProductCautions.Of(pie)), Told.Of(pie.Allergens), Told.Of(pie.MayContain), Told.Of(pie.Alcohol),

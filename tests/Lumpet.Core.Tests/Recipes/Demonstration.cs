@@ -27,12 +27,10 @@ internal static class Demonstration
     /// <summary>A product from a usual draft, in every pan.</summary>
     public static Product Made(string id, ProductDraft draft, string filling, string dough = "Flaky 3-2-1")
     {
-        var whole = draft with
+        var whole = draft.Filled(filling).Finished("1 egg, beaten, as wash\n1 tsp coarse sugar") with
         {
             Name = $"Any {id}",
             Dough = dough,
-            Filling = filling,
-            Finish = "1 egg, beaten, as wash\n1 tsp coarse sugar",
             ReferencePan = "23",
             Sizes = [.. Pans.Select(pan => new SizeDraft(pan.Id, 12m + pan.PerTray))],
             Aliases = $"the {id}",

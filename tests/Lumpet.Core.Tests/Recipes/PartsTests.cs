@@ -32,9 +32,14 @@ public sealed class PartsTests
             var product = Pear with
             {
                 Dough = Flaky with { Lines = dough },
-                Filling = Pear.Filling with { Lines = filling },
-                Topping = topping,
-                Finish = finish,
+                Layers =
+                [
+                    new Layer("filling", PartKind.Filling, LayerLaw.Count, topping) { Pieces = 3, PackedDensity = Density.FromGramsPerMillilitre(1.6) },
+                    Layered.Filling(filling.Select(line => line with { Amount = line.Amount * 4 }).ToArray(), 0.62) with { Id = "filling-2", KeptShare = 0.9 },
+                    new Layer("topping", PartKind.Topping, LayerLaw.Top, topping),
+                    new Layer("finish", PartKind.Finish, LayerLaw.Floor, finish),
+                    new Layer("beside", PartKind.Beside, LayerLaw.Weight, finish),
+                ],
                 Sizes = [new ProductSize(Pan23, null), new ProductSize(Pan26, null) { Packaging = [Ingredient("large box")], PanBought = Ingredient("foil") }],
             };
             return (product, isLarge ? Pan26 : Pan23, count);
@@ -46,8 +51,12 @@ public sealed class PartsTests
         // Found by reflection, so that a part added later is missed here and nowhere else.
         var marked = new Dictionary<string, RecipeLine>();
         RecipeLine[] Mark(string what) => [marked[what] = Line(what, 10)];
-        var product = Pear with { Dough = Flaky with { Lines = Mark("dough") }, Filling = Pear.Filling with { Lines = Mark("filling") }, Topping = Mark("topping"), Finish = Mark("finish") };
-        var lists = new[] { (object)product, product.Dough, product.Filling }
+        var product = Pear with
+        {
+            Dough = Flaky with { Lines = Mark("dough") },
+            Layers = [.. Enum.GetValues<PartKind>().Where(LayerDrafts.IsLayer).Select(kind => new Layer(Naming.Of(kind), kind, LayerLaw.Top, Mark(Naming.Of(kind))))],
+        };
+        var lists = new[] { (object)product, product.Dough }.Concat(product.Layers)
             .SelectMany(owner => owner.GetType().GetProperties().Where(one => one.GetIndexParameters().Length == 0 && typeof(IEnumerable<RecipeLine>).IsAssignableFrom(one.PropertyType))
                 .Select(one => (Name: $"{owner.GetType().Name}.{one.Name}", Lines: (IEnumerable<RecipeLine>)one.GetValue(owner)!)))
             .ToArray();
@@ -100,7 +109,7 @@ public sealed class PartsTests
     public void A_topping_is_part_of_the_cost_and_its_missing_price_is_said()
     {
         // 90 g flour at 0.86 and 60 g butter at 7.80 a kilogram: 0.0774 + 0.468, worked by hand.
-        var crumble = Pear with { Topping = [Line("flour", 90), Line("butter", 60)] };
+        var crumble = Pear.Topped(Line("flour", 90), Line("butter", 60));
         var cost = PieCost.Of(Scaling.Scale(crumble, Pan23, 1), PriceList.On(Today, [Price("flour", 1000, 0.86m), Price("butter", 1000, 7.8m)]));
         Assert.Equal(0.5454m, cost.Of(PartKind.Topping)!.Value.Amount, 6);
         Assert.Null(PieCost.Of(Scaling.Scale(crumble, Pan23, 1), PriceList.On(Today, [Price("flour", 1000, 0.86m)])).Of(PartKind.Topping));
@@ -118,7 +127,7 @@ public sealed class PartsTests
     public void Packaging_by_size_and_a_bought_pan_are_written_and_read()
     {
         var foil = Pan26 with { BoughtAs = "foil-pan" };
-        var draft = UsualProducts.All[0].Draft with { Name = "Any", Dough = "flaky", Filling = "800 g Plums", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m), new SizeDraft("26", null, "Pie box\nTray band")] };
+        var draft = UsualProducts.All[0].Draft.Filled("800 g Plums") with { Name = "Any", Dough = "flaky", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m), new SizeDraft("26", null, "Pie box\nTray band")] };
         var (product, fresh, faults) = ProductReader.Read(draft, "any", 1, "EUR", [Pan23, foil], [Flaky], IngredientLibrary.All, []);
         Assert.Empty(faults);
         Assert.Equal("Tray band", Assert.Single(fresh).Name);

@@ -20,15 +20,10 @@ public sealed class ScaledWaysTests
         return line.Of(line.Known!);
     }
 
-    private static readonly Product Fruit = Pear with
-    {
-        Filling = Pear.Filling with { Lines = [Written("1000 g Pears, firm, pared and cored"), Written("150 g Sugar, white"), Written("0.4 g Cloves, ground")] },
-    };
+    private static readonly Product Fruit = Pear.Filled(Written("1000 g Pears, firm, pared and cored"), Written("150 g Sugar, white"), Written("0.4 g Cloves, ground"));
 
-    private static readonly Product Curd = Custard with
-    {
-        Filling = Custard.Filling with { Kind = FillingKind.BakedCustard, Lines = [Written("700 g Milk, whole"), Written("3 Egg, whole"), Written("1 tin (397 g) Condensed milk, sweetened")] },
-    };
+    private static readonly Product Curd = Custard.Filled(Written("700 g Milk, whole"), Written("3 Egg, whole"), Written("1 tin (397 g) Condensed milk, sweetened"))
+        .Filling(filling => filling with { Filling = FillingKind.BakedCustard });
 
     [Fact]
     public void Pears_as_bought_are_enough_for_what_is_left_of_them()
@@ -88,8 +83,8 @@ public sealed class ScaledWaysTests
     [Fact]
     public void Butter_comes_in_sticks_only_where_it_was_written_in_sticks()
     {
-        var sticks = Custard with { Filling = Custard.Filling with { Lines = [Written("2 sticks Butter, unsalted"), Written("500 g Sugar, white")] } };
-        var weighed = Custard with { Filling = Custard.Filling with { Lines = [Written("226 g Butter, unsalted"), Written("500 g Sugar, white")] } };
+        var sticks = Custard.Filled([Written("2 sticks Butter, unsalted"), Written("500 g Sugar, white")]);
+        var weighed = Custard.Filled([Written("226 g Butter, unsalted"), Written("500 g Sugar, white")]);
         Assert.Equal(6, Assert.Single(WholePieces.In(Scaling.Scale(sticks, Pan23, 3))).Exact, 6);
         Assert.Empty(WholePieces.In(Scaling.Scale(weighed, Pan23, 3)));
     }
@@ -100,7 +95,7 @@ public sealed class ScaledWaysTests
         Assert.DoesNotContain(ScaleWarnings.Of(Scaling.Scale(Fruit, Pan23, 10)), said => said.Contains("Cloves", StringComparison.Ordinal));
         Assert.Contains(ScaleWarnings.Of(Scaling.Scale(Fruit, Pan23, 30)), said => said.StartsWith("Scaled 30 times: Cloves, ground", StringComparison.Ordinal));
         // 0.43 g on a scale of tenths shows 0.4: 7 % less.
-        var little = Fruit with { Filling = Fruit.Filling with { Lines = [.. Fruit.Filling.Lines.Take(2), Written("0.43 g Cloves, ground")] } };
+        var little = Fruit.Filled([.. Fruit.MainFilling.Lines.Take(2), Written("0.43 g Cloves, ground")]);
         Assert.Contains(ScaleWarnings.Of(Scaling.Scale(little, Pan23, 1)), said => said.Contains("0.4 g for 0.43 g, 7 % less", StringComparison.Ordinal));
     }
 
@@ -138,17 +133,17 @@ public sealed class ScaledWaysTests
     [Fact]
     public void A_filling_that_boils_down_goes_in_lighter_than_it_was_weighed()
     {
-        var reduced = Fruit with { Filling = Fruit.Filling with { KeptShare = 0.8 } };
+        var reduced = Fruit.Filling(filling => filling with { KeptShare = 0.8 });
         var scaled = Scaling.Scale(reduced, Pan23, 1);
         Assert.Equal(1150.4 * 0.8, scaled.FillingPerPie.Grams, 6);
-        Assert.Equal(1000, scaled.Filling[0].PerPie.Grams, 6);
+        Assert.Equal(1000, scaled.Fillings.First().Lines[0].PerPie.Grams, 6);
         Assert.Equal(1, scaled.FillingScale.Factor, 9);
     }
 
     [Fact]
     public void A_topping_is_scaled_by_the_area_of_the_top()
     {
-        var topped = Fruit with { Topping = [Written("100 g Flour, plain")] };
+        var topped = Fruit.Topped(Written("100 g Flour, plain"));
         var line = Assert.Single(Scaling.Scale(topped, Pan26, 3).Part(PartKind.Topping).Lines);
         // Outer rims of 25 and 28 cm.
         Assert.Equal(100.0 * 28 * 28 / (25 * 25) * 3, line.Total.Grams, 6);

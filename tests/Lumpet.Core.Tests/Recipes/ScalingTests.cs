@@ -19,7 +19,7 @@ public sealed class ScalingTests
         var scaled = Scaling.Scale(Pear, Pan23, 1);
         Assert.Equal(1, scaled.FillingScale.Factor, 12);
         Assert.Equal(1, scaled.DoughFactor, 12);
-        Assert.Equal([1010, 140, 26], scaled.Filling.Select(line => Math.Round(line.PerPie.Grams, 6)));
+        Assert.Equal([1010, 140, 26], scaled.Fillings.First().Lines.Select(line => Math.Round(line.PerPie.Grams, 6)));
     }
 
     [Fact]
@@ -41,8 +41,8 @@ public sealed class ScalingTests
             + (Math.PI / 8 * wide * wide * (mound * wide / top));
         var large = Scaling.Scale(Pear, Pan26, 24);
         Assert.Equal(room / written, large.FillingScale.Factor, 9);
-        Assert.Equal(1010 * room / written * 24, large.Filling[0].Total.Grams, 6);
-        Assert.Equal(large.Filling[0].Total.Grams / 0.78, large.Filling[0].ToBuy.Grams, 6);
+        Assert.Equal(1010 * room / written * 24, large.Fillings.First().Lines[0].Total.Grams, 6);
+        Assert.Equal(large.Fillings.First().Lines[0].Total.Grams / 0.78, large.Fillings.First().Lines[0].ToBuy.Grams, 6);
     }
 
     [Fact]
@@ -61,19 +61,15 @@ public sealed class ScalingTests
         {
             var there = FillingScale.For(Pear, pan);
             // The same recipe, written for that pan with what scaling gave.
-            var moved = Pear with
-            {
-                ReferencePan = pan,
-                Filling = Pear.Filling with { Lines = [.. Pear.Filling.Lines.Select(line => line with { Amount = line.Amount * there.Factor })] },
-            };
+            var moved = Pear.Filled([.. Pear.MainFilling.Lines.Select(line => line with { Amount = line.Amount * there.Factor })]) with { ReferencePan = pan };
             Assert.Equal(1, there.Factor * FillingScale.For(moved, Pan23).Factor, 6);
         });
 
     [Fact]
     public void Counts_add_up() =>
         Gen.Select(Gen.Int[1, 500], Gen.Int[1, 500]).Sample((one, other) => Assert.Equal(
-            Scaling.Scale(Pear, Pan26, one + other).Filling[0].Total.Grams,
-            Scaling.Scale(Pear, Pan26, one).Filling[0].Total.Grams + Scaling.Scale(Pear, Pan26, other).Filling[0].Total.Grams,
+            Scaling.Scale(Pear, Pan26, one + other).Fillings.First().Lines[0].Total.Grams,
+            Scaling.Scale(Pear, Pan26, one).Fillings.First().Lines[0].Total.Grams + Scaling.Scale(Pear, Pan26, other).Fillings.First().Lines[0].Total.Grams,
             4));
 
     [Theory]

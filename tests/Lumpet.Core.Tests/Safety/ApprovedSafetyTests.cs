@@ -41,12 +41,12 @@ public sealed class ApprovedSafetyTests
         var pear = TestBakery.Pear;
         Approved.Matches("Safety/cautions", [
             .. Said("nothing", pear),
-            .. Said("egg in a topping", pear with { Topping = [Line("egg-white")] }),
-            .. Said("an egg wash", pear with { Finish = [Line("egg", "beaten, as wash")] }),
-            .. Said("milk as a wash", pear with { Finish = [Line("milk", "as Wash")] }),
-            .. Said("cream on top", pear with { Finish = [Line("cream")] }),
-            .. Said("something made of egg", pear with { Filling = pear.Filling with { Lines = [new RecipeLine(new IngredientFormula([Line("egg"), Line("sugar")], 1).Make(new Ingredient("sauce", "Sauce", [])), "", Yield.Whole, Mass.FromGrams(50))] } }),
-            .. Said("rum", pear with { Filling = pear.Filling with { Lines = [Line("rum"), Line("white-wine"), Line("rum")] } }),
+            .. Said("egg in a topping", pear.Topped(Line("egg-white"))),
+            .. Said("an egg wash", pear.Finished(Line("egg", "beaten, as wash"))),
+            .. Said("milk as a wash", pear.Finished(Line("milk", "as Wash"))),
+            .. Said("cream on top", pear.Finished(Line("cream"))),
+            .. Said("something made of egg", pear.Filled([new RecipeLine(new IngredientFormula([Line("egg"), Line("sugar")], 1).Make(new Ingredient("sauce", "Sauce", [])), "", Yield.Whole, Mass.FromGrams(50))])),
+            .. Said("rum", pear.Filled([Line("rum"), Line("white-wine"), Line("rum")])),
             .. Said("assessed", Custard with { Assessment = "Set hot and boxed dry." }),
             .. Said("assessed and left", With(Custard, step => step.Wait is not null, step => step with { Celsius = 20 }) with { Assessment = "By trial 7." }),
             .. Said("left and not assessed", With(Custard, step => step.Wait is not null, step => step with { Celsius = 20 })),

@@ -13,11 +13,7 @@ public sealed class ProductCautionTests
     [Fact]
     public void Raw_flour_and_egg_alcohol_and_cold_keeping_are_said_and_local_codes_decide()
     {
-        var product = Custard with
-        {
-            Dough = Flaky with { Lines = [Of("flour"), Of("butter")] },
-            Filling = Custard.Filling with { Lines = [Of("egg"), Of("milk"), Of("brandy")] },
-        };
+        var product = Custard.Filled(Of("egg"), Of("milk"), Of("brandy")) with { Dough = Flaky with { Lines = [Of("flour"), Of("butter")] } };
         var said = ProductCautions.Of(product);
         Assert.Contains(said, one => one.Contains("Flour, plain; Egg, whole can carry pathogens", StringComparison.Ordinal));
         Assert.Contains(said, one => one.Contains("71 °C", StringComparison.Ordinal));
@@ -29,14 +25,14 @@ public sealed class ProductCautionTests
     [Fact]
     public void A_fruit_pie_of_safe_things_says_nothing()
     {
-        var plain = Pear with { Dough = Flaky with { Lines = [Of("bought-dough")] }, Filling = Pear.Filling with { Lines = [Of("pear"), Of("sugar")] }, Finish = [] };
+        var plain = Pear.Filled(Of("pear"), Of("sugar")).Finished() with { Dough = Flaky with { Lines = [Of("bought-dough")] } };
         Assert.Empty(ProductCautions.Of(plain));
     }
 
     [Fact]
     public void Traces_are_shown_beside_what_is_carried()
     {
-        var chocolate = Pear with { Filling = Pear.Filling with { Lines = [Of("dark-chocolate"), Of("milk")] } };
+        var chocolate = Pear.Filled([Of("dark-chocolate"), Of("milk")]);
         Assert.Contains("milk", chocolate.Allergens);
         Assert.DoesNotContain("milk", chocolate.MayContain);
         Assert.Contains("nuts", chocolate.MayContain);

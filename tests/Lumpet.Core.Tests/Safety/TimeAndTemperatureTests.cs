@@ -13,7 +13,7 @@ namespace Lumpet.Core.Tests.Safety;
 /// <summary>FDA Food Code 2022, 3-501.14, .16 and .19, from memory.</summary>
 public sealed class TimeAndTemperatureTests
 {
-    private static ProductDraft Custard { get; } = Usual("custard") with { Filling = "700 g Milk, whole\n4 Egg, whole\n95 g Sugar, white" };
+    private static ProductDraft Custard { get; } = Usual("custard").Filled("700 g Milk, whole\n4 Egg, whole\n95 g Sugar, white");
 
     private static ProductDraft Usual(string id) => UsualProducts.All.First(usual => usual.Id == id).Draft with
     {
@@ -84,7 +84,7 @@ public sealed class TimeAndTemperatureTests
     [Fact]
     public void Fruit_needs_no_control_and_neither_do_its_dough_and_its_wash()
     {
-        var (product, faults) = Read(Usual("fruit-lid") with { Filling = "900 g Plums, pitted\n100 g Sugar, white", Finish = "18 g Egg, whole, wash\n5 g Milk, whole, wash" });
+        var (product, faults) = Read(Usual("fruit-lid").Filled("900 g Plums, pitted\n100 g Sugar, white").Finished("18 g Egg, whole, wash\n5 g Milk, whole, wash"));
         Assert.Empty(faults);
         Assert.Empty(TimeAndTemperature.Needs(product!));
     }
@@ -93,28 +93,28 @@ public sealed class TimeAndTemperatureTests
     [InlineData("200 g Cream, heavy", "Cream, heavy")]
     [InlineData("20 g Egg, whole, wash", null)]
     public void A_finish_counts_what_is_not_brushed_on_before_the_bake(string finish, string? needs) =>
-        Assert.Equal(needs is null ? [] : [needs], TimeAndTemperature.Needs(Pear with { Finish = [LineOf(finish)] }));
+        Assert.Equal(needs is null ? [] : [needs], TimeAndTemperature.Needs(Pear.Finished(LineOf(finish))));
 
     [Fact]
     public void What_is_made_here_of_milk_and_egg_needs_control()
     {
         var curd = new IngredientFormula([LineOf("200 g Egg, whole"), LineOf("100 g Sugar, white")], 1).Make(new Ingredient("curd", "Curd", []));
-        var product = Pear with { Filling = Pear.Filling with { Lines = [new RecipeLine(curd, "", Yield.Whole, Mass.FromGrams(500))] } };
+        var product = Pear.Filled([new RecipeLine(curd, "", Yield.Whole, Mass.FromGrams(500))]);
         Assert.Equal(["Curd"], TimeAndTemperature.Needs(product));
         Assert.Contains(ProductCautions.Of(product), said => said.Contains("71 °C", StringComparison.Ordinal));
     }
 
     [Fact]
-    public void Every_usual_way_of_making_a_pie_keeps_to_the_rule_whatever_is_in_it() => Assert.All(UsualProducts.All.Where(usual => usual.Draft.FillingKind is not ("rawFruit" or "precookedFruit" or "maceratedFruit" or "berry")), usual =>
+    public void Every_usual_way_of_making_a_pie_keeps_to_the_rule_whatever_is_in_it() => Assert.All(UsualProducts.All.Where(usual => usual.Draft.Layers![0]!.FillingKind is not ("rawFruit" or "precookedFruit" or "maceratedFruit" or "berry")), usual =>
     {
-        var (_, faults) = Read(usual.Draft with { Name = "Any", Dough = "flaky", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)], Filling = "300 g Milk, whole\n3 Egg, whole\n100 g Sugar, white" });
+        var (_, faults) = Read(usual.Draft.Filled("300 g Milk, whole\n3 Egg, whole\n100 g Sugar, white") with { Name = "Any", Dough = "flaky", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)] });
         Assert.True(faults.Count == 0, $"{usual.Id}: {string.Join("; ", faults)}");
     });
 
     [Fact]
     public void Cautions_follow_what_is_there()
     {
-        var (eggless, faults) = Read(Custard with { Filling = "700 g Coconut milk\n40 g Corn starch\n95 g Sugar, white" });
+        var (eggless, faults) = Read(Custard.Filled("700 g Coconut milk\n40 g Corn starch\n95 g Sugar, white"));
         Assert.Empty(faults);
         Assert.All(StepCautions.Of(eggless!).Values, said => Assert.DoesNotContain("egg", said, StringComparison.OrdinalIgnoreCase));
         var (egg, _) = Read(Custard);
@@ -129,7 +129,7 @@ public sealed class TimeAndTemperatureTests
     public void Glass_from_the_freezer_is_refused_until_it_is_accepted()
     {
         var glass = Pan23 with { Material = PanMaterial.Glass };
-        var draft = Usual("fruit-lid") with { Filling = "900 g Plums, pitted" };
+        var draft = Usual("fruit-lid").Filled("900 g Plums, pitted");
         Assert.Empty(Read(draft).Faults);
         Assert.Equal("glassFromFreezer", Assert.Single(Read(draft, glass).Faults).Field);
         var (product, faults) = Read(draft with { GlassFromFreezer = true }, glass);

@@ -23,7 +23,7 @@ public sealed class BakedThingsTests
             Steps = [.. draft.Steps!.Select(step => step! with { Id = $"x-{step.Id}", Bakes = null })],
             Links = [.. draft.Links!.Select(link => new LinkDraft($"x-{link!.From}", $"x-{link.To}", link.Least, link.Most))],
         };
-        var process = StepReader.Read(new FieldChecks(), draft, FillingKinds.IsBaked(Naming.Read<FillingKind>(draft.FillingKind)!.Value));
+        var process = StepReader.Read(new FieldChecks(), draft, FillingKinds.IsBaked(Naming.Read<FillingKind>(draft.Layers![0]!.FillingKind)!.Value));
         Assert.Equal(bakes, string.Join(' ', process.Steps.Where(step => step.IsBake).Select(step => step.Bakes)));
     }
 

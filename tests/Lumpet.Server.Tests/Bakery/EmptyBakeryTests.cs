@@ -42,7 +42,7 @@ public sealed class EmptyBakeryTests : IDisposable
         }
 
         var id = (await server.Get("/api/doughs"))[0].GetProperty("id").GetString();
-        return With(await Usual(0), ("name", "Quince"), ("dough", id), ("filling", "900 g Medlars, soft\n150 g sugar"), ("referencePan", "23"), ("sizes", new[] { new { pan = "23", price = 19.5 } }));
+        return With(await Usual(0), ("name", "Quince"), ("dough", id), ("layers", new[] { new { fillingKind = "rawFruit", packedDensity = 0.62, lines = "900 g Medlars, soft\n150 g sugar" } }), ("referencePan", "23"), ("sizes", new[] { new { pan = "23", price = 19.5 } }));
     }
 
     [Fact]

@@ -98,7 +98,7 @@ public sealed class PlanEndpointTests(TestServer server) : IClassFixture<TestSer
         Assert.Equal(3, fillings.GetProperty("fillings").GetArrayLength());
         Assert.All(fillings.GetProperty("fillings").EnumerateArray(), filling =>
         {
-            Assert.Equal(filling.GetProperty("grams").GetDouble(), filling.GetProperty("lines").EnumerateArray().Sum(line => line.GetProperty("grams").GetDouble()), 6);
+            Assert.Equal(filling.GetProperty("grams").GetDouble(), filling.GetProperty("layers").EnumerateArray().Where(layer => layer.GetProperty("part").GetString() == "filling").Sum(layer => layer.GetProperty("lines").EnumerateArray().Sum(line => line.GetProperty("grams").GetDouble())), 6);
             var perPie = filling.GetProperty("lots").EnumerateArray().Sum(lot => lot.GetProperty("count").GetInt32() * lot.GetProperty("gramsPerPie").GetDouble());
             // Per-pie figures are shown rounded to the gram.
             Assert.Equal(perPie, filling.GetProperty("grams").GetDouble(), 40.0);

@@ -11,7 +11,7 @@ public sealed class AnyRequestTests : IDisposable
     private static readonly string[] Fields =
     [
         "product", "pan", "count", "pickUp", "for", "line", "day", "moves", "from", "to", "text", "keep", "name", "zone", "currency", "shifts", "ovens", "pans",
-        "id", "start", "lengthMin", "shelves", "topCm", "lines", "filling", "finish", "sizes", "price", "steps", "links", "stages", "tempC", "least", "most", "allergens",
+        "id", "start", "lengthMin", "shelves", "topCm", "lines", "layers", "law", "pieces", "sizes", "price", "steps", "links", "stages", "tempC", "least", "most", "allergens",
         "dough", "top", "thicknessMm", "station", "perBatch", "waitLeast", "referencePan",
     ];
 

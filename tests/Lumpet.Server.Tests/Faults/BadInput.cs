@@ -98,15 +98,15 @@ public sealed record BadInput(
     {
         BadInput Row(string what, string text, string said) => new("Library", what, "POST", "/api/library", new { text }, 400, said);
         yield return Row("an empty file", string.Empty, "text: The file is empty.");
-        yield return Row("half a file", "{\"format\":\"lumpet.recipe-library/1\",", "text: This is not readable JSON: line 1");
+        yield return Row("half a file", "{\"format\":\"lumpet.recipe-library/2\",", "text: This is not readable JSON: line 1");
         yield return Row("a format of another day", "{\"format\":\"lumpet.recipe-library/7\"}", "format: This format is not known");
         yield return Row("a thousand brackets", new string('[', 1000), "text: This is not readable JSON: line 1, or nested too deeply.");
         yield return Row("a million lines", "id,name\n" + string.Concat(Enumerable.Repeat("a,b\n", 200_000)), "text: At most 5000 rows are taken at once.");
         yield return Row("markup in a name", "id,name\nx,<img src=x onerror=alert(1)>\n", "ingredients[0].name: A name takes no markup: leave out < and >.");
-        yield return Row("an id that climbs", "{\"format\":\"lumpet.recipe-library/1\",\"doughs\":[{\"id\":\"../../x\",\"written\":{\"name\":\"X\"}}]}", "doughs[0].id: An id takes up to 60 small letters");
-        yield return Row("a pan ten times deeper than wide", "{\"format\":\"lumpet.recipe-library/1\",\"pans\":[{\"id\":\"x\",\"name\":\"x\",\"topCm\":6,\"bottomCm\":6,\"depthCm\":60,\"rimCm\":0,\"perTray\":1}]}", "pans[0].depthCm: This does not fit: 1 to 20 cm.");
+        yield return Row("an id that climbs", "{\"format\":\"lumpet.recipe-library/2\",\"doughs\":[{\"id\":\"../../x\",\"written\":{\"name\":\"X\"}}]}", "doughs[0].id: An id takes up to 60 small letters");
+        yield return Row("a pan ten times deeper than wide", "{\"format\":\"lumpet.recipe-library/2\",\"pans\":[{\"id\":\"x\",\"name\":\"x\",\"topCm\":6,\"bottomCm\":6,\"depthCm\":60,\"rimCm\":0,\"perTray\":1}]}", "pans[0].depthCm: This does not fit: 1 to 20 cm.");
         yield return Row("a recipe with nothing in it", "{\"@type\":\"Recipe\",\"name\":\"Air\"}", "recipes[0].recipeIngredient: No line of \"Air\" could be weighed");
-        yield return Row("half a letter", "{\"format\":\"lumpet.recipe-library/1\",\"doughs\":[{\"id\":\"x\",\"written\":{\"name\":\"\\ud800\"}}]}", "text: It holds half a character");
+        yield return Row("half a letter", "{\"format\":\"lumpet.recipe-library/2\",\"doughs\":[{\"id\":\"x\",\"written\":{\"name\":\"\\ud800\"}}]}", "text: It holds half a character");
         yield return Row("the same ingredient twice", "id,name\nquince,Quince\nquince,Quince paste\n", "ingredients[1].id: Two ingredients have the id \"quince\".");
         yield return Row("a name that another ingredient has", "id,name\nsugar,\"Butter, unsalted\"\n", "ingredients[0].name: There is an ingredient \"Butter, unsalted\" of another id already.");
         yield return Row("more pans than a bakery has", Pans(60), "pans: A bakery has at most 60 pans; with this file it would have");
@@ -115,7 +115,7 @@ public sealed record BadInput(
 
     private static string Pans(int count) => System.Text.Json.JsonSerializer.Serialize(new
     {
-        format = "lumpet.recipe-library/1",
+        format = "lumpet.recipe-library/2",
         pans = Enumerable.Range(0, count).Select(at => new { id = $"tin-{at}", name = $"Tin {at}", topCm = 10, bottomCm = 8, depthCm = 3, rimCm = 0, perTray = 4 }),
     });
 
@@ -157,15 +157,20 @@ public sealed record BadInput(
         BadInput Row(string what, object body, string said) => new("Recipe", what, "POST", "/api/recipes", body, 400, said);
         yield return Row("nothing filled in", new { }, "name: A product needs a name.");
         yield return Row("a name that is taken", new { name = "Pear and ginger" }, "name: There is a product \"Pear and ginger\" already.");
-        yield return Row("cups of something without a density", new { filling = "2 cups stem ginger" }, "filling: \"2 cups stem ginger\": No density of Stem ginger is known");
-        yield return Row("a count of a liquid", new { filling = "3 milk" }, "filling: \"3 milk\": Milk, whole is a liquid: it is not counted but weighed or measured.");
-        yield return Row("fewer grams than none", new { filling = "-5 g milk" }, "filling: \"-5 g milk\" is not understood.");
-        yield return Row("more grams than a bakery holds", new { filling = "9999999999999999 kg milk" }, "filling: \"9999999999999999 kg milk\": an amount lies above 0");
-        yield return Row("an amount without end", new { filling = "1e999 g milk" }, "filling: \"1e999 g milk\"");
-        yield return Row("cups of something that is new here", new { filling = "2 cups medlar paste" }, "filling: \"Medlar paste\" is new here, so what \"2 cups\" of it weighs is not known.");
+        yield return Row("cups of something without a density", Filled("2 cups stem ginger"), "layers[0].lines: \"2 cups stem ginger\": No density of Stem ginger is known");
+        yield return Row("a count of a liquid", Filled("3 milk"), "layers[0].lines: \"3 milk\": Milk, whole is a liquid: it is not counted but weighed or measured.");
+        yield return Row("fewer grams than none", Filled("-5 g milk"), "layers[0].lines: \"-5 g milk\" is not understood.");
+        yield return Row("more grams than a bakery holds", Filled("9999999999999999 kg milk"), "layers[0].lines: \"9999999999999999 kg milk\": an amount lies above 0");
+        yield return Row("an amount without end", Filled("1e999 g milk"), "layers[0].lines: \"1e999 g milk\"");
+        yield return Row("cups of something that is new here", Filled("2 cups medlar paste"), "layers[0].lines: \"Medlar paste\" is new here, so what \"2 cups\" of it weighs is not known.");
         yield return Row("markup in a name", new { name = "<b>Pie</b>" }, "name: A name takes no markup: leave out < and >.");
-        yield return Row("a kind of filling that is none", new { fillingKind = "soup" }, "fillingKind: This is one of rawFruit");
-        yield return Row("a filling of ten thousand lines", new { filling = string.Join('\n', Enumerable.Repeat("1 g milk", 10_000)) }, "filling: At most 60 lines are taken.");
+        yield return Row("a kind of filling that is none", new { layers = new[] { new { fillingKind = "soup", lines = "1 g milk" } } }, "layers[0].fillingKind: This is one of rawFruit");
+        yield return Row("a filling of ten thousand lines", Filled(string.Join('\n', Enumerable.Repeat("1 g milk", 10_000))), "layers[0].lines: At most 60 lines are taken.");
+        yield return Row("no layer at all", new { layers = Array.Empty<object>() }, "layers: 1 or more layers are needed.");
+        yield return Row("more layers than a pie holds", new { layers = Enumerable.Repeat(new { lines = "1 g milk" }, 13) }, "layers: At most 12 layers are taken.");
+        yield return Row("a topping that fills the crust", new { layers = new[] { new { part = "topping", law = "room", lines = "1 g milk" } } }, "layers[0].law: Only a filling fills the room in the crust.");
+        yield return Row("by the piece, and no pieces", new { layers = new[] { new { law = "count", lines = "1 g milk" } } }, "layers[0].pieces: This is missing: 1 to 200 pieces.");
+        yield return Row("a layer named and nothing in it", new { layers = new object[] { new { lines = "1 g milk", packedDensity = 1 }, new { part = "beside", name = "Sauce" } } }, "layers[1].lines: At least one ingredient is needed");
         yield return Row("steps that go in a circle", Circle(("a", "b"), ("b", "a")), "steps: \"a\" must stand after \"b\".");
         yield return Row("the same link twice", Circle(("a", "b"), ("a", "b")), "links: The link from \"a\" to \"b\" is there twice.");
         yield return Row("a name of characters that cannot be seen", new { name = "\u3164" }, "name: A name takes only characters that can be seen.");
@@ -177,6 +182,8 @@ public sealed record BadInput(
         yield return new BadInput("Dough", "a rest that ends before it begins", "POST", "/api/doughs", new { name = "x", lines = "1 g flour", restLeast = 90, restAim = 60, restMost = 30 }, 400, "restAim: The aim of a rest lies between its least and its most.");
         yield return new BadInput("Dough", "a dough that someone changed meanwhile", "PUT", "/api/doughs/flaky", Dough(), 412, "Someone else has changed this dough since you opened it.", ("If-Match", "\"7\""));
     }
+
+    private static object Filled(string lines) => new { layers = new[] { new { lines } } };
 
     private static object Dough() => new { name = "Flaky", lines = "1 g flour", density = 1.2, bowlLossPercent = 1, mixMin = 30, restLeast = 0, restAim = 0, restMost = 60 };
 
@@ -191,11 +198,10 @@ public sealed record BadInput(
             thicknessMm = 3,
             baseOverhangCm = 1,
             trimPercent = 10,
-            packedDensity = 1,
             bakeChangeCm = 0,
             referencePan = "23",
             oldestMin = 1440,
-            filling = "1 g milk",
+            layers = new[] { new { lines = "1 g milk", packedDensity = 1 } },
             sizes = new[] { new { pan = "23" } },
             steps = new[] { Step("a", "bench", 5), Step("b", "bench", 5) },
             links = links.Select(link => new { from = link.From, to = link.To }),

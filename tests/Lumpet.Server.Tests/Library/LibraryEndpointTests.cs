@@ -45,14 +45,14 @@ public sealed class LibraryEndpointTests : IDisposable
         foreach (var part in (string[])["ingredients", "doughs", "products"]) Assert.Equal(Of(library, part), Of(back, part));
         var here = (await server.Send(HttpMethod.Post, "/api/recipes/apricot/scale", new { pan = "28-fluted", count = 9 })).Body;
         var there = (await other.Send(HttpMethod.Post, "/api/recipes/apricot/scale", new { pan = "28-fluted", count = 9 })).Body;
-        Assert.Equal(here.GetProperty("lines").GetRawText(), there.GetProperty("lines").GetRawText());
+        Assert.Equal(here.GetProperty("layers").GetRawText(), there.GetProperty("layers").GetRawText());
     }
 
     [Fact]
     public async Task One_bad_row_refuses_the_whole_file_and_changes_nothing()
     {
         var library = JsonNode.Parse(await server.Text("/api/library.json"))!;
-        library["products"]![0]!["written"]!["filling"] = "1000 g Pears, firm";
+        library["products"]![0]!["written"]!["layers"]![0]!["lines"] = "1000 g Pears, firm";
         library["products"]![3]!["written"]!["sizes"] = new JsonArray();
         var problem = await Take(library.ToJsonString(), expected: 400);
         Assert.True(problem.GetProperty("errors").TryGetProperty("products[3].sizes", out _), problem.GetRawText());

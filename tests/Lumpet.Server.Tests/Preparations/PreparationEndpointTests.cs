@@ -89,7 +89,7 @@ public sealed class PreparationEndpointTests : IDisposable
         Assert.All(await List(), one => Assert.True(one.GetProperty("isPlanned").GetBoolean()));
 
         var written = JsonNode.Parse((await server.Get("/api/recipes/pear/written")).GetProperty("draft").GetRawText())!;
-        written["finish"] = "40 g Own glaze\n10 g Egg, whole, wash";
+        written["layers"]![1]!["lines"] = "40 g Own glaze\n10 g Egg, whole, wash";
         Assert.Equal(200, (await server.Send(HttpMethod.Put, "/api/recipes/pear", written.ToJsonString(), ("If-Match", "\"1\""))).Status);
         var sheet = (await server.Get($"/api/fillings/{TestServer.Fair}")).GetProperty("batches").EnumerateArray().ToArray();
         Assert.All(sheet, batch => Assert.Equal("Own glaze", Text(batch, "name")));

@@ -24,7 +24,7 @@ public sealed class RecipeEndpointTests(TestServer server) : IClassFixture<TestS
         var filling = answer.GetProperty("filling");
         double Of(JsonElement element, string name) => element.GetProperty(name).GetDouble();
         Assert.Equal(Of(filling, "factor"), Of(filling, "roomMl") / Of(filling, "writtenMl"), 0.0001);
-        Assert.All(answer.GetProperty("lines").EnumerateArray(), line =>
+        Assert.All(answer.GetProperty("layers")[0].GetProperty("lines").EnumerateArray(), line =>
         {
             Assert.Equal(Of(line, "writtenGrams") * Of(filling, "factor"), Of(line, "perPieGrams"), 0.2);
             Assert.Equal(Of(line, "perPieGrams") * 24, Of(line, "totalGrams"), 3.0);

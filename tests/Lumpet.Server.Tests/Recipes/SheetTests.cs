@@ -28,9 +28,10 @@ public sealed class SheetTests(TestServer server) : IClassFixture<TestServer>
         {
             var scaled = await Scale(product);
             var filling = Each(sheet, "fillings").Single(one => Text(one, "product") == product);
-            Same(Each(scaled, "lines"), Each(filling, "lines"));
-            Assert.Equal(Each(scaled, "parts").Select(part => Text(part, "part")), Each(filling, "parts").Select(part => Text(part, "part")));
-            foreach (var (part, weighed) in Each(scaled, "parts").Zip(Each(filling, "parts"))) Same(Each(part, "lines"), Each(weighed, "lines"));
+            Assert.Equal(Each(scaled, "layers").Select(layer => Text(layer, "title")), Each(filling, "layers").Select(layer => Text(layer, "title")));
+            foreach (var (layer, weighed) in Each(scaled, "layers").Zip(Each(filling, "layers"))) Same(Each(layer, "lines"), Each(weighed, "lines"));
+            // What goes into one pie is the same here and there, layer by layer.
+            Assert.Equal(Each(scaled, "layers").Select(layer => (Grams(layer, "gramsPerPie"), Grams(layer, "pieces"))), Each(Each(filling, "lots").Single(), "layers").Select(layer => (Grams(layer, "grams"), Grams(layer, "pieces"))));
             Assert.Equal(Each(scaled, "packaging").Select(item => item.GetString()), Each(filling, "packaging").Select(item => Text(item, "name")));
             Assert.All(Each(filling, "packaging"), item => Assert.Equal(12, item.GetProperty("count").GetInt32()));
             foreach (var part in new[] { "allergens", "notStated" })

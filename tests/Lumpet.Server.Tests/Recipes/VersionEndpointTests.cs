@@ -23,12 +23,12 @@ public sealed class VersionEndpointTests : IDisposable
     public async Task An_edit_makes_a_version_and_every_version_stays_as_it_was()
     {
         var draft = await Draft("gooseberry");
-        var first = draft["filling"]!.GetValue<string>();
-        draft["filling"] = first.Replace("1 cup Sugar, white", "1 1/4 cups Sugar, white", StringComparison.Ordinal);
+        var first = draft["layers"]![0]!["lines"]!.GetValue<string>();
+        draft["layers"]![0]!["lines"] = first.Replace("1 cup Sugar, white", "1 1/4 cups Sugar, white", StringComparison.Ordinal);
         Assert.Equal(2, await Save("gooseberry", draft, 1));
         var versions = await server.Get("/api/recipes/gooseberry/versions");
         Assert.Equal([2, 1], versions.GetProperty("versions").EnumerateArray().Select(version => version.GetProperty("number").GetInt32()));
-        Assert.Equal(first, (await server.Get("/api/recipes/gooseberry/versions/1")).GetProperty("draft").GetProperty("filling").GetString());
+        Assert.Equal(first, (await server.Get("/api/recipes/gooseberry/versions/1")).GetProperty("draft").GetProperty("layers")[0].GetProperty("lines").GetString());
 
         var rows = (await server.Get("/api/recipes/compare?one=gooseberry:1&other=gooseberry:2")).GetProperty("lines").EnumerateArray().Where(row => !row.GetProperty("isSame").GetBoolean());
         var sugar = Assert.Single(rows);
@@ -96,7 +96,7 @@ public sealed class VersionEndpointTests : IDisposable
         await server.Send(HttpMethod.Post, "/api/orders/typed", new { line = "6 gooseberry @ 23 11:30 trial", day = TestServer.Fair });
         var filling = (await server.Get($"/api/fillings/{TestServer.Fair}")).GetProperty("fillings").EnumerateArray().Single(one => one.GetProperty("product").GetString() == "gooseberry");
         JsonElement First(string part) =>
-            filling.GetProperty("parts").EnumerateArray().Single(one => one.GetProperty("part").GetString() == part).GetProperty("lines")[0];
+            filling.GetProperty("layers").EnumerateArray().Single(one => one.GetProperty("part").GetString() == part).GetProperty("lines")[0];
         Assert.Equal(6 * 120, First("topping").GetProperty("grams").GetDouble());
         Assert.Equal("Egg white", First("finish").GetProperty("name").GetString());
     }

@@ -59,8 +59,8 @@ public sealed class DemoBakeryTests
         using var temporary = TemporaryDatabase.WithDemo();
         using var connection = temporary.Database.Open();
         var products = RecipeStore.Products(connection);
-        Assert.Equal(0.78, products.Single(product => product.Id == "pear").Filling.Lines[0].Yield.Share, 9);
-        Assert.Equal(0.94, products.Single(product => product.Id == "damson").Filling.Lines[0].Yield.Share, 9);
+        Assert.Equal(0.78, products.Single(product => product.Id == "pear").MainFilling.Lines[0].Yield.Share, 9);
+        Assert.Equal(0.94, products.Single(product => product.Id == "damson").MainFilling.Lines[0].Yield.Share, 9);
     }
 
     [Fact]
@@ -70,7 +70,7 @@ public sealed class DemoBakeryTests
         using var connection = temporary.Database.Open();
         var products = RecipeStore.Products(connection);
         Assert.Equal(Enum.GetValues<DoughFamily>(), products.Select(product => product.Dough.Method.Family).Distinct().Order());
-        Assert.Equal(Enum.GetValues<FillingKind>(), products.Select(product => product.Filling.Kind).Distinct().Order());
+        Assert.Equal(Enum.GetValues<FillingKind>(), products.Select(product => product.MainFilling.Filling).Distinct().Order());
         Assert.Equal(Enum.GetValues<Top>(), products.Select(product => product.Crust.Top).Distinct().Order());
         Assert.Equal(Enum.GetValues<BaseTreatment>(), products.Select(product => product.BaseTreatment).Distinct().Order());
         Assert.Equal(Enum.GetValues<Lining>(), products.Select(product => product.Crust.Lining).Distinct().Order());

@@ -1137,6 +1137,7 @@ export interface components {
             };
             /** @description Which step takes what is made first; empty while something is wrong. */
             takes: components["schemas"]["TakesAnswer"][];
+            pie: null | components["schemas"]["PieAnswer"];
         };
         /** @description A recipe as it is written so far. */
         CheckRequest: {
@@ -1146,7 +1147,7 @@ export interface components {
         };
         /** @description A line of either. */
         ComparedAnswer: {
-            /** @description Part of the recipe. */
+            /** @description Part of the recipe, as it is called. */
             part: string;
             /** @description The ingredient and how it is prepared. */
             what: string;
@@ -1211,7 +1212,7 @@ export interface components {
         };
         /** @description The cost of an ingredient in one pie. */
         CostLineAnswer: {
-            /** @description Its part. */
+            /** @description Id of its part. */
             part: string;
             /** @description Its name. */
             name: string;
@@ -1237,8 +1238,10 @@ export interface components {
         };
         /** @description The cost of a part. */
         CostPartAnswer: {
-            /** @description "dough", "filling", "topping", "finish" or "packaging". */
+            /** @description Its id: "dough", that of a layer, or "packaging". */
             part: string;
+            /** @description What it is called. */
+            title: string;
             /**
              * Format: double
              * @description Null while a price is missing.
@@ -1516,18 +1519,11 @@ export interface components {
             name: string;
             /**
              * Format: double
-             * @description What is weighed in all.
+             * @description What is weighed of its fillings in all; their lines add up to it.
              */
             grams: number;
-            /**
-             * Format: double
-             * @description What of it goes into the pans.
-             */
-            keptPercent: number;
-            /** @description By ingredient; they add up to it. */
-            lines: components["schemas"]["FillingLineAnswer"][];
-            /** @description Every other part that is weighed here: topping, finish. */
-            parts: components["schemas"]["FillingPartAnswer"][];
+            /** @description Everything that is weighed for it but dough, from the floor up. */
+            layers: components["schemas"]["FillingLayerAnswer"][];
             /** @description What is counted by the pie: boxes, labels, pans that go with the pie. */
             packaging: components["schemas"]["PackagingAnswer"][];
             /** @description Where it goes. */
@@ -1542,6 +1538,20 @@ export interface components {
             handles: null | string[];
             /** @description What can hurt. */
             cautions: string[];
+        };
+        /** @description A layer of a product. */
+        FillingLayerAnswer: {
+            /** @description What it is called. */
+            title: string;
+            /** @description "filling", "topping", "finish" or "beside". */
+            part: string;
+            /**
+             * Format: double
+             * @description What of it goes into the pans.
+             */
+            keptPercent: number;
+            /** @description By ingredient. */
+            lines: components["schemas"]["FillingLineAnswer"][];
         };
         /** @description An ingredient of a filling. */
         FillingLineAnswer: {
@@ -1578,29 +1588,19 @@ export interface components {
             pickUp: components["schemas"]["Moment"];
             /**
              * Format: double
-             * @description Filling of one pie.
+             * @description All fillings of one pie.
              */
             gramsPerPie: number;
-            /**
-             * Format: double
-             * @description By which the written amounts were multiplied.
-             */
-            factor: number;
+            /** @description What of each layer goes into one. */
+            layers: components["schemas"]["LayerWeightAnswer"][];
             /** @description What is too much for this pan, in words; empty where it fits. */
             room: string[];
-        };
-        /** @description A part of a product. */
-        FillingPartAnswer: {
-            /** @description "topping" or "finish". */
-            part: string;
-            /** @description By ingredient. */
-            lines: components["schemas"]["FillingLineAnswer"][];
         };
         /** @description How the filling scales. */
         FillingScaleAnswer: {
             /**
              * Format: double
-             * @description By which every line is multiplied for one pie.
+             * @description Filling of this pan over filling of the reference pan, by room.
              */
             factor: number;
             /**
@@ -1625,19 +1625,14 @@ export interface components {
             levelPercent: number;
             /**
              * Format: double
-             * @description Grams per millilitre as packed.
+             * @description Grams per millilitre as packed; of several fillings the mean by their room.
              */
             packedDensity: number;
             /**
              * Format: double
-             * @description Filling of one pie, in the pan.
+             * @description All fillings of one pie, in the pan.
              */
             gramsPerPie: number;
-            /**
-             * Format: double
-             * @description What of the weighed filling goes into the pan.
-             */
-            keptPercent: number;
             /**
              * Format: double
              * @description Diameter between the dough walls at the rim.
@@ -1930,6 +1925,54 @@ export interface components {
             id: number;
             /** @description Numbers of the layers of another oven that its trays come from; empty where they come from the bench. */
             from: number[];
+        };
+        /** @description A layer as written. */
+        LayerDraft: {
+            /** @description "filling", "topping", "finish" or "beside"; null for a filling. */
+            part?: null | string;
+            /** @description What the bakery calls it; null where its part says enough. */
+            name?: null | string;
+            /** @description One of the names of LayerLaw; null for what is usual for its part. */
+            law?: null | string;
+            /** @description One ingredient a line, for one pie in the reference pan. */
+            lines?: null | string;
+            /** @description One of the names of FillingKind; null for raw fruit. Says nothing of what is no filling. */
+            fillingKind?: null | string;
+            /**
+             * Format: double
+             * @description Grams per millilitre as packed, of a filling.
+             */
+            packedDensity?: null | number;
+            /**
+             * Format: double
+             * @description What of the weighed lines goes into the pan, after boiling down and what stays in the pot; null for all of it.
+             */
+            keptPercent?: null | number;
+            /**
+             * Format: int32
+             * @description Pieces on a pie in the reference pan, where it goes by the piece.
+             */
+            pieces?: null | number;
+        };
+        /** @description What of a layer goes into one pie. */
+        LayerWeightAnswer: {
+            /** @description What the layer is called. */
+            title: string;
+            /**
+             * Format: double
+             * @description What goes in, what boils away taken off.
+             */
+            grams: number;
+            /**
+             * Format: int32
+             * @description Whole pieces; 0 where it does not go by the piece.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description By which the written amounts were multiplied.
+             */
+            factor: number;
         };
         /** @description Something in a recipe to look at. */
         LibraryNote: {
@@ -2608,24 +2651,70 @@ export interface components {
             /** @description In the bakery's order. */
             pans: components["schemas"]["PanShown"][];
         };
-        /** @description A part of the recipe, scaled. */
-        PartAnswer: {
-            /** @description "topping" or "finish". */
-            part: string;
-            /**
-             * Format: double
-             * @description By which it was multiplied.
-             */
-            factor: number;
-            /** @description Line by line. */
-            lines: components["schemas"]["LineAnswer"][];
-        };
         /** @description A pick-up moved to another time of the same day. */
         PickUpMove: {
             /** @description Its clock time, "07:30". */
             from: null | string;
             /** @description The clock time it moves to. */
             to: null | string;
+        };
+        /** @description One pie in the pan for which it is written. */
+        PieAnswer: {
+            /** @description The pan. */
+            pan: components["schemas"]["PanAnswer"];
+            /** @description How its fillings stand in it. */
+            filling: components["schemas"]["FillingScaleAnswer"];
+            /** @description Its layers. */
+            layers: components["schemas"]["PieLayerAnswer"][];
+            /** @description What lies on it, in words. */
+            top: string;
+            /**
+             * Format: double
+             * @description Discs of one pie, trim included.
+             */
+            doughGrams: number;
+            /** @description What does not stay where it is put, in words. */
+            room: string[];
+        };
+        /** @description A layer of the pie, scaled. */
+        PieLayerAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description "filling", "topping", "finish" or "beside". */
+            part: string;
+            /** @description What it is called. */
+            title: string;
+            /** @description Kind of filling, in words; empty of what is none. */
+            kind: string;
+            /** @description How it follows the pan, in words. */
+            scaled: string;
+            /**
+             * Format: double
+             * @description By which every line was multiplied.
+             */
+            factor: number;
+            /**
+             * Format: double
+             * @description What of it goes into one pie.
+             */
+            gramsPerPie: number;
+            /**
+             * Format: double
+             * @description What of its lines that is.
+             */
+            keptPercent: number;
+            /**
+             * Format: int32
+             * @description Whole pieces on one pie; 0 where it does not go by the piece.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description How high the edge of a filling stands above the dough floor, what lies below it included; null of what is none.
+             */
+            upToCm: null | number;
+            /** @description Line by line. */
+            lines: components["schemas"]["LineAnswer"][];
         };
         /** @description A piece of dough. */
         PieceAnswer: {
@@ -2875,11 +2964,6 @@ export interface components {
             stripGapCm?: null | number;
             /**
              * Format: double
-             * @description Grams per millilitre of the filling as packed.
-             */
-            packedDensity?: null | number;
-            /**
-             * Format: double
              * @description How far its middle moves in the bake; below 0 sinks.
              */
             bakeChangeCm?: null | number;
@@ -2890,10 +2974,8 @@ export interface components {
              * @description Minutes from the last bake to the pick-up, at most.
              */
             oldestMin?: null | number;
-            /** @description One ingredient a line, for one pie in the reference pan. */
-            filling?: null | string;
-            /** @description One ingredient a line, for one pie in the reference pan. */
-            finish?: null | string;
+            /** @description Its fillings from the floor up, then what lies on them, is brushed on or served beside. */
+            layers?: null | components["schemas"]["LayerDraft"][];
             /** @description What is counted by the pie, one thing a line: box, label. */
             packaging?: null | string;
             /** @description The pans it is made in, and its price in each. */
@@ -2902,17 +2984,8 @@ export interface components {
             steps?: null | components["schemas"]["StepDraft"][];
             /** @description Which step follows which. */
             links?: null | components["schemas"]["LinkDraft"][];
-            /** @description One of the names of FillingKind; null for raw fruit. */
-            fillingKind?: null | string;
             /** @description One of the names of BaseTreatment; null for plain. */
             baseTreatment?: null | string;
-            /**
-             * Format: double
-             * @description What of the weighed filling goes into the pan, after boiling down and what stays in the pot; null for all of it.
-             */
-            keptPercent?: null | number;
-            /** @description Crumble, meringue or cream of one pie in the reference pan, one ingredient a line. */
-            topping?: null | string;
             /** @description One of the names of Lining; null for one piece. */
             lining?: null | string;
             /**
@@ -3126,12 +3199,10 @@ export interface components {
             doughKilograms: number;
             /** @description How the filling scales. */
             filling: components["schemas"]["FillingScaleAnswer"];
-            /** @description The filling, line by line. */
-            lines: components["schemas"]["LineAnswer"][];
+            /** @description Its layers, from the floor up, then what lies on it, is brushed on or served beside. */
+            layers: components["schemas"]["PieLayerAnswer"][];
             /** @description The dough. */
             dough: components["schemas"]["DoughScaleAnswer"];
-            /** @description Every other part that has lines, in order. */
-            parts: components["schemas"]["PartAnswer"][];
             /** @description What is counted by the pie in this pan. */
             packaging: string[];
             /** @description What one pie costs. */
@@ -3804,6 +3875,10 @@ export interface components {
         WordsAnswer: {
             /** @description Kinds of filling. */
             fillings: components["schemas"]["WordChoice"][];
+            /** @description Which part of the pie a layer is. */
+            parts: components["schemas"]["WordChoice"][];
+            /** @description How a layer follows the pan. */
+            laws: components["schemas"]["WordChoice"][];
             /** @description What lies on the filling. */
             tops: components["schemas"]["WordChoice"][];
             /** @description The schools of a crisp bottom. */

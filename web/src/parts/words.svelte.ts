@@ -4,6 +4,8 @@ import { api, ask, type Schemas } from '../api/client'
 class WordsState {
   current = $state.raw<Schemas['WordsAnswer']>({
     fillings: [],
+    parts: [],
+    laws: [],
     tops: [],
     schools: [],
     linings: [],

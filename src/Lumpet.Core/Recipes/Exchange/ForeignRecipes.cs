@@ -41,7 +41,7 @@ internal sealed partial class ForeignRecipes(LibraryState state)
     private void Own(JsonElement own)
     {
         var writing = own.Deserialize<RecipeJsonLd.OwnWriting>(Format)!;
-        products.Add(new NamedProduct(writing.Id, writing.Product));
+        products.Add(new NamedProduct(writing.Id, EarlierProduct.Upgraded(writing.Product, own.Deserialize<RecipeJsonLd.EarlierWriting>(Format)!.Product)));
         if (writing.Dough is { } dough && doughs.All(other => other.Id != dough.Id)) doughs.Add(dough);
     }
 
@@ -103,15 +103,14 @@ internal sealed partial class ForeignRecipes(LibraryState state)
     /// <summary>Whether a filling of these lines needs time and temperature control; then only steps that keep it cold are taken.</summary>
     private bool NeedsCold(IEnumerable<string> lines) => lines.Any(line => RecipeLineReader.Read(line, pantry, state.Cups).Line?.Known?.Facts.NeedsControl == true);
 
-    private ProductDraft Draft(string name, IEnumerable<string> lines, IEnumerable<string> review, bool needsCold) => UsualProducts.All.First(usual => usual.Id == (needsCold ? "custard" : "cooked-fruit-lid")).Draft with
+    private ProductDraft Draft(string name, IEnumerable<string> lines, IEnumerable<string> review, bool needsCold) => LayerDrafts.With(UsualProducts.All.First(usual => usual.Id == (needsCold ? "custard" : "cooked-fruit-lid")).Draft with
     {
         Name = name,
         Dough = state.Doughs[0].Id,
-        Filling = string.Join('\n', lines),
         ReferencePan = state.Pans[0].Id,
         Sizes = [new SizeDraft(state.Pans[0].Id, null)],
         Review = string.Join('\n', review),
-    };
+    }, PartKind.Filling, string.Join('\n', lines));
 
     private static IEnumerable<string> Lines(JsonElement recipe) =>
         (recipe.TryGetProperty("recipeIngredient", out var list) || recipe.TryGetProperty("ingredients", out list)) && list.ValueKind == JsonValueKind.Array

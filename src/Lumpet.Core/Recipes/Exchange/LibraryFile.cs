@@ -7,7 +7,7 @@ using Lumpet.Core.Recipes.Writing;
 
 namespace Lumpet.Core.Recipes.Exchange;
 
-/// <summary>A whole library as a file, format "lumpet.recipe-library/1": everything as a person would write it.</summary>
+/// <summary>A whole library as a file, format "lumpet.recipe-library/2": everything as a person would write it.</summary>
 /// <param name="Format">The name of the format.</param>
 /// <param name="Ingredients">What the bakery itself states of its ingredients, by id.</param>
 /// <param name="Pans">Its pans.</param>
@@ -21,7 +21,10 @@ public sealed record LibraryFile(
     IReadOnlyList<NamedProduct?>? Products)
 {
     /// <summary>The name of the format.</summary>
-    public const string FormatName = "lumpet.recipe-library/1";
+    public const string FormatName = "lumpet.recipe-library/2";
+
+    /// <summary>The name of the format before products had layers; it is read still.</summary>
+    public const string EarlierFormatName = "lumpet.recipe-library/1";
 
     private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
     {
@@ -35,9 +38,15 @@ public sealed record LibraryFile(
     /// <summary>The file as text.</summary>
     public string Write() => JsonSerializer.Serialize(this, Options);
 
-    /// <summary>Reads the text of a file.</summary>
+    /// <summary>Reads the text of a file, of this format or the one before.</summary>
     /// <exception cref="JsonException">It is no such file.</exception>
-    public static LibraryFile Read(JsonElement text) => text.Deserialize<LibraryFile>(Options)!;
+    public static LibraryFile Read(JsonElement text)
+    {
+        var file = text.Deserialize<LibraryFile>(Options)!;
+        if (file.Format == FormatName || file.Products is not { } products) return file;
+        var earlier = text.Deserialize<EarlierFile>(Options)!.Products!;
+        return file with { Products = [.. products.Zip(earlier, (product, before) => product is null ? null : product with { Written = EarlierProduct.Upgraded(product.Written, before?.Written) })] };
+    }
 
     /// <summary>A library of what a bakery has.</summary>
     /// <param name="ingredients">With the facts that the bakery itself has set.</param>
@@ -50,6 +59,10 @@ public sealed record LibraryFile(
         [.. pans.Select(PanReader.Write)],
         [.. doughs.Select(dough => new NamedDough(dough.Id, DoughReader.Write(dough)))],
         [.. products.Select(product => new NamedProduct(product.Id, ProductReader.Write(product)))]);
+
+    private sealed record EarlierFile(IReadOnlyList<EarlierNamed?>? Products);
+
+    private sealed record EarlierNamed(EarlierProduct? Written);
 }
 
 /// <summary>An ingredient in a library.</summary>

@@ -41,7 +41,7 @@ public static class LibraryReader
             try
             {
                 return document.RootElement.ValueKind == JsonValueKind.Object && document.RootElement.TryGetProperty("format", out var format)
-                    ? format.ValueKind == JsonValueKind.String && format.GetString() == LibraryFile.FormatName
+                    ? format.ValueKind == JsonValueKind.String && format.GetString() is LibraryFile.FormatName or LibraryFile.EarlierFormatName
                         ? Read(LibraryFile.Read(document.RootElement), state, [])
                         : Refused(new FieldFault("format", $"This format is not known; a library says \"{LibraryFile.FormatName}\"."))
                     : Foreign(document.RootElement, state);

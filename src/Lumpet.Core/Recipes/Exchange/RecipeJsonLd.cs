@@ -108,4 +108,8 @@ public static class RecipeJsonLd
     /// <param name="Product">As written.</param>
     /// <param name="Dough">Its dough.</param>
     internal sealed record OwnWriting(string? Id, ProductDraft? Product, NamedDough? Dough);
+
+    /// <summary>The same as it was written before products had layers.</summary>
+    /// <param name="Product">What it said of them then.</param>
+    internal sealed record EarlierWriting(EarlierProduct? Product);
 }

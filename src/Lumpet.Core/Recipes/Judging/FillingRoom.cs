@@ -21,8 +21,9 @@ public sealed record FillingRoom(Length Over, string Why, Mass Fits, Mass PerPie
     /// <summary>What is too much about the filling of a pie; null where it stays where it is put.</summary>
     public static FillingRoom? Of(ScaledProduct scaled)
     {
-        var (filling, scale) = (scaled.Product.Filling, scaled.FillingScale);
-        return IsPoured(filling.Kind) ? Poured(scaled) : Heaped(scaled, MostMound(scaled), scale.Level.Mound);
+        // The uppermost filling runs over or holds its heap, whatever lies below it.
+        var upper = scaled.Product.Fillings.Last().Filling;
+        return IsPoured(upper) ? Poured(scaled) : Heaped(scaled, MostMound(scaled, upper), scaled.FillingScale.Level.Mound);
     }
 
     /// <summary>Whether a filling finds its own level.</summary>
@@ -52,10 +53,10 @@ public sealed record FillingRoom(Length Over, string Why, Mass Fits, Mass PerPie
         return new FillingRoom(mound - most, why, Held(scaled, holds), scaled.FillingPerPie);
     }
 
-    private static Length MostMound(ScaledProduct scaled) => scaled.FillingScale.Lined.Top.Width * (
-        scaled.Product.Filling.Kind == FillingKind.Berry ? HeapBerries
+    private static Length MostMound(ScaledProduct scaled, FillingKind upper) => scaled.FillingScale.Lined.Top.Width * (
+        upper == FillingKind.Berry ? HeapBerries
         : scaled.Product.Crust.Top == Top.Lid ? HeapBelowLid
         : HeapOpen);
 
-    private static Mass Held(ScaledProduct scaled, Volume room) => room * scaled.Product.Filling.PackedDensity;
+    private static Mass Held(ScaledProduct scaled, Volume room) => room * scaled.FillingDensity;
 }

@@ -22,16 +22,16 @@ public sealed record Thickening(double CornStarchGrams, double PerKilogram, stri
     /// How a filling is thickened; null where starch does not thicken it (egg sets custards, curds and pastes), where
     /// there is none in it, or no fruit or liquid to thicken.
     /// </summary>
-    public static Thickening? For(Filling filling)
+    public static Thickening? For(Layer filling)
     {
-        var isCream = filling.Kind == FillingKind.CookedCream;
-        if (!isCream && filling.Kind is not (FillingKind.RawFruit or FillingKind.PrecookedFruit or FillingKind.MaceratedFruit or FillingKind.Berry)) return null;
+        var isCream = filling.Filling == FillingKind.CookedCream;
+        if (!isCream && filling.Filling is not (FillingKind.RawFruit or FillingKind.PrecookedFruit or FillingKind.MaceratedFruit or FillingKind.Berry)) return null;
         var thickened = filling.Lines.Where(line => isCream ? line.Ingredient.Facts.Role is IngredientRole.Liquid or IngredientRole.Acid : line.Ingredient.Facts.Role == IngredientRole.Fruit).Sum(line => line.Amount.Kilograms);
         if (thickened <= 0) return null;
         var starch = filling.Lines.Sum(line => line.Amount.Grams * line.Ingredient.Facts.StarchStrength);
         if (starch <= 0) return null;
         var perKilogram = starch / thickened;
-        var (least, most) = Usual(filling.Kind);
+        var (least, most) = Usual(filling.Filling);
         var expect = perKilogram < least ? "it may run when it is cut" : perKilogram > most ? "it may set stiff and dull" : string.Empty;
         return new Thickening(starch, perKilogram, isCream ? "liquid" : "fruit", least, most, expect);
     }

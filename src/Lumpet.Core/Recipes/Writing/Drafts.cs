@@ -99,9 +99,6 @@ public sealed record ProductDraft
     /// <summary>Gap between strips.</summary>
     public double? StripGapCm { get; init; }
 
-    /// <summary>Grams per millilitre of the filling as packed.</summary>
-    public double? PackedDensity { get; init; }
-
     /// <summary>How far its middle moves in the bake; below 0 sinks.</summary>
     public double? BakeChangeCm { get; init; }
 
@@ -111,11 +108,8 @@ public sealed record ProductDraft
     /// <summary>Minutes from the last bake to the pick-up, at most.</summary>
     public int? OldestMin { get; init; }
 
-    /// <summary>One ingredient a line, for one pie in the reference pan.</summary>
-    public string? Filling { get; init; }
-
-    /// <summary>One ingredient a line, for one pie in the reference pan.</summary>
-    public string? Finish { get; init; }
+    /// <summary>Its fillings from the floor up, then what lies on them, is brushed on or served beside.</summary>
+    public IReadOnlyList<LayerDraft?>? Layers { get; init; }
 
     /// <summary>What is counted by the pie, one thing a line: box, label.</summary>
     public string? Packaging { get; init; }
@@ -129,17 +123,8 @@ public sealed record ProductDraft
     /// <summary>Which step follows which.</summary>
     public IReadOnlyList<LinkDraft?>? Links { get; init; }
 
-    /// <summary>One of the names of <see cref="Recipes.FillingKind"/>; null for raw fruit.</summary>
-    public string? FillingKind { get; init; }
-
     /// <summary>One of the names of <see cref="Recipes.BaseTreatment"/>; null for plain.</summary>
     public string? BaseTreatment { get; init; }
-
-    /// <summary>What of the weighed filling goes into the pan, after boiling down and what stays in the pot; null for all of it.</summary>
-    public double? KeptPercent { get; init; }
-
-    /// <summary>Crumble, meringue or cream of one pie in the reference pan, one ingredient a line.</summary>
-    public string? Topping { get; init; }
 
     /// <summary>One of the names of <see cref="Recipes.Lining"/>; null for one piece.</summary>
     public string? Lining { get; init; }
@@ -167,6 +152,34 @@ public sealed record ProductDraft
 
     /// <summary>Whether the manager accepts glass or earthenware going from the freezer into a hot oven.</summary>
     public bool? GlassFromFreezer { get; init; }
+}
+
+/// <summary>A layer as written.</summary>
+public sealed record LayerDraft
+{
+    /// <summary>"filling", "topping", "finish" or "beside"; null for a filling.</summary>
+    public string? Part { get; init; }
+
+    /// <summary>What the bakery calls it; null where its part says enough.</summary>
+    public string? Name { get; init; }
+
+    /// <summary>One of the names of <see cref="LayerLaw"/>; null for what is usual for its part.</summary>
+    public string? Law { get; init; }
+
+    /// <summary>One ingredient a line, for one pie in the reference pan.</summary>
+    public string? Lines { get; init; }
+
+    /// <summary>One of the names of <see cref="Recipes.FillingKind"/>; null for raw fruit. Says nothing of what is no filling.</summary>
+    public string? FillingKind { get; init; }
+
+    /// <summary>Grams per millilitre as packed, of a filling.</summary>
+    public double? PackedDensity { get; init; }
+
+    /// <summary>What of the weighed lines goes into the pan, after boiling down and what stays in the pot; null for all of it.</summary>
+    public double? KeptPercent { get; init; }
+
+    /// <summary>Pieces on a pie in the reference pan, where it goes by the piece.</summary>
+    public int? Pieces { get; init; }
 }
 
 /// <summary>A size as written.</summary>

@@ -50,16 +50,8 @@ public static class ProductReader
         var dough = doughs.FirstOrDefault(dough => dough.Id == draft.Dough);
         if (dough is null) checks.Add("dough", doughs.Count == 0 ? "Write a dough first." : $"Choose one of {string.Join(", ", doughs.Select(one => one.Name))}.");
         var crust = Crust(checks, draft);
-        var filling = new Filling(
-            names.Lines(checks, "filling", draft.Filling, least: 1),
-            Density.FromGramsPerMillilitre(checks.Number("packedDensity", draft.PackedDensity, 0.2, 1.6, "g/ml")),
-            Length.FromCentimetres(checks.Number("bakeChangeCm", draft.BakeChangeCm, -6, 4, "cm")))
-        {
-            Kind = checks.Word("fillingKind", draft.FillingKind, FillingKind.RawFruit),
-            KeptShare = checks.Number("keptPercent", draft.KeptPercent ?? 100, 10, 100, "%") / 100,
-        };
-        var topping = names.Lines(checks, "topping", draft.Topping, least: crust.Top is Top.Crumble or Top.Meringue ? 1 : 0);
-        var finish = names.Lines(checks, "finish", draft.Finish, least: 0);
+        var layers = LayerReader.Read(checks, names, draft.Layers, crust.Top);
+        var change = Length.FromCentimetres(checks.Number("bakeChangeCm", draft.BakeChangeCm, -6, 4, "cm"));
         var packaging = names.Counted(checks, "packaging", draft.Packaging);
         var sizes = Sizes(checks, draft, pans, currency, names, pantry);
         var reference = sizes.FirstOrDefault(size => size.Pan.Id == draft.ReferencePan)?.Pan;
@@ -69,21 +61,21 @@ public static class ProductReader
         if (review.Length > MostReview || review.Any(line => line.Length > 600)) checks.Add("review", $"Up to {MostReview} lines of 600 characters are kept to look at.");
         var treatment = checks.Word("baseTreatment", draft.BaseTreatment, BaseTreatment.Plain);
         var assessment = checks.Words("assessment", draft.Assessment, 600);
-        var process = StepReader.Read(checks, draft, FillingKinds.IsBaked(filling.Kind));
+        var process = StepReader.Read(checks, draft, layers.Any(layer => layer.Kind == PartKind.Filling && FillingKinds.IsBaked(layer.Filling)));
         if (checks.Faults.Count > 0) return (null, [], checks.Faults);
 
-        var product = new Product(id, name, version, Aliases(checks, draft), dough!, crust, filling, finish, packaging, reference!, sizes, process, oldest)
+        var product = new Product(id, name, version, Aliases(checks, draft), dough!, crust, layers, packaging, reference!, sizes, process, oldest)
         {
             BaseTreatment = treatment,
             Assessment = assessment,
             GlassFromFreezer = draft.GlassFromFreezer ?? false,
-            Topping = topping,
+            BakeChange = change,
             Review = review,
         };
         product = product with { Process = StepTaking.Read(checks, draft, product) };
         // Its step says egg; where no line does, its allergen would be missing on every label.
         if (process.Steps.Any(step => step.Seals) && product.AllLines.All(line => line.Ingredient.Facts.Role != IngredientRole.Egg))
-            checks.Add("finish", "A base that is sealed with egg needs that egg among its lines, or its allergen is missing: 4 g Egg white.");
+            checks.Add("layers", "A base that is sealed with egg needs that egg among its lines, or its allergen is missing: 4 g Egg white.");
         foreach (var size in sizes) CanBeMade(checks, product, size.Pan, "sizes");
         KeepsToTheCold(checks, product);
         return checks.Faults.Count > 0 ? (null, [], checks.Faults) : (product, names.Fresh, []);
@@ -116,20 +108,15 @@ public static class ProductReader
         TrimPercent = Tidy(product.Crust.TrimShare * 100),
         StripWidthCm = Tidy(product.Crust.StripWidth.Centimetres),
         StripGapCm = Tidy(product.Crust.StripGap.Centimetres),
-        PackedDensity = product.Filling.PackedDensity.GramsPerMillilitre,
-        BakeChangeCm = Tidy(product.Filling.BakeChange.Centimetres),
+        BakeChangeCm = Tidy(product.BakeChange.Centimetres),
         ReferencePan = product.ReferencePan.Id,
         OldestMin = product.OldestAtPickUp,
-        Filling = Text(product.Filling.Lines),
-        Finish = Text(product.Finish),
+        Layers = [.. product.Layers.Select(LayerReader.Write)],
         Packaging = Text(product.Packaging),
         Sizes = [.. product.Sizes.Select(size => new SizeDraft(size.Pan.Id, size.SellingPrice?.Amount, size.Packaging.Count == 0 ? null : Text(size.Packaging)))],
         Steps = StepTaking.Write(product),
         Links = [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))],
-        FillingKind = Naming.Of(product.Filling.Kind),
         BaseTreatment = Naming.Of(product.BaseTreatment),
-        KeptPercent = Tidy(product.Filling.KeptShare * 100),
-        Topping = Text(product.Topping),
         Lining = Naming.Of(product.Crust.Lining),
         CutOutCm = Tidy(product.Crust.CutOutDiameter.Centimetres),
         CutOuts = product.Crust.CutOuts,
@@ -139,8 +126,6 @@ public static class ProductReader
         Assessment = product.Assessment.Length == 0 ? null : product.Assessment,
         GlassFromFreezer = product.GlassFromFreezer ? true : null,
     };
-
-    private static string Text(IEnumerable<RecipeLine> lines) => string.Join('\n', lines.Select(RecipeLineReader.Write));
 
     private static string Text(IEnumerable<Ingredient> counted) => string.Join('\n', counted.Select(one => one.Name));
 

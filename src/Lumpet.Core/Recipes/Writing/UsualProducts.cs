@@ -48,25 +48,28 @@ public static class UsualProducts
             TrimPercent = 12,
             StripWidthCm = isStrips ? 2 : 0,
             StripGapCm = isStrips ? 1 : 0,
-            PackedDensity = packed,
             BakeChangeCm = change,
             OldestMin = 1440,
+            Layers =
+            [
+                new LayerDraft { Part = Naming.Of(PartKind.Filling), FillingKind = Naming.Of(kind), PackedDensity = packed, KeptPercent = kept },
+                .. Topping(top) is { } topping ? [topping] : Array.Empty<LayerDraft>(),
+            ],
             Packaging = "Pie box\nLabel",
             Steps = steps,
             Links = links,
-            FillingKind = Naming.Of(kind),
             BaseTreatment = Naming.Of(school),
-            KeptPercent = kept,
-            Topping = top switch
-            {
-                Top.Crumble => "90 g Flour, plain\n60 g Butter, unsalted\n60 g Sugar, white",
-                Top.Meringue => "100 g Egg white\n200 g Sugar, white",
-                _ => null,
-            },
             Lining = Naming.Of(lining),
             CutOutCm = top == Top.CutOuts ? 5 : 0,
             CutOuts = top == Top.CutOuts ? 14 : 0,
             Rerolls = lining == Lining.SmallRounds ? 1 : 0,
         });
     }
+
+    private static LayerDraft? Topping(Top top) => top switch
+    {
+        Top.Crumble => new LayerDraft { Part = Naming.Of(PartKind.Topping), Lines = "90 g Flour, plain\n60 g Butter, unsalted\n60 g Sugar, white" },
+        Top.Meringue => new LayerDraft { Part = Naming.Of(PartKind.Topping), Lines = "100 g Egg white\n200 g Sugar, white" },
+        _ => null,
+    };
 }

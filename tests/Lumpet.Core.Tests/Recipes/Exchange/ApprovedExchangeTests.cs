@@ -53,7 +53,7 @@ public sealed class ApprovedExchangeTests
     [
         $"== {(text.Length > 200 ? text[..200] : text)}",
         Told.Of(LibraryReader.Read(text, Here)),
-        .. LibraryReader.Read(text, Here).Products.SelectMany(product => new[] { Told.Of(product), Told.Of(product.Filling) }),
+        .. LibraryReader.Read(text, Here).Products.SelectMany(product => new[] { Told.Of(product), Told.Of(product.MainFilling) }),
         Told.Of(LibraryReader.Read(text, Empty).Faults),
     ]));
 

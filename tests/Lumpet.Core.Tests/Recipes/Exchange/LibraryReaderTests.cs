@@ -20,7 +20,7 @@ public sealed class LibraryReaderTests
 
     private static Product Made(string id, string name, int usual = 0, int version = 1)
     {
-        var draft = UsualProducts.All[usual].Draft with { Name = name, Dough = "flaky", Filling = "2 cups Plums, pitted\njuice of 1 lemon\n3 tbsp Corn starch", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)] };
+        var draft = UsualProducts.All[usual].Draft.Filled("2 cups Plums, pitted\njuice of 1 lemon\n3 tbsp Corn starch") with { Name = name, Dough = "flaky", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)] };
         var (product, _, faults) = ProductReader.Read(draft, id, version, "EUR", [Pan23], [Flaky], IngredientLibrary.All, []);
         Assert.Empty(faults);
         return product!;
@@ -50,15 +50,61 @@ public sealed class LibraryReaderTests
     }
 
     [Fact]
+    public void A_library_of_the_format_before_is_taken_with_its_one_filling_topping_and_finish_as_layers()
+    {
+        // As format 1 wrote it, field by field; the rest of a product is the same in both.
+        var crumble = UsualProducts.All.ToList().FindIndex(usual => usual.Id == "crumble");
+        var file = JsonNode.Parse(Library(Made("plum", "Plum", crumble), Made("bare", "Bare")).Write())!;
+        file["format"] = "lumpet.recipe-library/1";
+        var (plum, bare) = (file["products"]![0]!["written"]!.AsObject(), file["products"]![1]!["written"]!.AsObject());
+        foreach (var (product, topping) in new[] { (plum, "90 g Flour, plain\n60 g Butter, unsalted\n60 g Sugar, white"), (bare, "") })
+        {
+            product.Remove("layers");
+            product["filling"] = "900 g Plums, pitted\njuice of 1 lemon";
+            product["fillingKind"] = "maceratedFruit";
+            product["packedDensity"] = 0.8;
+            product["keptPercent"] = 85;
+            product["topping"] = topping;
+            product["finish"] = topping.Length > 0 ? "14 g Egg, whole, wash" : null;
+        }
+
+        var change = LibraryReader.Read(file.ToJsonString(), State());
+        Assert.Empty(change.Faults);
+        var read = change.Products[0];
+        Assert.Equal([("filling", LayerLaw.Room, 2), ("topping", LayerLaw.Top, 3), ("finish", LayerLaw.Top, 1)], read.Layers.Select(layer => (layer.Id, layer.Law, layer.Lines.Count)));
+        Assert.Equal((FillingKind.MaceratedFruit, 0.8, 0.85), (read.MainFilling.Filling, read.MainFilling.PackedDensity.GramsPerMillilitre, read.MainFilling.KeptShare));
+        Assert.Equal(["filling"], change.Products[1].Layers.Select(layer => layer.Id));
+        // Written out again it is of the present format, and the same.
+        Assert.True(LibraryReader.Read(Library([.. change.Products]).Write(), State([.. change.Products])).IsEmpty);
+        file["format"] = "lumpet.recipe-library/3";
+        Assert.Equal("format", Assert.Single(LibraryReader.Read(file.ToJsonString(), State()).Faults).Field);
+    }
+
+    [Fact]
+    public void A_recipe_that_was_written_out_before_products_had_layers_is_read_with_them()
+    {
+        var recipe = JsonNode.Parse(RecipeJsonLd.Write(Made("plum", "Plum")))!;
+        var own = recipe["lumpet"]!["product"]!.AsObject();
+        own.Remove("layers");
+        own["filling"] = "900 g Plums, pitted";
+        own["packedDensity"] = 0.8;
+        own["finish"] = "14 g Egg, whole, wash";
+        var change = LibraryReader.Read(recipe.ToJsonString(), State());
+        Assert.Empty(change.Faults);
+        Assert.Equal(["filling", "finish"], Assert.Single(change.Products).Layers.Select(layer => layer.Id));
+        Assert.Equal(900, change.Products[0].MainFilling.Lines[0].Amount.Grams);
+    }
+
+    [Fact]
     public void What_differs_becomes_the_next_version_and_what_is_new_is_added()
     {
         var here = Made("plum", "Plum", version: 4);
-        var there = here with { Filling = here.Filling with { Lines = [here.Filling.Lines[0] with { Amount = Mass.FromGrams(500), Written = "" }, .. here.Filling.Lines.Skip(1)] } };
+        var there = here.Filled([here.MainFilling.Lines[0] with { Amount = Mass.FromGrams(500), Written = "" }, .. here.MainFilling.Lines.Skip(1)]);
         var change = LibraryReader.Read(Library(there, Made("quince", "Quince")).Write(), State(here));
         Assert.Empty(change.Faults);
         Assert.Equal([("plum", 5), ("quince", 1)], change.Products.Select(product => (product.Id, product.Version)));
-        Assert.Equal(500, change.Products[0].Filling.Lines[0].Amount.Grams);
-        Assert.Equal("juice of 1 lemon", change.Products[0].Filling.Lines[1].Written);
+        Assert.Equal(500, change.Products[0].MainFilling.Lines[0].Amount.Grams);
+        Assert.Equal("juice of 1 lemon", change.Products[0].MainFilling.Lines[1].Written);
     }
 
     [Fact]
@@ -66,9 +112,9 @@ public sealed class LibraryReaderTests
     {
         var library = JsonNode.Parse(Library(Made("plum", "Plum"), Made("quince", "Quince")).Write())!;
         library["products"]![1]!["written"]!["thicknessMm"] = 99;
-        library["products"]![1]!["written"]!["filling"] = "2 cups of nothing known";
+        library["products"]![1]!["written"]!["layers"]![0]!["lines"] = "2 cups of nothing known";
         var change = LibraryReader.Read(library.ToJsonString(), State());
-        Assert.Equal(["products[1].thicknessMm", "products[1].filling"], change.Faults.Select(fault => fault.Field).Order().Reverse());
+        Assert.Equal(["products[1].thicknessMm", "products[1].layers[0].lines"], change.Faults.Select(fault => fault.Field).Order().Reverse());
         Assert.True(change.IsEmpty);
     }
 
@@ -153,7 +199,7 @@ public sealed class LibraryReaderTests
         var product = Assert.Single(change.Products);
         Assert.Equal("Gooseberry & elder tart", product.Name);
         // 4 cups at 150 g (USDA, from memory), the weight in brackets, 2 tbsp of 128 g a cup, the cordial as it is, 3 eggs of 50 g.
-        Assert.Equal([600, 200, 16, 35, 150], product.Filling.Lines.Select(line => Math.Round(line.Amount.Grams)));
+        Assert.Equal([600, 200, 16, 35, 150], product.MainFilling.Lines.Select(line => Math.Round(line.Amount.Grams)));
         Assert.Equal(["Elderflower cordial"], change.Added.Select(one => one.Name));
         Assert.False(change.Added[0].AllergensStated);
         Assert.Contains(product.Review, line => line.StartsWith("Not taken in: \"a few elderflowers\" is not understood", StringComparison.Ordinal));
@@ -188,6 +234,6 @@ public sealed class LibraryReaderTests
         var change = LibraryReader.Read(library.Write(), State());
         Assert.Equal(["Plums"], change.Restated.Select(one => one.Name));
         // 2 cups at 0.5 g/ml.
-        Assert.Equal(2 * 236.5882365 * 0.5, change.Products[0].Filling.Lines[0].Amount.Grams, 6);
+        Assert.Equal(2 * 236.5882365 * 0.5, change.Products[0].MainFilling.Lines[0].Amount.Grams, 6);
     }
 }

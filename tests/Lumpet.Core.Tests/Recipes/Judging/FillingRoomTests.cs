@@ -16,8 +16,7 @@ public sealed class FillingRoomTests
 
     private static FillingRoom? Room(FillingKind kind, double grams, double density, double moves, Top top = Top.Open)
     {
-        var filling = new Filling([Line("anything", grams)], Density.FromGramsPerMillilitre(density), Cm(moves)) { Kind = kind };
-        var product = Pear with { Filling = filling, Crust = Pear.Crust with { Top = top }, ReferencePan = Ring, Sizes = [new ProductSize(Ring, null)] };
+        var product = Pear with { Layers = [Layered.Filling([Line("anything", grams)], density, kind)], BakeChange = Cm(moves), Crust = Pear.Crust with { Top = top }, ReferencePan = Ring, Sizes = [new ProductSize(Ring, null)] };
         return FillingRoom.Of(Scaling.Scale(product, Ring, 1));
     }
 

@@ -1,5 +1,4 @@
 using Lumpet.Core.Ingredients;
-using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Judging;
 using Lumpet.Core.Recipes.Writing;
@@ -12,10 +11,10 @@ public sealed class JudgingTests
     private static DoughFormula Dough(string lines, DoughFamily family) =>
         DoughReader.Read(UsualDoughs.All[0] with { Lines = lines, Family = family.ToString() }, "dough", 1, IngredientLibrary.All).Dough!;
 
-    private static Filling Filling(FillingKind kind, params string[] lines)
+    private static Layer Filling(FillingKind kind, params string[] lines)
     {
         var pantry = new Pantry(IngredientLibrary.All);
-        return new Filling([.. lines.Select(text => RecipeLineReader.Read(text, pantry).Line!).Select(line => line.Of(line.Known!))], Density.FromGramsPerMillilitre(0.9), Length.Zero) { Kind = kind };
+        return Layered.Filling([.. lines.Select(text => RecipeLineReader.Read(text, pantry).Line!).Select(line => line.Of(line.Known!))], 0.9, kind);
     }
 
     [Fact]

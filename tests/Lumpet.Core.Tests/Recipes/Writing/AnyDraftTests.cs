@@ -56,29 +56,47 @@ public sealed class AnyDraftTests
                 TrimPercent = Between(3, 0, 60),
                 StripWidthCm = Between(4, 0.5, 4),
                 StripGapCm = Between(5, 0, 4),
-                PackedDensity = Between(6, 0.2, 1.6),
                 BakeChangeCm = Between(7, -3, 2),
-                KeptPercent = Between(8, 10, 100),
                 OldestMin = (int)Between(9, 600, 5760),
                 CutOutCm = Between(10, 1, 9),
                 CutOuts = (int)Between(11, 1, 20),
                 CutOutsFromTrim = figures[12] < 0.5,
                 Rerolls = (int)Between(13, 0, 2),
-                Filling = string.Join('\n', filling),
-                Topping = string.Join('\n', topping),
-                Finish = "12 g Egg white\n1 tsp Sugar, coarse",
+                Layers = Layers(kind, filling, topping, word, Between(6, 0.2, 1.6), Between(8, 10, 100)),
                 Packaging = "Pie box\nLabel",
                 ReferencePan = Demonstration.Pans[pan].Id,
                 Sizes = [.. Demonstration.Pans.Where((_, at) => at == pan || at == (pan + word) % 6).Select(one => new SizeDraft(one.Id, figures[12] < 0.3 ? null : 7.35m + one.PerTray))],
                 Steps = steps,
                 Links = links,
-                FillingKind = Naming.Of(kind),
                 BaseTreatment = Naming.Of(school),
                 Lining = Naming.Of(lining),
                 Assessment = $"{Words[(word + 2) % Words.Length]} was assessed by the process authority on 3 May: held hot.",
                 GlassFromFreezer = true,
             };
         });
+
+    /// <summary>One to three fillings of every law, a topping and a finish, and often something beside.</summary>
+    private static IReadOnlyList<LayerDraft> Layers(FillingKind kind, string[] filling, string[] topping, int word, double density, double kept)
+    {
+        LayerDraft Layer(PartKind part, LayerLaw law, params string[] lines) => new() { Part = Naming.Of(part), Law = Naming.Of(law), Lines = string.Join('\n', lines), KeptPercent = kept, Pieces = law == LayerLaw.Count ? word + 1 : null };
+        LayerDraft Filling(LayerLaw law, FillingKind of, string[] lines) => Layer(PartKind.Filling, law, lines) with { FillingKind = Naming.Of(of), PackedDensity = density, Name = Words[word] };
+        var laws = Enum.GetValues<LayerLaw>();
+        LayerDraft[] below = (word % 4) switch
+        {
+            0 => [],
+            1 => [Filling(laws[word % laws.Length], (FillingKind)(word % 11), ["40 g Almonds, ground"])],
+            2 => [Filling(LayerLaw.Floor, FillingKind.NutPaste, ["25 g Butter, unsalted"]), Filling(laws[word % laws.Length], kind, ["30 g Sugar, white", "1 tbsp Rum"])],
+            _ => [Filling(LayerLaw.Weight, kind, topping)],
+        };
+        return
+        [
+            .. below,
+            Filling(LayerLaw.Room, kind, filling) with { Name = null },
+            Layer(PartKind.Topping, laws[1 + (word % (laws.Length - 1))], topping),
+            Layer(PartKind.Finish, LayerLaw.Top, "12 g Egg white", "1 tsp Sugar, coarse"),
+            .. word % 3 == 0 ? [Layer(PartKind.Beside, LayerLaw.Weight, "60 g Cream, heavy")] : Array.Empty<LayerDraft>(),
+        ];
+    }
 
     private static readonly DaySnapshot Nobody = TestBakery.Snapshot();
 
@@ -152,6 +170,6 @@ public sealed class AnyDraftTests
         var change = LibraryReader.Read(LibraryFile.Of([], [], [], [product]).Write(), elsewhere);
         Assert.Empty(change.Faults);
         Assert.Equivalent(product, Assert.Single(change.Products), strict: true);
-        Assert.Equal(Mass.FromGrams(product.Filling.Lines.Sum(line => line.Amount.Grams)).Grams, change.Products[0].Filling.Lines.Sum(line => line.Amount.Grams), 6);
+        Assert.Equal(Mass.FromGrams(product.MainFilling.Lines.Sum(line => line.Amount.Grams)).Grams, change.Products[0].MainFilling.Lines.Sum(line => line.Amount.Grams), 6);
     }
 }

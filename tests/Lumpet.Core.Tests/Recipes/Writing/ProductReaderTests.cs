@@ -13,11 +13,10 @@ public sealed class ProductReaderTests
 
     private static readonly Pan Wide = Pan.Round("wide", "Wide", Length.FromCentimetres(34), Length.FromCentimetres(32), Length.FromCentimetres(3), Length.Zero, 1);
 
-    private static ProductDraft Good => UsualProducts.All[0].Draft with
+    private static ProductDraft Good => UsualProducts.All[0].Draft.Filled("800 g quince") with
     {
         Name = "Quince",
         Dough = "dough",
-        Filling = "800 g quince",
         ReferencePan = "23",
         Sizes = [new SizeDraft("23", 18m)],
     };
@@ -46,21 +45,34 @@ public sealed class ProductReaderTests
         { "a number for a top", "top", Good with { Top = "1" } },
         { "paper-thin", "thicknessMm", Good with { ThicknessMm = 0.1 } },
         { "no number at all", "thicknessMm", Good with { ThicknessMm = double.NaN } },
-        { "without bounds", "packedDensity", Good with { PackedDensity = double.PositiveInfinity } },
-        { "no such filling", "fillingKind", Good with { FillingKind = "soup" } },
+        { "without bounds", "layers[0].packedDensity", Good.First(layer => layer with { PackedDensity = double.PositiveInfinity }) },
+        { "no such filling", "layers[0].fillingKind", Good.First(layer => layer with { FillingKind = "soup" }) },
         { "no such school", "baseTreatment", Good with { BaseTreatment = "2" } },
-        { "a filling that boils away", "keptPercent", Good with { KeptPercent = 0 } },
+        { "a filling that boils away", "layers[0].keptPercent", Good.First(layer => layer with { KeptPercent = 0 }) },
         { "cut-outs without a size", "cutOutCm", Good with { Top = "cutOuts", CutOuts = 5 } },
-        { "a crumble without crumble", "topping", Good with { Top = "crumble" } },
+        { "a crumble without crumble", "layers", Good with { Top = "crumble" } },
         { "scraps rolled for ever", "rerolls", Good with { Lining = "smallRounds", Rerolls = 9 } },
         { "rounds larger than a sheet", "sizes", Good with { Lining = "smallRounds", BaseOverhangCm = 8, ThicknessMm = 2, Sizes = [new SizeDraft("23", null), new SizeDraft("wide", null)] } },
-        { "a seal of egg without egg", "finish", Good with { Steps = [Good.Steps![0]! with { Seals = true }, .. Good.Steps.Skip(1)] } },
-        { "cups of what is new here", "filling", Good with { Filling = "2 cups quince" } },
+        { "a seal of egg without egg", "layers", Good with { Steps = [Good.Steps![0]! with { Seals = true }, .. Good.Steps.Skip(1)] } },
+        { "cups of what is new here", "layers[0].lines", Good.Filled("2 cups quince") },
         { "all trim", "trimPercent", Good with { TrimPercent = 100 } },
         { "a lattice without strips", "stripWidthCm", Good with { Top = "lattice" } },
-        { "no filling", "filling", Good with { Filling = "" } },
-        { "a filling without weights", "filling", Good with { Filling = "some quinces" } },
-        { "a filling without end", "filling", Good with { Filling = string.Join('\n', Enumerable.Repeat("1 g quince", 61)) } },
+        { "no filling", "layers[0].lines", Good.Filled("") },
+        { "a filling without weights", "layers[0].lines", Good.Filled("some quinces") },
+        { "a filling without end", "layers[0].lines", Good.Filled(string.Join('\n', Enumerable.Repeat("1 g quince", 61))) },
+        { "no layers", "layers", Good with { Layers = null } },
+        { "a layer of null", "layers", Good with { Layers = [null, .. Good.Layers!] } },
+        { "a pie without a filling", "layers", Good with { Layers = [new LayerDraft { Part = "topping", Lines = "90 g quince" }] } },
+        { "more layers than a pie holds", "layers", Good with { Layers = [.. Enumerable.Repeat(Good.Layers![0], 13)] } },
+        { "a layer that is dough", "layers[1].part", Good with { Layers = [.. Good.Layers!, new LayerDraft { Part = "dough", Lines = "90 g quince" }] } },
+        { "a layer that is no part of a pie", "layers[0].part", Good.First(layer => layer with { Part = "roof" }) },
+        { "a law that is none", "layers[0].law", Good.First(layer => layer with { Law = "gravity" }) },
+        { "a topping that fills the crust", "layers[1].law", Good with { Layers = [.. Good.Layers!, new LayerDraft { Part = "topping", Law = "room", Lines = "90 g quince" }] } },
+        { "a sauce spread on the floor", "layers[1].law", Good with { Layers = [.. Good.Layers!, new LayerDraft { Part = "beside", Law = "floor", Lines = "90 g quince" }] } },
+        { "by the piece, and no pieces", "layers[0].pieces", Good.First(layer => layer with { Law = "count" }) },
+        { "a layer with a name and no lines", "layers[1].lines", Good with { Layers = [.. Good.Layers!, new LayerDraft { Part = "beside", Name = "Sauce" }] } },
+        { "a name of a layer without end", "layers[0].name", Good.First(layer => layer with { Name = new string('x', 61) }) },
+        { "a paste that leaves no room in a smaller pan", "sizes", Good with { ReferencePan = "wide", Sizes = [new SizeDraft("wide", null), new SizeDraft("23", null)], Layers = [.. Good.Filled("900 g quince").Layers!, new LayerDraft { Law = "weight", Lines = "1300 g quince", PackedDensity = 0.9 }] } },
         { "no sizes", "sizes", Good with { Sizes = [] } },
         { "a size of null", "sizes", Good with { Sizes = [null, new SizeDraft("23", 1m)] } },
         { "no such pan", "sizes[0].pan", Good with { Sizes = [new SizeDraft("99", null)] } },
@@ -97,8 +109,8 @@ public sealed class ProductReaderTests
     [Fact]
     public void Everything_wrong_is_said_at_once() =>
         Assert.Equal(
-            ["name", "dough", "trimPercent", "filling", "sizes", "referencePan"],
-            Fields(Good with { Name = null, Dough = null, TrimPercent = 99, Filling = null, Sizes = null }).Take(6));
+            ["name", "dough", "trimPercent", "layers[0].lines", "sizes", "referencePan"],
+            Fields(Good.Filled(null) with { Name = null, Dough = null, TrimPercent = 99, Sizes = null }).Take(6));
 
     [Fact]
     public void A_pan_that_changes_so_that_a_product_has_no_room_in_it_is_said()

@@ -22,7 +22,7 @@ public sealed class UsualTests
     private static Product Made(string kind)
     {
         var usual = UsualProducts.All.Single(one => one.Id == kind);
-        var draft = usual.Draft with { Name = usual.Name, Dough = "dough", Filling = "800 g Quince, cooked", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)] };
+        var draft = usual.Draft.Filled("800 g Quince, cooked") with { Name = usual.Name, Dough = "dough", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)] };
         var (product, fresh, faults) = ProductReader.Read(draft, kind, 1, "EUR", [Pan], [Dough("Flaky 3-2-1")], IngredientLibrary.All.Where(one => one.Facts.Role != IngredientRole.Packaging && one.Id != "quince"), []);
         Assert.Empty(faults);
         Assert.Equal("Quince", fresh[0].Name);
@@ -105,12 +105,10 @@ public sealed class UsualTests
                     foreach (var lining in Enum.GetValues<Lining>())
                     {
                         var (steps, links) = UsualChains.For(kind, treatment, top, lining);
-                        var draft = UsualProducts.All[0].Draft with
+                        var draft = UsualProducts.All[0].Draft.Filled("800 g Quinces").Finished("4 g Egg white") with
                         {
                             Name = "Any",
                             Dough = "dough",
-                            Filling = "800 g Quinces",
-                            Finish = "4 g Egg white",
                             ReferencePan = "23",
                             Sizes = [new SizeDraft("23", 18m)],
                             Steps = steps,

@@ -73,24 +73,26 @@
     <section class="border-line together mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[1fr_24rem]">
       <div>
         <h2><Mark product={filling.name} size={22} /> {filling.name}</h2>
-        <table class="w-full">
-          <tbody>
-            {@render weighed(filling.lines)}
-            <tr class="border-soft border-t">
-              <th scope="row" class="py-1 text-left font-normal">In all</th>
-              <td class="weight text-right">{grams(filling.grams)}</td>
-              <td></td>
-            </tr>
-          </tbody>
-        </table>
-        {#if filling.keptPercent < 100}
-          <p class="small">
-            {filling.keptPercent} % of it goes into the pans: the rest boils away or stays in the pot.
-          </p>
-        {/if}
-        {#each filling.parts as part (part.part)}
-          <h3 class="mt-2 font-bold">{part.part === 'topping' ? 'Topping' : 'Finish'}</h3>
-          <table class="w-full"><tbody>{@render weighed(part.lines)}</tbody></table>
+        {#each filling.layers as layer, at (at)}
+          {@const sum = layer.lines.reduce((total, line) => total + line.grams, 0)}
+          {#if at > 0 || layer.title !== 'Filling'}<h3 class="mt-2 font-bold">{layer.title}</h3>{/if}
+          <table class="w-full">
+            <tbody>
+              {@render weighed(layer.lines)}
+              {#if layer.part === 'filling'}
+                <tr class="border-soft border-t">
+                  <th scope="row" class="py-1 text-left font-normal">In all</th>
+                  <td class="weight text-right">{grams(Math.round(sum * 10) / 10)}</td>
+                  <td></td>
+                </tr>
+              {/if}
+            </tbody>
+          </table>
+          {#if layer.keptPercent < 100}
+            <p class="small">
+              {layer.keptPercent} % of it goes into the pans: the rest boils away or stays in the pot.
+            </p>
+          {/if}
         {/each}
         {#if filling.packaging.length > 0}
           <p class="mt-2">
@@ -113,7 +115,20 @@
             <li class="border-line border-t py-1">
               <span class="weight">{lot.count} × {grams(lot.gramsPerPie)}</span>
               <span>{lot.pan}, for {lot.pickUp.clock}</span>
-              <span class="small block">{lot.factor.toFixed(4)} times the recipe as written</span>
+              {#if lot.layers.length === 1}
+                <span class="small block">{lot.layers[0]?.factor.toFixed(4)} times the recipe as written</span>
+              {:else}
+                <ul class="small">
+                  {#each lot.layers as layer, at (at)}
+                    <li>
+                      <b>{grams(layer.grams)}</b>
+                      {layer.title.toLowerCase()}{layer.pieces > 0 ? `, ${layer.pieces} pieces` : ''}: {layer.factor.toFixed(
+                        4,
+                      )} times as written
+                    </li>
+                  {/each}
+                </ul>
+              {/if}
               {#each lot.room as said (said)}<b class="block">{said}</b>{/each}
             </li>
           {/each}

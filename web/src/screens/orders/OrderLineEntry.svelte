@@ -87,7 +87,8 @@
       }
       onadded(`${data.count} ${data.productName}, ${data.panName}, ${data.clock}${data.for ? `, ${data.for}` : ''}`)
     } else if (refused && Object.keys(refused.fields).length === 0) failure = refused
-    else if (refused) {
+    else if (refused && line === sent) {
+      // Of a line that was corrected meanwhile, what is said of the corrected one stays.
       understood = {
         parts: understood?.parts ?? [],
         faults: Object.entries(refused.fields).flatMap(([field, messages]) =>

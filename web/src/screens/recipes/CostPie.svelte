@@ -8,6 +8,7 @@
   }
   const { cost, pan }: Props = $props()
 
+  const titles = $derived(new Map(cost.parts.map((part) => [part.part, part.title.toLowerCase()])))
   const known = $derived(cost.lines.filter((line) => line.cost !== null))
   const sum = $derived(known.reduce((total, line) => total + (line.cost ?? 0), 0))
   const dearest = $derived([...known].sort((one, other) => (other.cost ?? 0) - (one.cost ?? 0)))
@@ -76,7 +77,7 @@
       <dl class="mt-2">
         {#each cost.parts as part (part.part)}
           <div class="flex justify-between">
-            <dt>{part.part}</dt>
+            <dt>{part.title.toLowerCase()}</dt>
             <dd>{part.cost === null ? 'incomplete' : money(part.cost, cost.currency)}</dd>
           </div>
         {/each}
@@ -113,7 +114,7 @@
           {#each cost.lines as line, index (index)}
             <tr class="border-line border-t" class:border-soft={index > 0 && cost.lines[index - 1]?.part !== line.part}>
               <th scope="row" class="py-0.5 text-left font-normal"
-                >{line.name} <span class="small">{line.part}</span></th
+                >{line.name} <span class="small">{titles.get(line.part)}</span></th
               >
               <td class="px-3 text-right whitespace-nowrap"
                 >{line.unit === 'g' ? `${line.amount.toFixed(1)} g` : `${line.amount} piece`}</td

@@ -12,8 +12,8 @@
     factor?: number
     count: number
     foot?: string
-    /** Which part of which recipe this is; its lines can be changed where they stand. A dough has a form of its own. */
-    of?: { id: string; part: 'filling' | 'topping' | 'finish' }
+    /** Which layer of which recipe this is; its lines can be changed where they stand. A dough has a form of its own. */
+    of?: { id: string; layer: number }
   }
   const { title, note, lines, factor, count, foot, of }: Props = $props()
   let edited = $state<number>()
@@ -39,7 +39,7 @@
           {#if of && edited === index}
             <tr class="border-line border-t">
               <td colspan="5" class="px-1 py-1">
-                <LineEdit id={of.id} part={of.part} at={index} ondone={() => (edited = undefined)} />
+                <LineEdit id={of.id} layer={of.layer} at={index} ondone={() => (edited = undefined)} />
               </td>
             </tr>
           {/if}

@@ -5,12 +5,13 @@
 
   interface Props {
     id: string
-    part: 'filling' | 'topping' | 'finish'
-    /** Which line of the part. */
+    /** Which layer. */
+    layer: number
+    /** Which line of it. */
     at: number
     ondone: () => void
   }
-  const { id, part, at, ondone }: Props = $props()
+  const { id, layer, at, ondone }: Props = $props()
 
   let written = $state.raw<Schemas['WrittenRecipe']>()
   let typed = $state('')
@@ -20,7 +21,7 @@
   let asked = 0
   const ties = $props.id()
 
-  const linesOf = (draft: Schemas['ProductDraft']) => (draft[part] ?? '').split('\n')
+  const linesOf = (draft: Schemas['ProductDraft']) => (draft.layers?.[layer]?.lines ?? '').split('\n')
 
   onMount(async () => {
     const outcome = await ask(api.GET('/api/recipes/{id}/written', { params: { path: { id } } }))
@@ -42,7 +43,11 @@
     if (!written) return
     const lines = linesOf(written.draft)
     lines[at] = typed
-    const body = { ...written.draft, [part]: lines.filter((line) => line.trim() !== '').join('\n') }
+    const kept = lines.filter((line) => line.trim() !== '').join('\n')
+    const layers = (written.draft.layers ?? []).map((one, other) =>
+      one && other === layer ? { ...one, lines: kept } : one,
+    )
+    const body = { ...written.draft, layers }
     const outcome = await ask(
       api.PUT('/api/recipes/{id}', {
         params: { path: { id }, header: { 'If-Match': `"${written.version}"` } },

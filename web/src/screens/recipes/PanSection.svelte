@@ -5,10 +5,13 @@
   interface Props {
     pan: Schemas['PanAnswer']
     filling: Schemas['FillingScaleAnswer']
+    layers: Schemas['PieLayerAnswer'][]
     /** What lies on the filling, in words. */
     top: string
+    /** Whether the figures behind it are left out. */
+    isBrief?: boolean
   }
-  const { pan, filling, top }: Props = $props()
+  const { pan, filling, layers, top, isBrief = false }: Props = $props()
   const lid = $derived(top === 'lid' || top.endsWith('lattice') || top === 'cut-outs')
 
   // One unit is a centimetre; 0 0 is the middle of the pan's floor, up is negative.
@@ -25,11 +28,10 @@
   const base = $derived(
     `M ${-pan.topCm / 2 - pan.rimCm} ${-pan.depthCm} H ${-pan.topCm / 2} L ${-pan.bottomCm / 2} 0 H ${pan.bottomCm / 2} L ${pan.topCm / 2} ${-pan.depthCm} H ${pan.topCm / 2 + pan.rimCm} v ${-dough} H ${pan.topCm / 2 - wall} L ${filling.linedBottomCm / 2} ${-dough} H ${-filling.linedBottomCm / 2} L ${-pan.topCm / 2 + wall} ${-pan.depthCm - dough} H ${-pan.topCm / 2 - pan.rimCm} Z`,
   )
+  const halfAt = (height: number) =>
+    (filling.linedBottomCm + ((filling.linedTopCm - filling.linedBottomCm) * height) / filling.linedDepthCm) / 2
   const level = $derived(dough + filling.heightCm)
-  const halfAtLevel = $derived(
-    (filling.linedBottomCm + ((filling.linedTopCm - filling.linedBottomCm) * filling.heightCm) / filling.linedDepthCm) /
-      2,
-  )
+  const halfAtLevel = $derived(halfAt(filling.heightCm))
   // A quadratic curve's control point lies twice as high as its top: the mound is drawn as the parabola it is reckoned as.
   const inside = $derived(
     `M ${-filling.linedBottomCm / 2} ${-dough} L ${-halfAtLevel} ${-level} Q 0 ${-level - 2 * filling.moundCm} ${halfAtLevel} ${-level} L ${filling.linedBottomCm / 2} ${-dough} Z`,
@@ -55,6 +57,20 @@
     })
     return `M ${-halfAtLevel} ${-level} ${over.join(' ')} L ${halfAtLevel} ${-level} Q 0 ${-level - 2 * filling.moundCm} ${-halfAtLevel} ${-level} Z`
   })
+  const fillings = $derived(layers.filter((layer) => layer.part === 'filling'))
+  /** Every filling but the uppermost, as the band of the pan that it takes. */
+  const bands = $derived(
+    fillings.slice(0, -1).map((layer, at) => {
+      const [from, to] = [fillings[at - 1]?.upToCm ?? 0, layer.upToCm ?? 0]
+      const [low, high] = [halfAt(from), halfAt(to)]
+      return {
+        layer,
+        path: `M ${-low} ${-dough - from} L ${-high} ${-dough - to} H ${high} L ${low} ${-dough - from} Z`,
+      }
+    }),
+  )
+  /** Fillings from above, as they are drawn, each with what of it goes into a pie. */
+  const named = $derived(fillings.toReversed().map((layer, at) => ({ layer, tone: fillings.length - 1 - at })))
   const after = $derived(dough + filling.afterBakeCm)
   const baked = $derived(`M ${-halfAtLevel} ${-level} Q 0 ${-level - 2 * (after - level)} ${halfAtLevel} ${-level}`)
 
@@ -82,6 +98,11 @@
     aria-label="{pan.name}: {stands}{moves}"
   >
     <path d={inside} class="filling" />
+    {#each bands as band, at (band.layer.id)}<path
+        d={band.path}
+        class="band"
+        style:--tone="{(at % 4) * 18 + 18}%"
+      />{/each}
     <path d={base} class="dough" />
     {#if lid}<path d={cover} class="dough" />{/if}
     {#if pan.isFreeForm}<path d="M {-half} 0.1 H {half}" class="tray" />{:else}<path d={pot} class="pot" />{/if}
@@ -99,16 +120,31 @@
     {pan.isFreeForm ? 'high, no pan' : `deep, rim ${centimetres(pan.rimCm)}`}; {pan.family}, {pan.material}
   </p>
   <p class="mt-1"><span class="weight">{grams(filling.gramsPerPie)}</span> of filling a pie: {stands}{moves}.</p>
-  <p class="small">
-    {filling.levelMl} ml level inside {centimetres(filling.thicknessCm * 10).replace(' cm', ' mm')} of dough ({centimetres(
-      filling.linedTopCm,
-    )} to
-    {centimetres(filling.linedBottomCm)} across, {centimetres(filling.linedDepthCm)} deep), {filling.levelPercent} % filled;
-    {filling.roomMl}
-    ml with the mound, against {filling.writtenMl} ml as written: {filling.roomMl} / {filling.writtenMl} = {filling.factor.toFixed(
-      4,
-    )}. Packed at {filling.packedDensity} g/ml.
-  </p>
+  {#if fillings.length > 1}
+    <ul>
+      {#each named as { layer, tone } (layer.id)}
+        <li class="flex items-center gap-2">
+          <span class="swatch" style:--tone={tone === fillings.length - 1 ? '0%' : `${(tone % 4) * 18 + 18}%`}></span>
+          <span
+            ><span class="weight">{grams(layer.gramsPerPie)}</span>
+            {layer.title.toLowerCase()}{layer.pieces > 0 ? `, ${layer.pieces} pieces` : ''}</span
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  {#if !isBrief}
+    <p class="small">
+      {filling.levelMl} ml level inside {centimetres(filling.thicknessCm * 10).replace(' cm', ' mm')} of dough ({centimetres(
+        filling.linedTopCm,
+      )} to
+      {centimetres(filling.linedBottomCm)} across, {centimetres(filling.linedDepthCm)} deep), {filling.levelPercent} % filled;
+      {filling.roomMl}
+      ml with the mound, against {filling.writtenMl} ml as written: {filling.roomMl} / {filling.writtenMl} = {filling.factor.toFixed(
+        4,
+      )}. Packed at {filling.packedDensity} g/ml{fillings.length > 1 ? ' on the whole' : ''}.
+    </p>
+  {/if}
 </section>
 
 <style>
@@ -125,6 +161,18 @@
   .filling {
     fill: var(--color-filling);
     stroke: none;
+  }
+
+  .band {
+    fill: color-mix(in srgb, var(--color-filling), var(--color-base-content) var(--tone));
+    stroke: none;
+  }
+
+  .swatch {
+    width: 1rem;
+    height: 1rem;
+    border: 1px solid var(--color-base-content);
+    background: color-mix(in srgb, var(--color-filling), var(--color-base-content) var(--tone));
   }
 
   .dough {

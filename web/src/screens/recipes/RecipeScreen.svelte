@@ -43,6 +43,7 @@
   })
   const answer = $derived(asked.current)
 
+  const fillings = $derived(answer?.layers.filter((layer) => layer.part === 'filling') ?? [])
   const spoken = $derived(
     answer
       ? `${answer.count} in the ${answer.pan.name} pan: ${kilograms(answer.fillingKilograms)} of filling, ${kilograms(answer.doughKilograms)} of dough${answer.cost.total === null ? '' : `, ${money(answer.cost.total, answer.cost.currency)} each`}`
@@ -51,6 +52,26 @@
   // The pan and the count are kept in the address, so that a recipe can be passed on as it stands.
   const go = (pan: string, wanted: number) => replace(`/recipes/${params.id}/${pan}/${wanted}`)
 </script>
+
+{#snippet weighed(layer: Schemas['PieLayerAnswer'])}
+  {#if answer}
+    <FormulaTable
+      of={{ id: answer.id, layer: answer.layers.indexOf(layer) }}
+      title="{layer.title}{layer.part === 'filling'
+        ? `, ${layer.kind}`
+        : layer.part === 'topping'
+          ? `, ${answer.facts.top}`
+          : ''}"
+      note="as written, {answer.referencePan.name}"
+      lines={layer.lines}
+      factor={layer.factor}
+      count={answer.count}
+      foot="{layer.scaled}{layer.keptPercent < 100
+        ? ` ${layer.keptPercent} % of it goes into the pan, ${grams(layer.gramsPerPie)} a pie: the rest boils away or stays in the pot.`
+        : ''}"
+    />
+  {/if}
+{/snippet}
 
 <svelte:head><title>{answer?.name ?? 'Recipe'} · Lumpet</title></svelte:head>
 <FailureNote failure={asked.failure} />
@@ -104,17 +125,7 @@
   <div class="together mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_27rem]">
     <div>
       <PanChoice pans={answer.pans} chosen={answer.pan.id} onchoose={(pan) => answer && go(pan, answer.count)} />
-      <FormulaTable
-        of={{ id: answer.id, part: 'filling' }}
-        title="Filling, {answer.facts.filling}"
-        note="as written, {answer.referencePan.name}"
-        lines={answer.lines}
-        factor={answer.filling.factor}
-        count={answer.count}
-        foot={answer.filling.keptPercent < 100
-          ? `${answer.filling.keptPercent} % of it goes into the pan, ${grams(answer.filling.gramsPerPie)} a pie: the rest boils away or stays in the pot.`
-          : undefined}
-      />
+      {#each fillings as layer (layer.id)}{@render weighed(layer)}{/each}
       {#if answer.facts.thickening}<p class="small mt-1">{answer.facts.thickening}</p>{/if}
       <FormulaTable
         title="Dough, {answer.dough.name}"
@@ -136,16 +147,9 @@
             .join(' ') || 'Usual for its family.'}
         </p>
       {/if}
-      {#each answer.parts as part (part.part)}
-        <FormulaTable
-          of={{ id: answer.id, part: part.part === 'topping' ? 'topping' : 'finish' }}
-          title={part.part === 'topping' ? `Topping, ${answer.facts.top}` : 'Finish'}
-          note="as written, {answer.referencePan.name}"
-          lines={part.lines}
-          factor={part.factor}
-          count={answer.count}
-        />
-      {/each}
+      {#each answer.layers.filter((layer) => layer.part !== 'filling') as layer (layer.id)}{@render weighed(
+          layer,
+        )}{/each}
       {#if answer.packaging.length > 0}
         <p class="mt-3"><strong>Packed with</strong> {answer.packaging.join(', ')}: {answer.count} of each.</p>
       {/if}
@@ -155,7 +159,7 @@
       {/if}
     </div>
     <div>
-      <PanSection pan={answer.pan} filling={answer.filling} top={answer.facts.top} />
+      <PanSection pan={answer.pan} filling={answer.filling} layers={answer.layers} top={answer.facts.top} />
       {#if answer.estimate && answer.pan.id !== answer.referencePan.id}
         <p class="note mt-2">
           <strong>Perhaps {answer.estimate.least} to {answer.estimate.most} min in the oven</strong>, an estimate: the

@@ -11,7 +11,7 @@
   const { written, failure }: Props = $props()
 </script>
 
-<!-- What is counted by the pie, how its dough is rolled and cut, and how its filling lies and keeps. -->
+<!-- What is counted by the pie, how its dough is rolled and cut, and how its filling moves and keeps. -->
 <div class="row mt-3">
   <Field label="Counted by the pie, one a line" field="packaging" {failure}>
     {#snippet children(ties)}<textarea class="field w-64" rows="2" bind:value={written.packaging} {...ties}
@@ -56,14 +56,6 @@
     >
   {/if}
   <NumberField label="Trimmed off, %" field="trimPercent" {failure} bind:value={written.trimPercent} size={6} />
-  <NumberField label="Goes into the pan, %" field="keptPercent" {failure} bind:value={written.keptPercent} size={6} />
-  <NumberField
-    label="Filling as packed, g/ml"
-    field="packedDensity"
-    {failure}
-    bind:value={written.packedDensity}
-    size={6}
-  />
   <NumberField
     label="Middle moves in the bake, cm"
     field="bakeChangeCm"

@@ -7,10 +7,12 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import Field from '../../parts/Field.svelte'
   import TextField from '../../parts/TextField.svelte'
-  import LinesField from '../../parts/LinesField.svelte'
   import KindField from '../../parts/KindField.svelte'
   import { words } from '../../parts/words.svelte'
+  import { withLayer } from './layers'
+  import LayersField from './LayersField.svelte'
   import PieMeasures from './PieMeasures.svelte'
+  import PieSoFar from './PieSoFar.svelte'
   import StepsField from './StepsField.svelte'
 
   interface Props {
@@ -40,6 +42,7 @@
     pans = (house.data?.draft.pans ?? []).filter((pan) => pan !== null)
     failure = begin.failure ?? written.failure ?? house.failure
     draft = undefined
+    pie = undefined
     version = 0
     if (!id) return
     const one = await ask(api.GET('/api/recipes/{id}/written', { params: { path: { id } } }))
@@ -96,10 +99,23 @@
       : [...(draft.sizes ?? []), { pan: id, price: null, packaging: null }]
   }
 
+  /** Crumble and meringue are layers of their own: one is begun for them. */
+  function choose(top: string | null | undefined) {
+    if (!draft) return
+    draft.top = top ?? null
+    const layers = draft.layers ?? []
+    if ((top === 'crumble' || top === 'meringue') && layers.every((layer) => layer?.part !== 'topping'))
+      draft.layers = withLayer(
+        layers.filter((layer) => layer !== null),
+        'topping',
+      )
+  }
+
   /** Steps that go with what is chosen; what was changed in them by hand is lost, so it is asked for. */
   async function takeUsualSteps() {
     if (!draft) return
-    const { fillingKind = null, baseTreatment = null, top = null, lining = null } = draft
+    const { baseTreatment = null, top = null, lining = null } = draft
+    const fillingKind = draft.layers?.find((layer) => layer?.part === 'filling')?.fillingKind ?? null
     const outcome = await ask(api.POST('/api/writing/steps', { body: { fillingKind, baseTreatment, top, lining } }))
     failure = outcome.failure
     if (!outcome.data) return
@@ -123,6 +139,7 @@
   /** What does not hold together in the steps as they are written now; the rest is said when it is saved. */
   let checked = $state.raw<Record<string, string[]>>({})
   let takes = $state.raw<Schemas['TakesAnswer'][]>([])
+  let pie = $state.raw<Schemas['PieAnswer']>()
   let asked = 0
   $effect(() => {
     const body = draft && { id: version > 0 ? (params?.id ?? null) : null, draft: $state.snapshot(draft) as Draft }
@@ -132,6 +149,8 @@
       void ask(api.POST('/api/writing/recipe', { body })).then(({ data }) => {
         if (!data || mine !== asked) return
         if (Object.keys(data.fields).length === 0) takes = data.takes
+        // The last that held together stays, rather than a hole while a word is typed.
+        pie = data.pie ?? pie
         checked = Object.fromEntries(Object.entries(data.fields).filter(([field]) => /^(steps|links)/.test(field)))
       })
     }, 150)
@@ -166,158 +185,146 @@
       : 'A new recipe, for one pie.'}
   </h1>
   <form class="mt-3" onsubmit={save} novalidate>
-    {#if written.review}
-      <div class="note mb-3">
-        <strong>Still to look at; taken in from elsewhere:</strong>
-        <ul class="list-disc pl-5">
-          {#each written.review.split('\n') as line, index (index)}<li>{line}</li>{/each}
-        </ul>
-        <button class="press mt-2" type="button" onclick={() => (written.review = null)}>All looked at</button>
-      </div>
-    {/if}
-    <div class="row">
-      <TextField label="Name" field="name" {failure} bind:value={written.name} size={34} />
-      <TextField
-        label="Other words for it, by commas"
-        field="aliases"
-        {failure}
-        bind:value={written.aliases}
-        size={30}
-      />
-      <Field label="Dough" field="dough" {failure}>
-        {#snippet children(ties)}<select class="field" bind:value={written.dough} {...ties}
-            >{#each offered as dough (dough.id)}<option value={dough.id}>{dough.draft.name}</option>{/each}</select
-          >{/snippet}
-      </Field>
-    </div>
-    <div class="row">
-      <KindField
-        label="Filling"
-        field="fillingKind"
-        {failure}
-        options={words.current.fillings}
-        bind:value={written.fillingKind}
-      />
-      <KindField label="Top" field="top" {failure} options={words.current.tops} bind:value={written.top} />
-      <KindField
-        label="Base"
-        field="baseTreatment"
-        {failure}
-        options={words.current.schools}
-        bind:value={written.baseTreatment}
-      />
-      <KindField label="Lined" field="lining" {failure} options={words.current.linings} bind:value={written.lining} />
-      <button class="press self-end" type="button" onclick={takeUsualSteps}>Take the usual steps for these</button>
-    </div>
+    <div class="beside">
+      <div class="min-w-0">
+        {#if written.review}
+          <div class="note mb-3">
+            <strong>Still to look at; taken in from elsewhere:</strong>
+            <ul class="list-disc pl-5">
+              {#each written.review.split('\n') as line, index (index)}<li>{line}</li>{/each}
+            </ul>
+            <button class="press mt-2" type="button" onclick={() => (written.review = null)}>All looked at</button>
+          </div>
+        {/if}
+        <div class="row">
+          <TextField label="Name" field="name" {failure} bind:value={written.name} size={34} />
+          <TextField
+            label="Other words for it, by commas"
+            field="aliases"
+            {failure}
+            bind:value={written.aliases}
+            size={30}
+          />
+          <Field label="Dough" field="dough" {failure}>
+            {#snippet children(ties)}<select class="field" bind:value={written.dough} {...ties}
+                >{#each offered as dough (dough.id)}<option value={dough.id}>{dough.draft.name}</option>{/each}</select
+              >{/snippet}
+          </Field>
+        </div>
+        <div class="row">
+          <KindField
+            label="Top"
+            field="top"
+            {failure}
+            options={words.current.tops}
+            bind:value={() => written.top, (top) => choose(top)}
+          />
+          <KindField
+            label="Base"
+            field="baseTreatment"
+            {failure}
+            options={words.current.schools}
+            bind:value={written.baseTreatment}
+          />
+          <KindField
+            label="Lined"
+            field="lining"
+            {failure}
+            options={words.current.linings}
+            bind:value={written.lining}
+          />
+          <button class="press self-end" type="button" onclick={takeUsualSteps}>Take the usual steps for these</button>
+        </div>
 
-    <fieldset class="row">
-      <legend><h2>Pans and prices</h2></legend>
-      {#each pans.filter((pan) => !pan.retired || ofPan(pan.id ?? undefined)) as pan (pan.id)}
-        {@const size = ofPan(pan.id ?? undefined)}
-        <div class="flex flex-wrap items-center gap-2 pr-5" class:w-full={size}>
-          <label class="flex min-h-9 items-center gap-2"
-            ><input type="checkbox" class="size-5" checked={!!size} onchange={() => toggle(pan.id ?? '')} />
-            {pan.name}</label
+        <fieldset class="row">
+          <legend><h2>Pans and prices</h2></legend>
+          {#each pans.filter((pan) => !pan.retired || ofPan(pan.id ?? undefined)) as pan (pan.id)}
+            {@const size = ofPan(pan.id ?? undefined)}
+            <div class="flex flex-wrap items-center gap-2 pr-5" class:w-full={size}>
+              <label class="flex min-h-9 items-center gap-2"
+                ><input type="checkbox" class="size-5" checked={!!size} onchange={() => toggle(pan.id ?? '')} />
+                {pan.name}</label
+              >
+              {#if size}
+                <label class="flex items-center gap-1"
+                  ><span class="small">sells for</span>
+                  <input
+                    class="field w-24"
+                    type="number"
+                    step="any"
+                    min="0"
+                    bind:value={size.price}
+                    aria-label="Selling price in {pan.name}"
+                  /></label
+                >
+                <label class="flex items-center gap-1"
+                  ><input type="radio" name="reference" class="size-5" value={pan.id} bind:group={draft.referencePan} />
+                  <span class="small">written for this one</span></label
+                >
+                <label class="flex items-center gap-1"
+                  ><span class="small">packed with, beside the rest</span>
+                  <input
+                    class="field w-44"
+                    bind:value={
+                      () => (size.packaging ?? '').replaceAll('\n', ', '),
+                      (value) => (size.packaging = value.trim() === '' ? null : value.replaceAll(/\s*,\s*/g, '\n'))
+                    }
+                    placeholder="Pie box, large"
+                    aria-label="Packed with in {pan.name}, beside what every size has"
+                  /></label
+                >
+              {/if}
+            </div>
+          {/each}
+          {#each ['sizes', 'referencePan'] as field (field)}
+            {#if failure?.fields[field]}<p class="w-full font-bold" role="alert">
+                {failure.fields[field]?.join(' ')}
+              </p>{/if}
+          {/each}
+        </fieldset>
+
+        <LayersField
+          bind:layers={
+            () => (written.layers ?? []).filter((layer) => layer !== null), (layers) => (written.layers = layers)
+          }
+          {failure}
+        />
+        <PieMeasures {written} {failure} />
+
+        <fieldset class="row">
+          <legend><h2>Safety</h2></legend>
+          <label class="flex grow flex-col"
+            ><span class="small"
+              >Where its steps leave the rule for time and temperature: who assessed it, how, and when. It then stands
+              wherever the product is.</span
+            >
+            <textarea
+              class="field w-full"
+              rows="2"
+              bind:value={
+                () => written.assessment ?? '', (value) => (written.assessment = value.trim() === '' ? null : value)
+              }
+              aria-invalid={!!failure?.fields.assessment}></textarea></label
           >
-          {#if size}
-            <label class="flex items-center gap-1"
-              ><span class="small">sells for</span>
-              <input
-                class="field w-24"
-                type="number"
-                step="any"
-                min="0"
-                bind:value={size.price}
-                aria-label="Selling price in {pan.name}"
-              /></label
-            >
-            <label class="flex items-center gap-1"
-              ><input type="radio" name="reference" class="size-5" value={pan.id} bind:group={draft.referencePan} />
-              <span class="small">written for this one</span></label
-            >
-            <label class="flex items-center gap-1"
-              ><span class="small">packed with, beside the rest</span>
-              <input
-                class="field w-44"
-                bind:value={
-                  () => (size.packaging ?? '').replaceAll('\n', ', '),
-                  (value) => (size.packaging = value.trim() === '' ? null : value.replaceAll(/\s*,\s*/g, '\n'))
-                }
-                placeholder="Pie box, large"
-                aria-label="Packed with in {pan.name}, beside what every size has"
-              /></label
+          {#if pans.some((pan) => ofPan(pan.id ?? undefined) && (pan.material === 'glass' || pan.material === 'ceramic'))}
+            <label class="flex min-h-11 items-center gap-2"
+              ><input
+                type="checkbox"
+                class="size-5"
+                checked={written.glassFromFreezer ?? false}
+                onchange={(event) => (written.glassFromFreezer = event.currentTarget.checked)}
+              /> glass or earthenware may go from the freezer into a hot oven</label
             >
           {/if}
-        </div>
-      {/each}
-      {#each ['sizes', 'referencePan'] as field (field)}
-        {#if failure?.fields[field]}<p class="w-full font-bold" role="alert">{failure.fields[field]?.join(' ')}</p>{/if}
-      {/each}
-    </fieldset>
-
-    <div class="mt-4">
-      <LinesField
-        label="Filling of one pie: amount, ingredient, then how it is prepared"
-        field="filling"
-        {failure}
-        bind:value={draft.filling}
-        rows={7}
-        placeholder="900 g Quinces, pared and cored"
-      />
-    </div>
-    {#if draft.top === 'crumble' || draft.top === 'meringue' || draft.topping}
-      <div class="mt-3">
-        <LinesField
-          label="Topping of one pie: crumble, meringue, cream"
-          field="topping"
-          {failure}
-          bind:value={() => written.topping ?? null, (value) => (written.topping = value)}
-          rows={4}
-          placeholder="90 g Flour, plain"
-        />
+          {#each ['assessment', 'glassFromFreezer'] as field (field)}
+            {#each failure?.fields[field] ?? [] as fault (fault)}<p class="w-full font-bold" role="alert">
+                {fault}
+              </p>{/each}
+          {/each}
+        </fieldset>
       </div>
-    {/if}
-    <div class="mt-3">
-      <LinesField
-        label="Wash, sugar and the like, of one pie"
-        field="finish"
-        {failure}
-        bind:value={draft.finish}
-        rows={2}
-        placeholder="15 g Egg, wash"
-      />
+      <PieSoFar {pie} />
     </div>
-    <PieMeasures {written} {failure} />
-
-    <fieldset class="row">
-      <legend><h2>Safety</h2></legend>
-      <label class="flex grow flex-col"
-        ><span class="small"
-          >Where its steps leave the rule for time and temperature: who assessed it, how, and when. It then stands
-          wherever the product is.</span
-        >
-        <textarea
-          class="field w-full"
-          rows="2"
-          bind:value={
-            () => written.assessment ?? '', (value) => (written.assessment = value.trim() === '' ? null : value)
-          }
-          aria-invalid={!!failure?.fields.assessment}></textarea></label
-      >
-      {#if pans.some((pan) => ofPan(pan.id ?? undefined) && (pan.material === 'glass' || pan.material === 'ceramic'))}
-        <label class="flex min-h-11 items-center gap-2"
-          ><input
-            type="checkbox"
-            class="size-5"
-            checked={written.glassFromFreezer ?? false}
-            onchange={(event) => (written.glassFromFreezer = event.currentTarget.checked)}
-          /> glass or earthenware may go from the freezer into a hot oven</label
-        >
-      {/if}
-      {#each ['assessment', 'glassFromFreezer'] as field (field)}
-        {#each failure?.fields[field] ?? [] as fault (fault)}<p class="w-full font-bold" role="alert">{fault}</p>{/each}
-      {/each}
-    </fieldset>
 
     {#if draft.steps}
       <StepsField
@@ -352,6 +359,17 @@
 {/if}
 
 <style>
+  .beside {
+    display: grid;
+    gap: 1rem 2.5rem;
+  }
+
+  @media (min-width: 1100px) {
+    .beside {
+      grid-template-columns: 1fr 22rem;
+    }
+  }
+
   .row {
     display: flex;
     flex-wrap: wrap;
