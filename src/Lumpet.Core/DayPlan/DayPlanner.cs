@@ -111,7 +111,7 @@ public static class DayPlanner
             // Cut-outs that the trim gives take no disc.
             where disc > Mass.Zero
             select new DoughDemand(
-                lot.Product.Dough, lot.Id, $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, parcel.Pies, piece, parcel.Times.Start[node]);
+                lot.Product.DoughOf(piece), lot.Id, $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, parcel.Pies, piece, parcel.Times.Start[node]);
     }
 
     /// <summary>A disc is portioned on the scale, so it is rounded there, and a batch is the sum of what is portioned.</summary>

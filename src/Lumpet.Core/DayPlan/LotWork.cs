@@ -15,11 +15,10 @@ internal sealed class LotWork
         Lot = lot;
         Graph = new StepGraph(lot.Product.Process);
         PiesTogether = lot.Trays.Take(Math.Max(1, mostTrays)).Sum();
-        var dough = lot.Product.Dough;
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
         Takes = PreparationTaking.Of(lot.Product, Graph);
         var making = new MakingTimetable(calendar);
-        var doughReady = new ReadyFrom(firstMin + dough.MadeInMinutes + dough.Rest.Least, "dough can be mixed and rested");
+        var doughReady = new ReadyFrom(firstMin + lot.Product.Doughs.Max(dough => dough.MadeInMinutes + dough.Rest.Least), "dough can be mixed and rested");
         Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin, spareMin, [.. Enumerable.Range(0, Graph.Nodes.Count).Select(Ready)]);
 
         ReadyFrom Ready(int node) => Takes.Where(taken => taken.Node == node)

@@ -37,6 +37,7 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         ];
         var rolled = Enumerable.Range(0, graph.Nodes.Count).First(node => graph.Nodes[node].UsesDough);
         var lines = new List<WayLine> { new(product.Name, [.. Dough(product.Dough, times.Start[rolled]), .. On(graph.HoldsDough)], null, 0) };
+        if (product.TopDough is { } top) lines.Add(new WayLine(top.Name, [.. Dough(top, times.Start[rolled])], times.Start[rolled], 0));
         int[] begun = [.. Enumerable.Range(0, graph.Nodes.Count).Where(node => !graph.HoldsDough(node) && !graph.Into(node).Any())];
         foreach (var (root, at) in begun.Select((root, at) => (root, at)))
         {

@@ -45,7 +45,7 @@ public enum Lining
 
 /// <summary>How the dough of a product is cut.</summary>
 /// <param name="Top">What lies on the filling.</param>
-/// <param name="Thickness">To which the dough is rolled; commonly 2 to 5 mm.</param>
+/// <param name="Thickness">To which the dough of the base is rolled; commonly 2 to 5 mm.</param>
 /// <param name="BaseOverhang">What the base hangs over the outer edge of the rim, on one side; of a free-form pie the fold.</param>
 /// <param name="TopOverhang">What lid or strips hang over the outer edge of the rim, on one side.</param>
 /// <param name="TrimShare">Share of a disc that is trimmed off its piece, from 0 to under 1; small rounds are reckoned from their sheet instead.</param>
@@ -60,6 +60,9 @@ public sealed record Crust(
     Length StripWidth,
     Length StripGap)
 {
+    /// <summary>To which lid, strips or cut-outs are rolled; null where they are as thick as the base.</summary>
+    public Length? TopThickness { get; init; }
+
     /// <summary>How the base is laid in.</summary>
     public Lining Lining { get; init; }
 

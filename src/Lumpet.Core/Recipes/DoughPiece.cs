@@ -15,6 +15,9 @@ namespace Lumpet.Core.Recipes;
 public sealed record DoughPiece(
     string Name, Outline Outline, int Count, Strips Strips, Length StripWidth, Area Area, Mass Mass, Mass Disc)
 {
+    /// <summary>Whether it lies on the filling: a lid, strips, cut-outs. They may be of another dough, rolled to another thickness.</summary>
+    public bool IsOnTop { get; init; }
+
     /// <summary>How many of it are cut from the trim of the other pieces, rolled out once more.</summary>
     public int FromTrim { get; init; }
 

@@ -12,9 +12,10 @@ public static class DoughPieces
     /// <param name="mound">Height of the filling above the rim; at least 0.</param>
     public static IReadOnlyList<DoughPiece> For(Product product, Pan pan, Length mound)
     {
-        var cut = new Cutting(product.Crust, product.Dough.Density);
+        var (cut, onTop) = (new Cutting(product.Crust, product.Dough.Density, product.Crust.Thickness), new Cutting(product.Crust, (product.TopDough ?? product.Dough).Density, product.Crust.TopThickness ?? product.Crust.Thickness));
         DoughPiece[] below = [.. Base(cut, pan)];
-        return [.. below, .. Top(cut, product, pan, mound, below)];
+        // Trim of one dough is no decoration of another.
+        return [.. below, .. Top(onTop, product, pan, mound, product.TopDough is null ? below : []).Select(piece => piece with { IsOnTop = true })];
     }
 
     /// <summary>Floor, up both walls, over the rim, plus the overhang on both sides; of a free-form pie its floor and the fold.</summary>
@@ -102,7 +103,7 @@ public static class DoughPieces
         var count = Math.Max(1, (int)Math.Round(cut.Crust.CutOuts * (pan.Top.Area / product.ReferencePan.Top.Area), MidpointRounding.AwayFromZero));
         var one = Outline.Circle(cut.Crust.CutOutDiameter);
         var sheet = SheetLayout.Of(one, rerolls: 0);
-        var each = one.Area * cut.Crust.Thickness * cut.Density;
+        var each = one.Area * cut.Thickness * cut.Density;
         var usable = below.Sum(piece => piece.Trim.Grams) * sheet.UsedShare;
         var fromTrim = cut.Crust.CutOutsFromTrim ? (int)Math.Min(count, Math.Floor(usable / each.Grams)) : 0;
         return cut.Piece("cut-outs", one, count, Strips.None, Length.Zero, one.Area * count, sheet.TrimShare) with
@@ -139,13 +140,13 @@ public static class DoughPieces
         })];
     }
 
-    private sealed record Cutting(Crust Crust, Density Density)
+    private sealed record Cutting(Crust Crust, Density Density, Length Thickness)
     {
         public DoughPiece Flat(string name, Outline outline) => Piece(name, outline, 1, Strips.None, Length.Zero, outline.Area, Crust.TrimShare);
 
         public DoughPiece Piece(string name, Outline outline, int count, Strips strips, Length width, Area area, double trimShare)
         {
-            var mass = area * Crust.Thickness * Density;
+            var mass = area * Thickness * Density;
             return new DoughPiece(name, outline, count, strips, width, area, mass, mass / (1 - trimShare));
         }
     }

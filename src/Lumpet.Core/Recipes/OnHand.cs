@@ -41,6 +41,7 @@ public sealed record OnHand(string What, Mass Have, Mass PerPie, int Pies)
     private static (OnHand? Answer, string? Fault) Part(ReadAmount read, ScaledProduct scaled)
     {
         var isFilling = Is(read, "filling");
+        if (!isFilling && scaled.Product.TopDough is { } top) return (null, $"It takes {scaled.Product.Dough.Name} and {top.Name}: one weight of dough says nothing of either.");
         // Several fillings pack as the mean of them does.
         var density = isFilling ? scaled.FillingDensity : scaled.Product.Dough.Density;
         double grams = 0;

@@ -10,7 +10,7 @@ namespace Lumpet.Core.Recipes;
 /// <param name="Name">The name shown, for example "Pear and ginger".</param>
 /// <param name="Version">Number of this version, from 1.</param>
 /// <param name="Aliases">Other words by which an order line may call it.</param>
-/// <param name="Dough">The dough of its crust.</param>
+/// <param name="Dough">The dough of its base, and of what lies on top unless that has one of its own.</param>
 /// <param name="Crust">How that dough is cut.</param>
 /// <param name="Layers">Its fillings from the floor up, then what lies on them, is brushed on or served beside; one filling at least.</param>
 /// <param name="Packaging">What is counted by the pie: box, label.</param>
@@ -47,6 +47,15 @@ public sealed record Product(
     /// <summary>Whether the manager accepts glass or earthenware going from the freezer into a hot oven.</summary>
     public bool GlassFromFreezer { get; init; }
 
+    /// <summary>The dough of lid, strips or cut-outs; null where they are of the same as the base.</summary>
+    public DoughFormula? TopDough { get; init; }
+
+    /// <summary>Its doughs, that of the base first.</summary>
+    public IEnumerable<DoughFormula> Doughs => TopDough is { } top ? [Dough, top] : [Dough];
+
+    /// <summary>The dough of a piece.</summary>
+    public DoughFormula DoughOf(DoughPiece piece) => piece.IsOnTop ? TopDough ?? Dough : Dough;
+
     /// <summary>How far the middle of its filling moves in the reference pan while it bakes: below 0 sinks, above 0 rises.</summary>
     public Length BakeChange { get; init; }
 
@@ -58,7 +67,7 @@ public sealed record Product(
     /// part can be forgotten; a test holds that no list of lines stands beside them.
     /// </summary>
     public IReadOnlyList<RecipePart> Parts =>
-        [new(PartKind.Dough, "dough", null, Dough.Lines), .. Layers.Select(layer => new RecipePart(layer.Kind, layer.Id, layer, layer.Lines))];
+        [.. Doughs.Select((dough, at) => new RecipePart(PartKind.Dough, at == 0 ? "dough" : "top-dough", null, dough.Lines) { Dough = dough }), .. Layers.Select(layer => new RecipePart(layer.Kind, layer.Id, layer, layer.Lines))];
 
     /// <summary>Its fillings, from the floor up.</summary>
     public IEnumerable<Layer> Fillings => Layers.Where(layer => layer.Kind == PartKind.Filling);
@@ -138,4 +147,8 @@ public enum PartKind
 /// <param name="Id">Unique in its recipe.</param>
 /// <param name="Layer">The layer that it is; null for the dough.</param>
 /// <param name="Lines">Its lines as written.</param>
-public sealed record RecipePart(PartKind Kind, string Id, Layer? Layer, IReadOnlyList<RecipeLine> Lines);
+public sealed record RecipePart(PartKind Kind, string Id, Layer? Layer, IReadOnlyList<RecipeLine> Lines)
+{
+    /// <summary>The dough that it is; null for layers and packaging.</summary>
+    public DoughFormula? Dough { get; init; }
+}

@@ -30,8 +30,8 @@ public sealed record ScaledProduct(
     /// <summary>Every line of every part.</summary>
     public IEnumerable<ScaledLine> AllLines => Parts.SelectMany(part => part.Lines);
 
-    /// <summary>Lines of the dough, with what stays in the bowl.</summary>
-    public IReadOnlyList<ScaledLine> Dough => Part(PartKind.Dough).Lines;
+    /// <summary>Its doughs with what stays in the bowl, that of the base first.</summary>
+    public IEnumerable<ScaledPart> Doughs => Parts.Where(part => part.Kind == PartKind.Dough);
 
     /// <summary>How its fillings pack together: that of the one filling, or the mean of several by their room.</summary>
     public Density FillingDensity => Density.Of(FillingPerPie, FillingScale.Room);

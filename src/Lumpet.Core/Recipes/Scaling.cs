@@ -24,11 +24,11 @@ public static class Scaling
         var pieces = PiecesIn(product, pan, filling);
         var discs = DiscsOf(pieces);
         var reference = DiscsOf(PiecesIn(product, product.ReferencePan, FillingScale.For(product, product.ReferencePan)));
-        double Factor(RecipePart part) => part.Layer switch
+        double Factor(RecipePart part) => part switch
         {
-            null => product.Dough.BatchFor(discs) / product.Dough.Written,
-            { Law: LayerLaw.Room } => filling.RoomFactor,
-            var layer => LayerScale.Factor(layer, product, pan),
+            { Dough: { } dough } => dough.BatchFor(DiscsOf(pieces.Where(piece => product.DoughOf(piece) == dough))) / dough.Written,
+            { Layer.Law: LayerLaw.Room } => filling.RoomFactor,
+            _ => LayerScale.Factor(part.Layer!, product, pan),
         };
         ScaledPart[] parts = [.. product.Parts.Select(part => Part(part, Factor(part), count))];
         return new ScaledProduct(

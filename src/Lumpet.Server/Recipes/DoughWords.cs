@@ -8,11 +8,13 @@ namespace Lumpet.Server.Recipes;
 internal static class DoughWords
 {
     /// <summary>"Water from 384 to 480 g: hold back 96 g. Fat as peas. 3 turns, 30 min of cold after each. …"</summary>
-    public static string Method(ScaledProduct scaled)
+    /// <param name="dough">The dough.</param>
+    /// <param name="lines">What is weighed of it.</param>
+    /// <param name="thickness">To which it is rolled, in millimetres.</param>
+    public static string Method(DoughFormula dough, IEnumerable<ScaledLine> lines, double thickness)
     {
-        var (dough, method) = (scaled.Product.Dough, scaled.Product.Dough.Method);
-        var thickness = scaled.Product.Crust.Thickness.Millimetres;
-        var said = Making(dough, scaled.Dough.Where(line => IsWater(line.Line)).Sum(line => line.Total.Grams)).ToList();
+        var method = dough.Method;
+        var said = Making(dough, lines.Where(line => IsWater(line.Line)).Sum(line => line.Total.Grams)).ToList();
         said.Add(thickness < method.ThinnestMm || thickness > method.ThickestMm
             ? Words($"Rolled to {thickness} mm, where {method.ThinnestMm} to {method.ThickestMm} mm is usual for it.")
             : Words($"Rolled to {method.ThinnestMm} to {method.ThickestMm} mm."));
@@ -38,11 +40,12 @@ internal static class DoughWords
     public static bool IsWater(RecipeLine line) => line.Ingredient.Facts.Role is IngredientRole.Liquid or IngredientRole.Spirit;
 
     /// <summary>"112 g of trim come back from a pie", and what of it its cut-outs take.</summary>
-    public static string TrimUse(ScaledProduct scaled)
+    /// <param name="crust">How it is cut.</param>
+    /// <param name="pieces">The pieces of one dough.</param>
+    public static string TrimUse(Crust crust, IReadOnlyList<DoughPiece> pieces)
     {
-        var trim = scaled.Pieces.Sum(piece => piece.Trim.Grams);
-        var crust = scaled.Product.Crust;
-        if (scaled.Pieces.FirstOrDefault(piece => piece.FromTrim > 0) is { } cutOuts)
+        var trim = pieces.Sum(piece => piece.Trim.Grams);
+        if (pieces.FirstOrDefault(piece => piece.FromTrim > 0) is { } cutOuts)
         {
             var rest = trim - cutOuts.TakenFromTrim.Grams;
             var all = cutOuts.FromTrim == cutOuts.Count ? "All" : Words($"{cutOuts.FromTrim} of");

@@ -21,6 +21,8 @@ internal static class LayerWords
     {
         { Layer: { } layer } => Title(product, layer),
         { Kind: PartKind.Packaging } => "Packaging",
+        { Id: "top-dough", Dough: { } top } => top.Name,
+        { Dough: { } dough } when product.TopDough is not null => dough.Name,
         _ => "Dough",
     };
 

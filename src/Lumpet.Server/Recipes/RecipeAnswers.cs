@@ -66,7 +66,8 @@ public sealed record ScaleRequest(string? Pan, int? Count, string? Have, double?
 /// <param name="DoughKilograms">Dough of all pies, bowl loss included.</param>
 /// <param name="Filling">How the filling scales.</param>
 /// <param name="Layers">Its layers, from the floor up, then what lies on it, is brushed on or served beside.</param>
-/// <param name="Dough">The dough.</param>
+/// <param name="Dough">The dough of the base, and of what lies on top unless that has its own.</param>
+/// <param name="TopDough">The dough of what lies on top, where it is another.</param>
 /// <param name="Packaging">What is counted by the pie in this pan.</param>
 /// <param name="Cost">What one pie costs.</param>
 /// <param name="Steps">How it is made.</param>
@@ -91,6 +92,7 @@ public sealed record ScaleAnswer(
     FillingScaleAnswer Filling,
     IReadOnlyList<PieLayerAnswer> Layers,
     DoughScaleAnswer Dough,
+    DoughScaleAnswer? TopDough,
     IReadOnlyList<string> Packaging,
     CostAnswer Cost,
     IReadOnlyList<StepAnswer> Steps,

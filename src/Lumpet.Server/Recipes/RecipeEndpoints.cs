@@ -52,7 +52,7 @@ internal static class RecipeEndpoints
         product.Id,
         product.Name,
         product.Version,
-        product.Dough.Name,
+        string.Join(" and ", product.Doughs.Select(dough => dough.Name)),
         LayerWords.Fillings(product),
         KindWords.Of(product.Crust),
         ProcessWords.Base(product.Process),

@@ -18,9 +18,9 @@ internal static class ScaleAnswers
     /// <summary>The answer.</summary>
     public static ScaleAnswer Of(ScaledProduct scaled, PieCost cost, string currency, IReadOnlyList<string>? handles, OnHand? onHand, Product written)
     {
-        var (product, dough) = (scaled.Product, scaled.Product.Dough);
+        var product = scaled.Product;
         var layers = Layers(scaled);
-        var doughLines = Lines(scaled.Dough);
+        DoughScaleAnswer[] doughs = [.. scaled.Doughs.Select(part => Dough(scaled, part, written))];
         return new ScaleAnswer(
             product.Id,
             product.Name,
@@ -32,23 +32,11 @@ internal static class ScaleAnswers
             Pan(product.ReferencePan),
             [.. product.Sizes.Select(size => Pan(size.Pan))],
             Math.Round(layers.Where(layer => layer.Part == Naming.Of(PartKind.Filling)).Sum(layer => layer.Lines.Sum(line => line.TotalGrams)) / 1000, 2),
-            Math.Round(doughLines.Sum(line => line.TotalGrams) / 1000, 2),
+            Math.Round(doughs.Sum(dough => dough.Lines.Sum(line => line.TotalGrams)) / 1000, 2),
             Filling(scaled),
             layers,
-            new DoughScaleAnswer(
-                dough.Name,
-                Math.Round(scaled.DoughFactor, 4),
-                Math.Round(scaled.DoughPerPie.Grams, 1),
-                dough.Density.GramsPerMillilitre,
-                product.Crust.Thickness.Millimetres,
-                written.Crust.Thickness.Millimetres,
-                Math.Round(product.Crust.TrimShare * 100, 1),
-                Math.Round(dough.BowlLossShare * 100, 1),
-                [.. scaled.Pieces.Select(piece => Piece(piece, scaled))],
-                doughLines,
-                JudgeWords.Of(dough),
-                DoughWords.Method(scaled),
-                DoughWords.TrimUse(scaled)),
+            doughs[0],
+            doughs.ElementAtOrDefault(1),
             [.. scaled.Packaging.Select(item => item.Name)],
             Cost(cost, product, currency),
             Steps(product),
@@ -73,6 +61,30 @@ internal static class ScaleAnswers
             onHand is null ? null
                 : new OnHandAnswer(onHand.What, Math.Round(onHand.Have.Grams, 1), Math.Round(onHand.PerPie.Grams, 1), onHand.Pies, Math.Round(onHand.Left.Grams, 1)),
             Made(scaled));
+    }
+
+    /// <summary>One of the doughs, with the pieces that are cut of it.</summary>
+    private static DoughScaleAnswer Dough(ScaledProduct scaled, ScaledPart part, Product written)
+    {
+        var (product, dough) = (scaled.Product, part.Part.Dough!);
+        DoughPiece[] pieces = [.. scaled.Pieces.Where(piece => product.DoughOf(piece) == dough)];
+        var reference = Scaling.Scale(product, product.ReferencePan, 1).Doughs.First(one => one.Part.Id == part.Part.Id);
+        var isOnTop = dough != product.Dough;
+        Length Thickness(Crust crust) => isOnTop ? crust.TopThickness ?? crust.Thickness : crust.Thickness;
+        return new DoughScaleAnswer(
+            dough.Name,
+            Math.Round(part.Factor / reference.Factor, 4),
+            Math.Round(pieces.Sum(piece => piece.Disc.Grams), 1),
+            dough.Density.GramsPerMillilitre,
+            Thickness(product.Crust).Millimetres,
+            Thickness(written.Crust).Millimetres,
+            Math.Round(product.Crust.TrimShare * 100, 1),
+            Math.Round(dough.BowlLossShare * 100, 1),
+            [.. pieces.Select(piece => Piece(piece, scaled))],
+            Lines(part.Lines),
+            JudgeWords.Of(dough),
+            DoughWords.Method(dough, part.Lines, Thickness(product.Crust).Millimetres),
+            DoughWords.TrimUse(product.Crust, pieces));
     }
 
     /// <summary>How the fillings stand in the pan.</summary>

@@ -98,7 +98,7 @@ public static class IngredientStore
               SELECT ingredient_id AS id, product_id FROM product_line
               UNION SELECT ingredient_id, product_id FROM product_packaging
               UNION SELECT ingredient_id, product_id FROM product_size_packaging
-              UNION SELECT l.ingredient_id, p.id FROM dough_line l JOIN product p ON p.dough_id = l.dough_id)
+              UNION SELECT l.ingredient_id, p.id FROM dough_line l JOIN product p ON l.dough_id IN (p.dough_id, p.top_dough_id))
             GROUP BY id
             """).ToDictionary(row => row.Id, row => (int)row.Products);
 

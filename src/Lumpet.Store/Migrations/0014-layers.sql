@@ -36,3 +36,7 @@ ALTER TABLE product_line_of_layer RENAME TO product_line;
 ALTER TABLE product DROP COLUMN filling_kind;
 ALTER TABLE product DROP COLUMN packed_density;
 ALTER TABLE product DROP COLUMN kept_share;
+
+-- What lies on the filling may be of another dough, and rolled to another thickness.
+ALTER TABLE product ADD COLUMN top_dough_id TEXT REFERENCES dough (id);
+ALTER TABLE product ADD COLUMN top_thickness_mm REAL CHECK (top_thickness_mm > 0);

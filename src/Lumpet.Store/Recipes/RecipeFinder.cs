@@ -19,7 +19,7 @@ public static class RecipeFinder
     private const string Lines =
         """
         SELECT l.ingredient_id FROM product_line l WHERE l.product_id = p.id
-        UNION ALL SELECT l.ingredient_id FROM dough_line l WHERE l.dough_id = p.dough_id
+        UNION ALL SELECT l.ingredient_id FROM dough_line l WHERE l.dough_id IN (p.dough_id, p.top_dough_id)
         """;
 
     /// <summary>Ids of the products that match, in the order in which the bakery lists them.</summary>
@@ -31,7 +31,7 @@ public static class RecipeFinder
             with.Add($"word{at}", $"%{Escaped(word)}%");
             where.Add(
                 $"""
-                (p.name LIKE @word{at} ESCAPE '\' OR d.name LIKE @word{at} ESCAPE '\'
+                (p.name LIKE @word{at} ESCAPE '\' OR d.name LIKE @word{at} ESCAPE '\' OR t.name LIKE @word{at} ESCAPE '\'
                  OR EXISTS (SELECT 1 FROM product_alias a WHERE a.product_id = p.id AND a.alias LIKE @word{at} ESCAPE '\')
                  OR EXISTS (SELECT 1 FROM product_line l JOIN ingredient i ON i.id = l.ingredient_id WHERE l.product_id = p.id AND i.name LIKE @word{at} ESCAPE '\'))
                 """);
@@ -50,7 +50,7 @@ public static class RecipeFinder
             where.Add($"NOT EXISTS (SELECT 1 FROM ({Lines}) used WHERE used.ingredient_id IN @carrying)");
         }
 
-        return [.. connection.Query<string>($"SELECT p.id FROM product p JOIN dough d ON d.id = p.dough_id WHERE {string.Join(" AND ", where)} ORDER BY p.position", with)];
+        return [.. connection.Query<string>($"SELECT p.id FROM product p JOIN dough d ON d.id = p.dough_id LEFT JOIN dough t ON t.id = p.top_dough_id WHERE {string.Join(" AND ", where)} ORDER BY p.position", with)];
     }
 
     /// <summary>Products there are.</summary>

@@ -57,7 +57,7 @@ public static class RecipeStore
         IEnumerable<T> Rows<T>(string sql) => connection.Query<T>(sql, new { ids });
         var rows = Rows<ProductRow>(
             $"""
-            SELECT id, name, version, dough_id AS doughId, top, thickness_mm AS thickness, base_overhang_cm AS baseOverhang,
+            SELECT id, name, version, dough_id AS doughId, top_dough_id AS topDoughId, top_thickness_mm AS topThickness, top, thickness_mm AS thickness, base_overhang_cm AS baseOverhang,
                    top_overhang_cm AS topOverhang, trim_share AS trim, strip_width_cm AS stripWidth, strip_gap_cm AS stripGap,
                    bake_change_cm AS bakeChange, reference_pan_id AS panId, oldest_min AS oldest, base_treatment AS treatment, assessment, glass_from_freezer AS glassFromFreezer, lining,
                    cut_out_cm AS cutOut, cut_outs AS cutOuts, cut_outs_from_trim AS cutOutsFromTrim, rerolls, review, retired
@@ -66,7 +66,7 @@ public static class RecipeStore
         if (rows.Length == 0) return [];
 
         var ingredients = IngredientStore.All(connection);
-        var doughs = Doughs(connection, ingredients, ids is null ? null : [.. rows.Select(row => row.DoughId).Distinct()]);
+        var doughs = Doughs(connection, ingredients, ids is null ? null : [.. rows.SelectMany(row => new[] { row.DoughId, row.TopDoughId }).OfType<string>().Distinct()]);
         var pans = Pans(connection).ToDictionary(pan => pan.Id);
         var currency = connection.QueryFirstOrDefault<string>("SELECT currency FROM bakery") ?? "EUR";
         var aliases = Rows<AliasRow>($"SELECT product_id AS productId, alias FROM product_alias {where} ORDER BY alias").ToLookup(row => row.ProductId);
@@ -124,6 +124,7 @@ public static class RecipeStore
             Assessment = row.Assessment,
             IsRetired = row.Retired == 1,
             GlassFromFreezer = row.GlassFromFreezer == 1,
+            TopDough = row.TopDoughId is { } top ? doughs[top] : null,
             BakeChange = Length.FromCentimetres(row.BakeChange),
             Review = row.Review.Split('\n', StringSplitOptions.RemoveEmptyEntries),
         })];
@@ -147,6 +148,7 @@ public static class RecipeStore
         Length.FromCentimetres(row.StripWidth),
         Length.FromCentimetres(row.StripGap))
     {
+        TopThickness = row.TopThickness is { } onTop ? Length.FromMillimetres(onTop) : null,
         Lining = Word<Lining>(row.Lining),
         CutOutDiameter = Length.FromCentimetres(row.CutOut),
         CutOuts = (int)row.CutOuts,
@@ -224,7 +226,7 @@ public static class RecipeStore
     };
 
     private sealed record ProductRow(
-        string Id, string Name, long Version, string DoughId, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double BakeChange, string PanId, long Oldest,
+        string Id, string Name, long Version, string DoughId, string? TopDoughId, double? TopThickness, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double BakeChange, string PanId, long Oldest,
         string Treatment, string Assessment, long GlassFromFreezer, string Lining, double CutOut, long CutOuts, long CutOutsFromTrim, long Rerolls, string Review, long Retired);
 
     private sealed record DoughRow(

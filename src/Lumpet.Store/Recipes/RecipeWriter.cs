@@ -87,12 +87,12 @@ public static class RecipeWriter
             connection.Execute($"DELETE FROM {table} WHERE product_id = @Id", new { product.Id });
         connection.Execute(
             """
-                INSERT INTO product (id, position, name, version, dough_id, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share,
+                INSERT INTO product (id, position, name, version, dough_id, top_dough_id, top_thickness_mm, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share,
                   strip_width_cm, strip_gap_cm, bake_change_cm, reference_pan_id, oldest_min, base_treatment, assessment, glass_from_freezer, lining,
                   cut_out_cm, cut_outs, cut_outs_from_trim, rerolls, review)
-                VALUES (@id, @position, @name, @version, @dough, @top, @thickness, @baseOverhang, @topOverhang, @trim, @strip, @gap, @change, @pan, @oldest,
+                VALUES (@id, @position, @name, @version, @dough, @topDough, @topThickness, @top, @thickness, @baseOverhang, @topOverhang, @trim, @strip, @gap, @change, @pan, @oldest,
                   @treatment, @assessment, @glass, @lining, @cutOut, @cutOuts, @cutOutsFromTrim, @rerolls, @review)
-                ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, dough_id = excluded.dough_id, top = excluded.top,
+                ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, dough_id = excluded.dough_id, top_dough_id = excluded.top_dough_id, top_thickness_mm = excluded.top_thickness_mm, top = excluded.top,
                   thickness_mm = excluded.thickness_mm, base_overhang_cm = excluded.base_overhang_cm, top_overhang_cm = excluded.top_overhang_cm,
                   trim_share = excluded.trim_share, strip_width_cm = excluded.strip_width_cm, strip_gap_cm = excluded.strip_gap_cm,
                   bake_change_cm = excluded.bake_change_cm,
@@ -109,6 +109,8 @@ public static class RecipeWriter
                 name = product.Name,
                 version = product.Version,
                 dough = product.Dough.Id,
+                topDough = product.TopDough?.Id,
+                topThickness = product.Crust.TopThickness?.Millimetres,
                 top = Naming.Of(product.Crust.Top),
                 thickness = product.Crust.Thickness.Millimetres,
                 baseOverhang = product.Crust.BaseOverhang.Centimetres,

@@ -73,7 +73,7 @@ public static class Shelving
     {
         Shelved.Product => connection.Query<string>(
             "SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id AND pick_up_local >= @fromLocal ORDER BY pick_up_local", new { id, fromLocal }),
-        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE dough_id = @id AND retired = 0 ORDER BY name", new { id }),
+        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE @id IN (dough_id, top_dough_id) AND retired = 0 ORDER BY name", new { id }),
         _ => connection.Query<string>(
             """
             SELECT p.name FROM product p WHERE p.retired = 0 AND (
@@ -92,7 +92,7 @@ public static class Shelving
     private static string[] Refers(SqliteConnection connection, Shelved kind, string id) => Named(kind switch
     {
         Shelved.Product => connection.Query<string>("SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id ORDER BY pick_up_local DESC", new { id }),
-        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE dough_id = @id ORDER BY name", new { id }),
+        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE @id IN (dough_id, top_dough_id) ORDER BY name", new { id }),
         _ => connection.Query<string>(
             """
             SELECT p.name FROM product p JOIN product_line l ON l.product_id = p.id WHERE l.ingredient_id = @id

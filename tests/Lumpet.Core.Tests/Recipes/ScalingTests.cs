@@ -135,8 +135,8 @@ public sealed class ScalingTests
     public void Dough_lines_make_the_discs_and_what_stays_in_the_bowl()
     {
         var scaled = Scaling.Scale(Pear, Pan26, 7);
-        Assert.Equal(scaled.DoughPerPie.Grams * 7 / 0.99, scaled.Dough.Sum(line => line.Total.Grams), 6);
-        Assert.Equal(0.5, scaled.Dough[0].Total / (scaled.Dough[0].Total + scaled.Dough[1].Total + scaled.Dough[2].Total), 9);
+        Assert.Equal(scaled.DoughPerPie.Grams * 7 / 0.99, scaled.Doughs.First().Lines.Sum(line => line.Total.Grams), 6);
+        Assert.Equal(0.5, scaled.Doughs.First().Lines[0].Total / (scaled.Doughs.First().Lines[0].Total + scaled.Doughs.First().Lines[1].Total + scaled.Doughs.First().Lines[2].Total), 9);
     }
 
     [Theory]

@@ -23,12 +23,15 @@ public sealed class PreparationEndpointTests : IDisposable
     public async Task What_is_made_here_says_who_takes_it_how_it_keeps_and_how_much_a_day_takes()
     {
         var all = await List($"?day={SecondDay}");
-        Assert.Equal(["Hazelnut praline", "Sweet potato puree", "Toasted hazelnuts"], all.Select(one => Text(one, "name")));
-        Assert.Equal(["Hazelnut tart", "Hazelnut praline"], all[2].GetProperty("takenBy").EnumerateArray().Select(taker => Text(taker, "name")));
+        Assert.Equal(["Almond paste", "Burnt-sugar sauce", "Hazelnut praline", "Sweet potato puree", "Toasted hazelnuts"], all.Select(one => Text(one, "name")));
+        Assert.Equal(["Hazelnut tart", "Hazelnut praline"], all[4].GetProperty("takenBy").EnumerateArray().Select(taker => Text(taker, "name")));
         // Ten foil pans of 360 g; six tarts of 280 g, and what the praline of five pies takes: 5 x 25 g / 0.96 x 200/420.4.
-        Assert.Equal(3600, all[1].GetProperty("dayGrams").GetDouble(), 1.0);
-        Assert.Equal((6 * 280) + (5 * 25 / 0.96 * 200 / 420.4), all[2].GetProperty("dayGrams").GetDouble(), 1.0);
-        Assert.Equal("in the fridge for 3 days; wanted 8 h before it is used; before use: stir", Text(all[1], "keeps"));
+        Assert.Equal(3600, all[3].GetProperty("dayGrams").GetDouble(), 1.0);
+        Assert.Equal((6 * 280) + (5 * 25 / 0.96 * 200 / 420.4), all[4].GetProperty("dayGrams").GetDouble(), 1.0);
+        Assert.Equal("in the fridge for 3 days; wanted 8 h before it is used; before use: stir", Text(all[3], "keeps"));
+        // 45 g of sauce beside each of six tarts.
+        Assert.Equal(270, all[1].GetProperty("dayGrams").GetDouble());
+        Assert.StartsWith("in the freezer for 30 days", Text(all[0], "keeps"), StringComparison.Ordinal);
         Assert.All(await List(), one => Assert.Equal(0, one.GetProperty("dayGrams").GetDouble()));
         Assert.Equal(400, (await server.Send(HttpMethod.Get, "/api/preparations?day=someday", null)).Status);
     }
@@ -40,7 +43,7 @@ public sealed class PreparationEndpointTests : IDisposable
         Assert.Empty(plan.GetProperty("troubles").EnumerateArray());
         var tasks = plan.GetProperty("tasks").EnumerateArray().ToDictionary(task => Text(task, "id"));
         var sheets = (await server.Get($"/api/fillings/{SecondDay}")).GetProperty("batches").EnumerateArray().ToArray();
-        Assert.Equal(3, sheets.Length);
+        Assert.Equal(4, sheets.Length);
         foreach (var sheet in sheets)
         {
             Assert.Equal(string.Empty, Text(sheet, "trouble"));
@@ -106,7 +109,7 @@ public sealed class PreparationEndpointTests : IDisposable
         var (status, problem) = await server.Send(HttpMethod.Put, "/api/ingredients/praline", draft.ToJsonString(), ("If-Match", $"\"{praline.GetProperty("version")}\""));
         Assert.Equal(400, status);
         Assert.Equal(["making.batchMostKg", "making.steps[1].waitAim"], problem.GetProperty("errors").EnumerateObject().Select(field => field.Name).Order());
-        Assert.Contains("up to 3 kg at once", Text((await List())[0], "batches"), StringComparison.Ordinal);
+        Assert.Contains("up to 3 kg at once", Text((await List()).Single(one => Text(one, "name") == "Hazelnut praline"), "batches"), StringComparison.Ordinal);
     }
 
     [Fact]

@@ -458,7 +458,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Ingredients, pans, doughs and products as lumpet.recipe-library/1. */
+        /** Ingredients, pans, doughs and products as lumpet.recipe-library/2. */
         get: operations["GetLibrary"];
         put?: never;
         post?: never;
@@ -2930,6 +2930,13 @@ export interface components {
             aliases?: null | string;
             /** @description Id of its dough. */
             dough?: null | string;
+            /** @description Id of the dough of lid, strips or cut-outs; null where it is the same. */
+            topDough?: null | string;
+            /**
+             * Format: double
+             * @description To which that is rolled; null where it is as thick as the base.
+             */
+            topThicknessMm?: null | number;
             /** @description One of the names of Top. */
             top?: null | string;
             /**
@@ -3201,8 +3208,9 @@ export interface components {
             filling: components["schemas"]["FillingScaleAnswer"];
             /** @description Its layers, from the floor up, then what lies on it, is brushed on or served beside. */
             layers: components["schemas"]["PieLayerAnswer"][];
-            /** @description The dough. */
+            /** @description The dough of the base, and of what lies on top unless that has its own. */
             dough: components["schemas"]["DoughScaleAnswer"];
+            topDough: null | components["schemas"]["DoughScaleAnswer"];
             /** @description What is counted by the pie in this pan. */
             packaging: string[];
             /** @description What one pie costs. */

@@ -42,7 +42,9 @@ internal sealed partial class ForeignRecipes(LibraryState state)
     {
         var writing = own.Deserialize<RecipeJsonLd.OwnWriting>(Format)!;
         products.Add(new NamedProduct(writing.Id, EarlierProduct.Upgraded(writing.Product, own.Deserialize<RecipeJsonLd.EarlierWriting>(Format)!.Product)));
-        if (writing.Dough is { } dough && doughs.All(other => other.Id != dough.Id)) doughs.Add(dough);
+        foreach (var dough in new[] { writing.Dough, writing.TopDough }.OfType<NamedDough>())
+            if (doughs.All(other => other.Id != dough.Id))
+                doughs.Add(dough);
     }
 
     private void Foreign(JsonElement recipe, string path)

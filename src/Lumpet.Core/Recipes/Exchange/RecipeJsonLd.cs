@@ -49,7 +49,7 @@ public static class RecipeJsonLd
                 ["name"] = step.Name,
                 ["text"] = StepText(step),
             })]),
-            [OwnPart] = JsonSerializer.SerializeToNode(new OwnWriting(product.Id, ProductReader.Write(product), new NamedDough(product.Dough.Id, DoughReader.Write(product.Dough))), Format),
+            [OwnPart] = JsonSerializer.SerializeToNode(new OwnWriting(product.Id, ProductReader.Write(product), new NamedDough(product.Dough.Id, DoughReader.Write(product.Dough)), product.TopDough is { } top ? new NamedDough(top.Id, DoughReader.Write(top)) : null), Format),
         };
         return recipe.ToJsonString(Format);
     }
@@ -107,7 +107,8 @@ public static class RecipeJsonLd
     /// <param name="Id">Its id.</param>
     /// <param name="Product">As written.</param>
     /// <param name="Dough">Its dough.</param>
-    internal sealed record OwnWriting(string? Id, ProductDraft? Product, NamedDough? Dough);
+    /// <param name="TopDough">The dough of what lies on top, where it is another.</param>
+    internal sealed record OwnWriting(string? Id, ProductDraft? Product, NamedDough? Dough, NamedDough? TopDough = null);
 
     /// <summary>The same as it was written before products had layers.</summary>
     /// <param name="Product">What it said of them then.</param>

@@ -78,6 +78,12 @@ public sealed record ProductDraft
     /// <summary>Id of its dough.</summary>
     public string? Dough { get; init; }
 
+    /// <summary>Id of the dough of lid, strips or cut-outs; null where it is the same.</summary>
+    public string? TopDough { get; init; }
+
+    /// <summary>To which that is rolled; null where it is as thick as the base.</summary>
+    public double? TopThicknessMm { get; init; }
+
     /// <summary>One of the names of <see cref="Recipes.Top"/>.</summary>
     public string? Top { get; init; }
 

@@ -50,6 +50,7 @@ public static class ProductReader
         var dough = doughs.FirstOrDefault(dough => dough.Id == draft.Dough);
         if (dough is null) checks.Add("dough", doughs.Count == 0 ? "Write a dough first." : $"Choose one of {string.Join(", ", doughs.Select(one => one.Name))}.");
         var crust = Crust(checks, draft);
+        var topDough = TopDough(checks, draft, doughs, crust.Top);
         var layers = LayerReader.Read(checks, names, draft.Layers, crust.Top);
         var change = Length.FromCentimetres(checks.Number("bakeChangeCm", draft.BakeChangeCm, -6, 4, "cm"));
         var packaging = names.Counted(checks, "packaging", draft.Packaging);
@@ -70,6 +71,7 @@ public static class ProductReader
             Assessment = assessment,
             GlassFromFreezer = draft.GlassFromFreezer ?? false,
             BakeChange = change,
+            TopDough = topDough,
             Review = review,
         };
         product = product with { Process = StepTaking.Read(checks, draft, product) };
@@ -101,6 +103,8 @@ public static class ProductReader
         Name = product.Name,
         Aliases = string.Join(", ", product.Aliases),
         Dough = product.Dough.Id,
+        TopDough = product.TopDough?.Id,
+        TopThicknessMm = product.Crust.TopThickness is { } thickness ? Tidy(thickness.Millimetres) : null,
         Top = Naming.Of(product.Crust.Top),
         ThicknessMm = Tidy(product.Crust.Thickness.Millimetres),
         BaseOverhangCm = Tidy(product.Crust.BaseOverhang.Centimetres),
@@ -149,12 +153,25 @@ public static class ProductReader
             Length.FromCentimetres(isLattice ? checks.Number("stripWidthCm", draft.StripWidthCm, 0.3, 10, "cm") : draft.StripWidthCm is >= 0 and <= 10 and var width ? width : 0),
             Length.FromCentimetres(isLattice ? checks.Number("stripGapCm", draft.StripGapCm, 0, 10, "cm") : draft.StripGapCm is >= 0 and <= 10 and var gap ? gap : 0))
         {
+            TopThickness = draft.TopThicknessMm is null || !IsOfDough(top) ? null : Length.FromMillimetres(checks.Number("topThicknessMm", draft.TopThicknessMm, 1, 15, "mm")),
             Lining = lining,
             CutOutDiameter = Length.FromCentimetres(isCutOut ? checks.Number("cutOutCm", draft.CutOutCm, 1, 30, "cm") : 0),
             CutOuts = isCutOut ? checks.Whole("cutOuts", draft.CutOuts, 1, 200, "cut-outs") : 0,
             CutOutsFromTrim = !isCutOut || (draft.CutOutsFromTrim ?? true),
             Rerolls = lining == Lining.SmallRounds ? checks.Whole("rerolls", draft.Rerolls ?? 1, 0, 2, "times") : 0,
         };
+    }
+
+    /// <summary>Whether what lies on the filling is rolled of dough.</summary>
+    private static bool IsOfDough(Top top) => top is Top.Lid or Top.Lattice or Top.CutOuts;
+
+    /// <summary>The dough of what lies on top where it is another than that of the base.</summary>
+    private static DoughFormula? TopDough(FieldChecks checks, ProductDraft draft, IReadOnlyList<DoughFormula> doughs, Top top)
+    {
+        if (string.IsNullOrWhiteSpace(draft.TopDough) || draft.TopDough == draft.Dough || !IsOfDough(top)) return null;
+        if (doughs.FirstOrDefault(dough => dough.Id == draft.TopDough) is { } found) return found;
+        checks.Add("topDough", $"Choose one of {string.Join(", ", doughs.Select(one => one.Name))}, or the same as the base.");
+        return null;
     }
 
     private static IReadOnlyList<string> Aliases(FieldChecks checks, ProductDraft draft) =>

@@ -49,6 +49,8 @@ public sealed class AnyDraftTests
                 Name = Words[word],
                 Aliases = $"{Words[(word + 1) % Words.Length]}, the other",
                 Dough = Demonstration.Doughs[(word + pan) % Demonstration.Doughs.Length].Id,
+                TopDough = pan < 3 ? Demonstration.Doughs[pan].Id : null,
+                TopThicknessMm = pan % 2 == 0 ? Between(0, 1, 7) : null,
                 Top = Naming.Of(top),
                 ThicknessMm = Between(0, 1, 7),
                 BaseOverhangCm = Between(1, 0, 4),

@@ -41,6 +41,8 @@ public sealed class ProductReaderTests
         { "a name without end", "name", Good with { Name = new string('x', 81) } },
         { "no dough", "dough", Good with { Dough = null } },
         { "no such dough", "dough", Good with { Dough = "puff" } },
+        { "no such dough on top", "topDough", Good with { TopDough = "puff" } },
+        { "a lid of paper", "topThicknessMm", Good with { TopThicknessMm = 0.2 } },
         { "no such top", "top", Good with { Top = "roof" } },
         { "a number for a top", "top", Good with { Top = "1" } },
         { "paper-thin", "thicknessMm", Good with { ThicknessMm = 0.1 } },

@@ -11,8 +11,8 @@
     /** How the base is laid in, in words. */
     lining: string
     count: number
-    /** Asks what another thickness would change. */
-    onthickness: (millimetres: number) => void
+    /** Asks what another thickness would change; none of a dough that only lies on top. */
+    onthickness?: (millimetres: number) => void
   }
   const millimetres = decimal(1, 15, 0.5)
   const { dough, lining, count, onthickness }: Props = $props()
@@ -49,12 +49,17 @@
   }
 </script>
 
-<section class="mt-5" aria-label="Dough of one pie, to scale">
+<section class="mt-5" aria-label="{onthickness ? 'Dough of one pie' : dough.name}, to scale">
   <h2>
-    Dough of one pie, {lining === 'pressed in' ? 'pressed to' : 'rolled to'}
-    <StepWord value={dough.thicknessMm} kind={millimetres} label="Thickness in mm" onchange={onthickness} /> mm
+    {onthickness ? 'Dough of one pie' : `${dough.name} on top`}, {lining === 'pressed in' ? 'pressed to' : 'rolled to'}
+    {#if onthickness}<StepWord
+        value={dough.thicknessMm}
+        kind={millimetres}
+        label="Thickness in mm"
+        onchange={onthickness}
+      />{:else}{dough.thicknessMm}{/if} mm
   </h2>
-  {#if dough.thicknessMm !== dough.writtenThicknessMm}
+  {#if onthickness && dough.thicknessMm !== dough.writtenThicknessMm}
     <p class="note my-1">
       A question: written are {dough.writtenThicknessMm} mm, and nothing is changed.
       <button class="link" onclick={() => onthickness(dough.writtenThicknessMm)}>Back to what is written</button>

@@ -44,6 +44,7 @@
   const answer = $derived(asked.current)
 
   const fillings = $derived(answer?.layers.filter((layer) => layer.part === 'filling') ?? [])
+  const doughs = $derived(answer ? [answer.dough, answer.topDough].filter((dough) => dough !== null) : [])
   const spoken = $derived(
     answer
       ? `${answer.count} in the ${answer.pan.name} pan: ${kilograms(answer.fillingKilograms)} of filling, ${kilograms(answer.doughKilograms)} of dough${answer.cost.total === null ? '' : `, ${money(answer.cost.total, answer.cost.currency)} each`}`
@@ -127,26 +128,33 @@
       <PanChoice pans={answer.pans} chosen={answer.pan.id} onchoose={(pan) => answer && go(pan, answer.count)} />
       {#each fillings as layer (layer.id)}{@render weighed(layer)}{/each}
       {#if answer.facts.thickening}<p class="small mt-1">{answer.facts.thickening}</p>{/if}
-      <FormulaTable
-        title="Dough, {answer.dough.name}"
-        note="formula as written"
-        lines={answer.dough.lines}
-        count={answer.count}
-        foot="{grams(answer.dough.gramsPerPie)} of discs a pie, and {answer.dough
-          .bowlPercent} % of each batch that stays in the bowl."
-      />
-      <p class="small mt-1">{answer.dough.method}</p>
-      {#if answer.dough.judged.ratio}
-        <p class="small mt-1">
-          Flour : fat : water {answer.dough.judged.ratio}, {answer.dough.judged.family}. {answer.dough.judged.findings
-            .filter((finding) => finding.expect)
-            .map(
-              (finding) =>
-                `${finding.part} ${finding.percent} % of the flour (usual ${finding.least} to ${finding.most}): ${finding.expect}.`,
-            )
-            .join(' ') || 'Usual for its family.'}
-        </p>
-      {/if}
+      {#each doughs as dough (dough.name)}
+        <FormulaTable
+          title="{answer.topDough === null
+            ? 'Dough'
+            : dough === answer.dough
+              ? 'Dough of the base'
+              : 'Dough on top'}, {dough.name}"
+          note="formula as written"
+          lines={dough.lines}
+          count={answer.count}
+          foot="{grams(
+            dough.gramsPerPie,
+          )} of discs a pie, and {dough.bowlPercent} % of each batch that stays in the bowl."
+        />
+        <p class="small mt-1">{dough.method}</p>
+        {#if dough.judged.ratio}
+          <p class="small mt-1">
+            Flour : fat : water {dough.judged.ratio}, {dough.judged.family}. {dough.judged.findings
+              .filter((finding) => finding.expect)
+              .map(
+                (finding) =>
+                  `${finding.part} ${finding.percent} % of the flour (usual ${finding.least} to ${finding.most}): ${finding.expect}.`,
+              )
+              .join(' ') || 'Usual for its family.'}
+          </p>
+        {/if}
+      {/each}
       {#each answer.layers.filter((layer) => layer.part !== 'filling') as layer (layer.id)}{@render weighed(
           layer,
         )}{/each}
@@ -175,6 +183,7 @@
         count={answer.count}
         onthickness={(mm) => (thickness = mm === answer?.dough.writtenThicknessMm ? undefined : { of: params.id, mm })}
       />
+      {#if answer.topDough}<DoughRounds dough={answer.topDough} lining="" count={answer.count} />{/if}
     </div>
   </div>
   <CostPie cost={answer.cost} pan={answer.pan.name} />

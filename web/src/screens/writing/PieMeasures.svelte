@@ -6,9 +6,11 @@
   interface Props {
     /** The recipe as it is written. */
     written: Schemas['ProductDraft']
+    /** The doughs that can be chosen. */
+    doughs: Schemas['WrittenDough'][]
     failure: Failure | undefined
   }
-  const { written, failure }: Props = $props()
+  const { written, doughs, failure }: Props = $props()
 </script>
 
 <!-- What is counted by the pie, how its dough is rolled and cut, and how its filling moves and keeps. -->
@@ -31,6 +33,26 @@
       field="topOverhangCm"
       {failure}
       bind:value={written.topOverhangCm}
+      size={6}
+    />
+  {/if}
+  {#if written.top === 'lid' || written.top === 'lattice' || written.top === 'cutOuts'}
+    <Field label="Dough on top" field="topDough" {failure}>
+      {#snippet children(ties)}<select
+          class="field"
+          bind:value={() => written.topDough ?? '', (id) => (written.topDough = id === '' ? null : id)}
+          {...ties}
+          ><option value="">the same</option
+          >{#each doughs.filter((one) => one.id !== written.dough) as dough (dough.id)}<option value={dough.id}
+              >{dough.draft.name}</option
+            >{/each}</select
+        >{/snippet}
+    </Field>
+    <NumberField
+      label="Top rolled to, mm, if not the same"
+      field="topThicknessMm"
+      {failure}
+      bind:value={written.topThicknessMm}
       size={6}
     />
   {/if}

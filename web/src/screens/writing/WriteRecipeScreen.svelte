@@ -289,7 +289,7 @@
           }
           {failure}
         />
-        <PieMeasures {written} {failure} />
+        <PieMeasures {written} doughs={offered} {failure} />
 
         <fieldset class="row">
           <legend><h2>Safety</h2></legend>
