@@ -11,46 +11,8 @@
   import { placeOf, places } from './parts/places'
   import { theme } from './parts/theme.svelte'
   import { words } from './parts/words.svelte'
+  import { fetchScreens, routes } from './screens'
   import FirstStart from './screens/bakery/FirstStart.svelte'
-  import BakeryScreen from './screens/bakery/BakeryScreen.svelte'
-  import DoughScreen from './screens/dough/DoughScreen.svelte'
-  import FillingsScreen from './screens/fillings/FillingsScreen.svelte'
-  import OrdersScreen from './screens/orders/OrdersScreen.svelte'
-  import OvensScreen from './screens/ovens/OvensScreen.svelte'
-  import PlanScreen from './screens/plan/PlanScreen.svelte'
-  import PansScreen from './screens/pans/PansScreen.svelte'
-  import CompareScreen from './screens/writing/CompareScreen.svelte'
-  import IngredientsScreen from './screens/ingredients/IngredientsScreen.svelte'
-  import LibraryScreen from './screens/library/LibraryScreen.svelte'
-  import RecipeScreen from './screens/recipes/RecipeScreen.svelte'
-  import RecipesScreen from './screens/recipes/RecipesScreen.svelte'
-  import VersionsScreen from './screens/writing/VersionsScreen.svelte'
-  import PreparationsScreen from './screens/preparations/PreparationsScreen.svelte'
-  import WritePreparationScreen from './screens/preparations/WritePreparationScreen.svelte'
-  import WriteDoughScreen from './screens/doughs/WriteDoughScreen.svelte'
-  import WriteRecipeScreen from './screens/writing/WriteRecipeScreen.svelte'
-
-  const routes = {
-    '/': OrdersScreen,
-    '/orders/:day?': OrdersScreen,
-    '/plan/:day?': PlanScreen,
-    '/dough/:day?': DoughScreen,
-    '/fillings/:day?': FillingsScreen,
-    '/ovens/:day?': OvensScreen,
-    '/recipes': RecipesScreen,
-    '/recipes/:id/:pan?/:count?': RecipeScreen,
-    '/write/:id?': WriteRecipeScreen,
-    '/doughs/:id?': WriteDoughScreen,
-    '/preparations': PreparationsScreen,
-    '/preparations/:id': WritePreparationScreen,
-    '/versions/:id': VersionsScreen,
-    '/compare/:one/:other': CompareScreen,
-    '/ingredients': IngredientsScreen,
-    '/pans': PansScreen,
-    '/library': LibraryScreen,
-    '/bakery': BakeryScreen,
-    '*': OrdersScreen,
-  }
 
   const here = $derived(placeOf(router.location))
   const isSetUp = $derived(bakery.current?.isSetUp ?? false)
@@ -58,6 +20,7 @@
   onMount(() => {
     void bakery.load()
     void words.load()
+    fetchScreens()
     const close = live.open()
     const forget = live.on((change) => {
       if (live.concerns(change, ['orders', 'bakery', 'recipes'])) void bakery.load()

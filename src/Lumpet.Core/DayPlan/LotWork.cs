@@ -13,7 +13,7 @@ internal sealed class LotWork
     public LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin)
     {
         Lot = lot;
-        Graph = new StepGraph(lot.Product.Process);
+        Graph = new StepGraph(lot.Product.ProcessIn(lot.Pan));
         PiesTogether = lot.Trays.Take(Math.Max(1, mostTrays)).Sum();
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
         Takes = PreparationTaking.Of(lot.Product, Graph);

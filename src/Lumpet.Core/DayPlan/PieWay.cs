@@ -25,7 +25,7 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
     /// <param name="pies">How many are made together; at least 1.</param>
     public static PieWay Of(Product product, Pan pan, int pies)
     {
-        var graph = new StepGraph(product.Process);
+        var graph = new StepGraph(product.ProcessIn(pan));
         var times = Times(graph, pies);
         var cautions = StepCautions.Of(product);
         WayPiece Piece(TimedStep timed) => new(timed.Step, timed.StartMin, timed.EndMin, cautions[timed.Step.Id]);

@@ -43,7 +43,7 @@ public sealed record PlannedDay(
     public OvenThing Thing(LoadVisit visit)
     {
         if (byId.TryGetValue(visit.LotId, out var lot))
-            return new OvenThing(lot.Product.Name, lot.Product.Process.Steps.First(step => step.Id == visit.StepId), lot.PickUpMin, lot);
+            return new OvenThing(lot.Product.Name, lot.Product.ProcessIn(lot.Pan).Steps.First(step => step.Id == visit.StepId), lot.PickUpMin, lot);
         var made = Made.First(one => one.Batch.Id == visit.LotId);
         return new OvenThing(made.Batch.About, made.Batch.How.Method.First(step => step.Id == visit.StepId), made.Batch.NeededMin, null);
     }

@@ -1,6 +1,5 @@
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
-using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.Recipes;
 
@@ -24,11 +23,10 @@ public sealed record BakeEstimate(Length ReferenceDepth, Length Depth, double Le
     /// depth squared (the two limits of heating a slab: small and large Biot number, heat-transfer textbooks). The truth lies
     /// between, so the range takes in both. The first stage of several only sets the crust and stays as written.
     /// </summary>
-    /// <returns>The estimate; null where the last bake bakes no filling.</returns>
+    /// <returns>The estimate; null where no filling is baked, or where the size has a time of its own.</returns>
     public static BakeEstimate? For(Product product, Pan pan)
     {
-        var bakes = product.Process.Steps.Where(step => step.IsBake).ToArray();
-        if (!product.IsFillingBaked || bakes.LastOrDefault(step => step.Bakes == BakeOf.Pie) is not { } bake) return null;
+        if (!product.IsFillingBaked || product.SizeIn(pan.Id)?.Bake is not null || SizeBake.Of(product.ProcessIn(product.ReferencePan)) is not { } bake) return null;
         var (reference, depth) = (Measure(product, product.ReferencePan), Measure(product, pan));
         var likeness = depth / reference;
         var (low, high) = (Math.Min(likeness, likeness * likeness), Math.Max(likeness, likeness * likeness));

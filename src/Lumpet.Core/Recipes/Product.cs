@@ -87,6 +87,9 @@ public sealed record Product(
     /// <summary>The size in this pan, or null where the product is not made in it.</summary>
     public ProductSize? SizeIn(string panId) => Sizes.FirstOrDefault(size => size.Pan.Id == panId);
 
+    /// <summary>Its steps in this pan, with the time that the size has for its bake.</summary>
+    public ProcessNetwork ProcessIn(Pan pan) => SizeIn(pan.Id)?.Bake is { } bake ? bake.In(Process) : Process;
+
     /// <summary>Ingredients of which nobody has said yet what allergens they carry; their names, each once.</summary>
     public IReadOnlyList<string> WithoutStatedAllergens =>
         [.. AllLines
@@ -115,6 +118,9 @@ public sealed record ProductSize(Pan Pan, Money? SellingPrice)
 
     /// <summary>The pan itself, where it is bought for each pie and goes with it; null where it comes back.</summary>
     public Ingredient? PanBought { get; init; }
+
+    /// <summary>How long it bakes in this size, where it is stated; null where it bakes as the recipe's steps say.</summary>
+    public SizeBake? Bake { get; init; }
 
     /// <summary>What is counted by the pie in this size, beside what every size has.</summary>
     public IEnumerable<Ingredient> Beside => PanBought is { } pan ? Packaging.Append(pan) : Packaging;

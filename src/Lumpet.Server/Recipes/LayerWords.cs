@@ -52,9 +52,11 @@ internal static class LayerWords
     public static string Scaled(ScaledProduct scaled, ScaledPart part)
     {
         var layer = part.Layer!;
-        var times = FormattableString.Invariant($"{part.Factor:0.###} times as written");
+        var times = Math.Abs(part.Factor - 1) < 0.0005 ? "as written" : FormattableString.Invariant($"{part.Factor:0.###} times as written");
+        var isAlone = scaled.Product.Fillings.Count() == 1;
         return layer.Law switch
         {
+            LayerLaw.Room when isAlone => $"It fills the room in the crust as far as in the {scaled.Product.ReferencePan.Name} pan: {times}.",
             LayerLaw.Room => $"It fills the room that the crust and the other layers leave: {times}.",
             LayerLaw.Floor => $"It goes by the floor inside the dough: {times}.",
             LayerLaw.Top => $"It goes by the top, rim included: {times}.",

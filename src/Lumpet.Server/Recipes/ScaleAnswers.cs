@@ -39,7 +39,7 @@ internal static class ScaleAnswers
             doughs.ElementAtOrDefault(1),
             [.. scaled.Packaging.Select(item => item.Name)],
             Cost(cost, product, currency),
-            Steps(product),
+            Steps(product, scaled.Pan),
             new RecipeFacts(
                 LayerWords.Fillings(product),
                 KindWords.Of(product.Crust),
@@ -218,10 +218,10 @@ internal static class ScaleAnswers
         return count < 0.5 ? null : FormattableString.Invariant($"about {(count < 10 ? Math.Round(count * 2) / 2 : Math.Ceiling(count)):0.#} of {one.Weight.Grams:0.#} g");
     }
 
-    private static StepAnswer[] Steps(Product product)
+    private static StepAnswer[] Steps(Product product, Pan pan)
     {
         var cautions = StepCautions.Of(product);
-        return [.. product.Process.Steps.Select(step => StepWords.Of(step, cautions[step.Id]))];
+        return [.. product.ProcessIn(pan).Steps.Select(step => StepWords.Of(step, cautions[step.Id]))];
     }
 
     private static PieceAnswer Piece(DoughPiece piece, ScaledProduct scaled)

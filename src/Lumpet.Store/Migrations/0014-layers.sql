@@ -40,3 +40,7 @@ ALTER TABLE product DROP COLUMN kept_share;
 -- What lies on the filling may be of another dough, and rolled to another thickness.
 ALTER TABLE product ADD COLUMN top_dough_id TEXT REFERENCES dough (id);
 ALTER TABLE product ADD COLUMN top_thickness_mm REAL CHECK (top_thickness_mm > 0);
+
+-- A size may have its own time for the bake of the filled pie.
+ALTER TABLE product_size ADD COLUMN bake_least INTEGER CHECK (bake_least >= 1);
+ALTER TABLE product_size ADD COLUMN bake_most INTEGER CHECK (bake_most >= bake_least AND (bake_least IS NULL) = (bake_most IS NULL));

@@ -83,7 +83,7 @@ public static class RecipeStore
             .ToLookup(row => row.ProductId);
         var beside = Rows<SizePackagingRow>($"SELECT product_id AS productId, pan_id AS panId, ingredient_id AS ingredientId FROM product_size_packaging {where} ORDER BY ingredient_id")
             .ToLookup(row => (row.ProductId, row.PanId), row => row.IngredientId);
-        var sizes = Rows<SizeRow>($"SELECT product_id AS productId, pan_id AS panId, price FROM product_size {where} ORDER BY position")
+        var sizes = Rows<SizeRow>($"SELECT product_id AS productId, pan_id AS panId, price, bake_least AS bakeLeast, bake_most AS bakeMost FROM product_size {where} ORDER BY position")
             .ToLookup(row => row.ProductId);
         var stages = Rows<StageRow>($"SELECT product_id AS productId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most FROM product_stage {where} ORDER BY number")
             .ToLookup(row => (row.ProductId, row.StepId), row => new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most));
@@ -115,6 +115,7 @@ public static class RecipeStore
                 size.Price is null ? null : new Money(decimal.Parse(size.Price, CultureInfo.InvariantCulture), currency))
             {
                 Packaging = [.. beside[(row.Id, size.PanId)].Select(id => ingredients[id])],
+                Bake = size.BakeLeast is { } least && size.BakeMost is { } most ? new SizeBake((int)least, (int)most) : null,
                 PanBought = pans[size.PanId].BoughtAs is { } bought ? ingredients[bought] : null,
             })],
             new ProcessNetwork([.. steps[row.Id].Select(step => Step(step, stages) with { Takes = [.. takes[(row.Id, step.Id)]] })], [.. links[row.Id]]),
@@ -252,7 +253,7 @@ public static class RecipeStore
 
     private sealed record SizePackagingRow(string ProductId, string PanId, string IngredientId);
 
-    private sealed record SizeRow(string ProductId, string PanId, string? Price);
+    private sealed record SizeRow(string ProductId, string PanId, string? Price, long? BakeLeast, long? BakeMost);
 
     private sealed record TakesRow(string ProductId, string StepId, string IngredientId);
 

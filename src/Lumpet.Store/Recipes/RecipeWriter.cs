@@ -171,7 +171,7 @@ public static class RecipeWriter
 
         foreach (var item in product.Packaging) Rows.Insert(connection, "product_packaging", new { product_id = product.Id, ingredient_id = item.Id });
         foreach (var (size, position) in product.Sizes.Select((size, position) => (size, position)))
-            Rows.Insert(connection, "product_size", new { product_id = product.Id, pan_id = size.Pan.Id, position, price = size.SellingPrice?.Amount.ToString(CultureInfo.InvariantCulture) });
+            Rows.Insert(connection, "product_size", new { product_id = product.Id, pan_id = size.Pan.Id, position, price = size.SellingPrice?.Amount.ToString(CultureInfo.InvariantCulture), bake_least = size.Bake?.Least, bake_most = size.Bake?.Most });
         foreach (var (size, item) in product.Sizes.SelectMany(size => size.Packaging.Select(item => (size, item))))
             Rows.Insert(connection, "product_size_packaging", new { product_id = product.Id, pan_id = size.Pan.Id, ingredient_id = item.Id });
     }

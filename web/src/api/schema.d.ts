@@ -3361,6 +3361,16 @@ export interface components {
             price: null | number;
             /** @description What is counted by the pie in this size only, one thing a line; null for nothing beside what every size has. */
             packaging?: null | string;
+            /**
+             * Format: int32
+             * @description Least minutes of its last bake in this size; null where it bakes as the steps say.
+             */
+            bakeLeast?: null | number;
+            /**
+             * Format: int32
+             * @description Most minutes of it.
+             */
+            bakeMost?: null | number;
         };
         /** @description The middle of a pan on a tray of 66 x 46 cm. */
         SpotAnswer: {

@@ -192,4 +192,6 @@ public sealed record LayerDraft
 /// <param name="Pan">Id of the pan.</param>
 /// <param name="Price">Selling price; null where none is set.</param>
 /// <param name="Packaging">What is counted by the pie in this size only, one thing a line; null for nothing beside what every size has.</param>
-public sealed record SizeDraft(string? Pan, decimal? Price, string? Packaging = null);
+/// <param name="BakeLeast">Least minutes of its last bake in this size; null where it bakes as the steps say.</param>
+/// <param name="BakeMost">Most minutes of it.</param>
+public sealed record SizeDraft(string? Pan, decimal? Price, string? Packaging = null, int? BakeLeast = null, int? BakeMost = null);

@@ -78,6 +78,8 @@ public static class ProductReader
         // Its step says egg; where no line does, its allergen would be missing on every label.
         if (process.Steps.Any(step => step.Seals) && product.AllLines.All(line => line.Ingredient.Facts.Role != IngredientRole.Egg))
             checks.Add("layers", "A base that is sealed with egg needs that egg among its lines, or its allergen is missing: 4 g Egg white.");
+        foreach (var (size, at) in sizes.Select((size, at) => (size, at)).Where(one => one.size.Bake is not null && SizeBake.Of(product.Process) is null))
+            checks.Add($"sizes[{at}].bakeLeast", "Nothing of it is baked filled, so no size has a time for that.");
         foreach (var size in sizes) CanBeMade(checks, product, size.Pan, "sizes");
         KeepsToTheCold(checks, product);
         return checks.Faults.Count > 0 ? (null, [], checks.Faults) : (product, names.Fresh, []);
@@ -117,7 +119,7 @@ public static class ProductReader
         OldestMin = product.OldestAtPickUp,
         Layers = [.. product.Layers.Select(LayerReader.Write)],
         Packaging = Text(product.Packaging),
-        Sizes = [.. product.Sizes.Select(size => new SizeDraft(size.Pan.Id, size.SellingPrice?.Amount, size.Packaging.Count == 0 ? null : Text(size.Packaging)))],
+        Sizes = [.. product.Sizes.Select(size => new SizeDraft(size.Pan.Id, size.SellingPrice?.Amount, size.Packaging.Count == 0 ? null : Text(size.Packaging), size.Bake?.Least, size.Bake?.Most))],
         Steps = StepTaking.Write(product),
         Links = [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))],
         BaseTreatment = Naming.Of(product.BaseTreatment),
@@ -135,6 +137,7 @@ public static class ProductReader
 
     private const int MostReview = 200;
     private const int LeastAssessment = 12;
+    private const int MostBakeMin = 600;
 
     private static double Tidy(double value) => Math.Round(value, 6);
 
@@ -189,11 +192,23 @@ public static class ProductReader
             if (pan is not null) sizes.Add(new ProductSize(pan, size.Price is { } price ? new Money(price, currency) : null)
             {
                 Packaging = names.Counted(checks, $"sizes[{at}].packaging", size.Packaging),
+                Bake = Bake(checks, $"sizes[{at}]", size, draft),
                 PanBought = pan.BoughtAs is null ? null : pantry.All.FirstOrDefault(one => one.Id == pan.BoughtAs),
             });
         }
 
         return sizes;
+    }
+
+    /// <summary>The time that a size has for its bake; null where it states none.</summary>
+    private static SizeBake? Bake(FieldChecks checks, string path, SizeDraft size, ProductDraft draft)
+    {
+        if (size.BakeLeast is null && size.BakeMost is null) return null;
+        // As many minutes as the bake has stages, so that each has one.
+        var stages = (draft.Steps ?? []).OfType<StepDraft>().Select(step => step.Stages?.Count ?? 0).DefaultIfEmpty(1).Max();
+        var (least, most) = (checks.Whole($"{path}.bakeLeast", size.BakeLeast, Math.Max(1, stages), MostBakeMin, "min"), checks.Whole($"{path}.bakeMost", size.BakeMost, Math.Max(1, stages), MostBakeMin, "min"));
+        if (most < least) checks.Add($"{path}.bakeMost", "The most is under the least.");
+        return new SizeBake(least, most);
     }
 
     /// <summary>Adds a fault where a product cannot be made in a pan: found here, and not in the middle of a day's plan.</summary>

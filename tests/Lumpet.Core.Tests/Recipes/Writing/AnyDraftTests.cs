@@ -67,7 +67,7 @@ public sealed class AnyDraftTests
                 Layers = Layers(kind, filling, topping, word, Between(6, 0.2, 1.6), Between(8, 10, 100)),
                 Packaging = "Pie box\nLabel",
                 ReferencePan = Demonstration.Pans[pan].Id,
-                Sizes = [.. Demonstration.Pans.Where((_, at) => at == pan || at == (pan + word) % 6).Select(one => new SizeDraft(one.Id, figures[12] < 0.3 ? null : 7.35m + one.PerTray))],
+                Sizes = [.. Demonstration.Pans.Where((_, at) => at == pan || at == (pan + word) % 6).Select(one => new SizeDraft(one.Id, figures[12] < 0.3 ? null : 7.35m + one.PerTray, null, figures[11] < 0.4 ? (int)Between(11, 4, 60) : null, figures[11] < 0.4 ? (int)Between(11, 4, 60) + word : null))],
                 Steps = steps,
                 Links = links,
                 BaseTreatment = Naming.Of(school),

@@ -80,6 +80,10 @@ public sealed class ProductReaderTests
         { "no such pan", "sizes[0].pan", Good with { Sizes = [new SizeDraft("99", null)] } },
         { "the same pan twice", "sizes[1].pan", Good with { Sizes = [new SizeDraft("23", null), new SizeDraft("23", null)] } },
         { "a price below nothing", "sizes[0].price", Good with { Sizes = [new SizeDraft("23", -1m)] } },
+        { "a bake without its most", "sizes[0].bakeMost", Good with { Sizes = [new SizeDraft("23", 18m, null, 30)] } },
+        { "a bake that ends before it begins", "sizes[0].bakeMost", Good with { Sizes = [new SizeDraft("23", 18m, null, 30, 20)] } },
+        { "a minute for two stages", "sizes[0].bakeLeast", Good with { Sizes = [new SizeDraft("23", 18m, null, 1, 20)] } },
+        { "baked for days", "sizes[0].bakeMost", Good with { Sizes = [new SizeDraft("23", 18m, null, 30, 601)] } },
         { "written for a pan it is not made in", "referencePan", Good with { ReferencePan = "mini" } },
         { "a pan that its dough would fill", "sizes", Good with { ThicknessMm = 14, Sizes = [new SizeDraft("23", null), new SizeDraft("mini", null)] } },
         { "older than any pie", "oldestMin", Good with { OldestMin = 100_000 } },
@@ -106,6 +110,13 @@ public sealed class ProductReaderTests
     {
         Assert.Empty(Fields(Good));
         Assert.True(Fields(draft).Contains(field), $"{what}: {string.Join(", ", Fields(draft))}");
+    }
+
+    [Fact]
+    public void A_size_of_what_is_not_baked_filled_has_no_time_for_that()
+    {
+        var cream = UsualProducts.All.Single(usual => usual.Id == "cream").Draft.Filled("800 g quince") with { Name = "Cream", Dough = "dough", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m, null, 30, 40)] };
+        Assert.Equal(["sizes[0].bakeLeast"], Fields(cream));
     }
 
     [Fact]

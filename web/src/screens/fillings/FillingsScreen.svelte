@@ -115,20 +115,19 @@
             <li class="border-line border-t py-1">
               <span class="weight">{lot.count} × {grams(lot.gramsPerPie)}</span>
               <span>{lot.pan}, for {lot.pickUp.clock}</span>
-              {#if lot.layers.length === 1}
+              {#if filling.layers.filter((layer) => layer.part === 'filling').length === 1}
                 <span class="small block">{lot.layers[0]?.factor.toFixed(4)} times the recipe as written</span>
-              {:else}
-                <ul class="small">
-                  {#each lot.layers as layer, at (at)}
-                    <li>
-                      <b>{grams(layer.grams)}</b>
-                      {layer.title.toLowerCase()}{layer.pieces > 0 ? `, ${layer.pieces} pieces` : ''}: {layer.factor.toFixed(
-                        4,
-                      )} times as written
-                    </li>
-                  {/each}
-                </ul>
               {/if}
+              <ul class="small">
+                {#each lot.layers.slice(filling.layers.filter((layer) => layer.part === 'filling').length === 1 ? 1 : 0) as layer, at (at)}
+                  <li>
+                    <b>{grams(layer.grams)}</b>
+                    {layer.title.toLowerCase()}{layer.pieces > 0 ? `, ${layer.pieces} pieces` : ''}: {layer.factor.toFixed(
+                      4,
+                    )} times as written
+                  </li>
+                {/each}
+              </ul>
               {#each lot.room as said (said)}<b class="block">{said}</b>{/each}
             </li>
           {/each}

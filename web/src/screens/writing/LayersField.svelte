@@ -38,7 +38,7 @@
       isOneOfSeveral={fillings > 1}
       onlower={canMove(at, -1) ? () => move(at, -1) : undefined}
       onhigher={canMove(at, 1) ? () => move(at, 1) : undefined}
-      ontakeout={layers.length > 1 ? () => (layers = layers.toSpliced(at, 1)) : undefined}
+      ontakeout={!isFilling(layer) || fillings > 1 ? () => (layers = layers.toSpliced(at, 1)) : undefined}
     />
   {/each}
   <div class="border-line mt-2 flex flex-wrap items-center gap-2 border-t pt-2">

@@ -67,7 +67,7 @@
   {#if written.lining === 'smallRounds'}
     <NumberField label="Scraps rolled again, times" field="rerolls" {failure} bind:value={written.rerolls} size={6} />
   {/if}
-  {#if written.top === 'cutOuts'}
+  {#if written.top === 'cutOuts' && !written.topDough}
     <label class="flex min-h-11 items-center gap-2 self-end"
       ><input
         type="checkbox"

@@ -13,6 +13,7 @@
   import LayersField from './LayersField.svelte'
   import PieMeasures from './PieMeasures.svelte'
   import PieSoFar from './PieSoFar.svelte'
+  import SizeFields from './SizeFields.svelte'
   import StepsField from './StepsField.svelte'
 
   interface Props {
@@ -62,7 +63,7 @@
       name: '',
       dough: offered[0]?.id ?? null,
       referencePan: pan,
-      sizes: [{ pan, price: null, packaging: null }],
+      sizes: [{ pan, price: null, packaging: null, bakeLeast: null, bakeMost: null }],
     }
   }
 
@@ -96,7 +97,7 @@
     if (!draft) return
     draft.sizes = ofPan(id)
       ? (draft.sizes ?? []).filter((size) => size?.pan !== id)
-      : [...(draft.sizes ?? []), { pan: id, price: null, packaging: null }]
+      : [...(draft.sizes ?? []), { pan: id, price: null, packaging: null, bakeLeast: null, bakeMost: null }]
   }
 
   /** Crumble and meringue are layers of their own: one is begun for them. */
@@ -197,13 +198,13 @@
           </div>
         {/if}
         <div class="row">
-          <TextField label="Name" field="name" {failure} bind:value={written.name} size={34} />
+          <TextField label="Name" field="name" {failure} bind:value={written.name} size={26} />
           <TextField
             label="Other words for it, by commas"
             field="aliases"
             {failure}
             bind:value={written.aliases}
-            size={30}
+            size={24}
           />
           <Field label="Dough" field="dough" {failure}>
             {#snippet children(ties)}<select class="field" bind:value={written.dough} {...ties}
@@ -246,40 +247,12 @@
                 {pan.name}</label
               >
               {#if size}
-                <label class="flex items-center gap-1"
-                  ><span class="small">sells for</span>
-                  <input
-                    class="field w-24"
-                    type="number"
-                    step="any"
-                    min="0"
-                    bind:value={size.price}
-                    aria-label="Selling price in {pan.name}"
-                  /></label
-                >
-                <label class="flex items-center gap-1"
-                  ><input type="radio" name="reference" class="size-5" value={pan.id} bind:group={draft.referencePan} />
-                  <span class="small">written for this one</span></label
-                >
-                <label class="flex items-center gap-1"
-                  ><span class="small">packed with, beside the rest</span>
-                  <input
-                    class="field w-44"
-                    bind:value={
-                      () => (size.packaging ?? '').replaceAll('\n', ', '),
-                      (value) => (size.packaging = value.trim() === '' ? null : value.replaceAll(/\s*,\s*/g, '\n'))
-                    }
-                    placeholder="Pie box, large"
-                    aria-label="Packed with in {pan.name}, beside what every size has"
-                  /></label
-                >
+                <SizeFields {size} name={pan.name ?? ''} bind:referencePan={draft.referencePan} />
               {/if}
             </div>
           {/each}
-          {#each ['sizes', 'referencePan'] as field (field)}
-            {#if failure?.fields[field]}<p class="w-full font-bold" role="alert">
-                {failure.fields[field]?.join(' ')}
-              </p>{/if}
+          {#each Object.entries(failure?.fields ?? {}).filter( ([field]) => /^(sizes|referencePan)/.test(field) ) as [field, faults] (field)}
+            <p class="w-full font-bold" role="alert">{faults.join(' ')}</p>
           {/each}
         </fieldset>
 

@@ -1,0 +1,54 @@
+import { wrap } from 'svelte-spa-router/wrap'
+import OrdersScreen from './orders/OrdersScreen.svelte'
+
+/** Screens are fetched when they are opened; the first is there at once. */
+const screens = {
+  bakery: () => import('./bakery/BakeryScreen.svelte'),
+  dough: () => import('./dough/DoughScreen.svelte'),
+  fillings: () => import('./fillings/FillingsScreen.svelte'),
+  ovens: () => import('./ovens/OvensScreen.svelte'),
+  plan: () => import('./plan/PlanScreen.svelte'),
+  pans: () => import('./pans/PansScreen.svelte'),
+  compare: () => import('./writing/CompareScreen.svelte'),
+  ingredients: () => import('./ingredients/IngredientsScreen.svelte'),
+  library: () => import('./library/LibraryScreen.svelte'),
+  recipe: () => import('./recipes/RecipeScreen.svelte'),
+  recipes: () => import('./recipes/RecipesScreen.svelte'),
+  versions: () => import('./writing/VersionsScreen.svelte'),
+  preparations: () => import('./preparations/PreparationsScreen.svelte'),
+  writePreparation: () => import('./preparations/WritePreparationScreen.svelte'),
+  writeDough: () => import('./doughs/WriteDoughScreen.svelte'),
+  writeRecipe: () => import('./writing/WriteRecipeScreen.svelte'),
+}
+
+const when = (asyncComponent: (typeof screens)[keyof typeof screens]) => wrap({ asyncComponent })
+
+export const routes = {
+  '/': OrdersScreen,
+  '/orders/:day?': OrdersScreen,
+  '/plan/:day?': when(screens.plan),
+  '/dough/:day?': when(screens.dough),
+  '/fillings/:day?': when(screens.fillings),
+  '/ovens/:day?': when(screens.ovens),
+  '/recipes': when(screens.recipes),
+  '/recipes/:id/:pan?/:count?': when(screens.recipe),
+  '/write/:id?': when(screens.writeRecipe),
+  '/doughs/:id?': when(screens.writeDough),
+  '/preparations': when(screens.preparations),
+  '/preparations/:id': when(screens.writePreparation),
+  '/versions/:id': when(screens.versions),
+  '/compare/:one/:other': when(screens.compare),
+  '/ingredients': when(screens.ingredients),
+  '/pans': when(screens.pans),
+  '/library': when(screens.library),
+  '/bakery': when(screens.bakery),
+  '*': OrdersScreen,
+}
+
+/** Fetches the others when there is nothing else to do, so that each is there when the server is not. */
+export function fetchScreens() {
+  const soon = window.requestIdleCallback ?? ((fetch: () => void) => setTimeout(fetch, 2000))
+  soon(() => {
+    for (const fetch of Object.values(screens)) void fetch().catch(() => undefined)
+  })
+}
