@@ -30,6 +30,9 @@ public enum OvenAct
     /// <summary>Turn trays half-way.</summary>
     Turn,
 
+    /// <summary>Something else that is done to a bake at its minute.</summary>
+    Handwork,
+
     /// <summary>Take trays out to the rack.</summary>
     Out,
 }
@@ -45,6 +48,9 @@ public sealed record OvenStep(int AtMin, OvenAct Act, string OvenId, int? TempC,
 {
     /// <summary>Minutes for which empty trays are heated, as far as the oven is on and has a shelf for them; 0 of other steps.</summary>
     public int HeatedMin { get; init; }
+
+    /// <summary>What is done, of handwork; empty of other steps.</summary>
+    public string Words { get; init; } = string.Empty;
 }
 
 /// <summary>Writes a plan's ovens out step by step.</summary>
@@ -62,10 +68,10 @@ public static class OvenSteps
         });
         return
         [
-            .. settings.Concat(HeatedTrays(day, stays)).Concat(stays.SelectMany(stay => Handled(day, stay, stays)).GroupBy(one => (one.AtMin, one.Act, one.OvenId, one.Load, one.TempC))
+            .. settings.Concat(HeatedTrays(day, stays)).Concat(stays.SelectMany(stay => Handled(day, stay, stays)).GroupBy(one => (one.AtMin, one.Act, one.OvenId, one.Load, one.TempC, one.Words))
                     // One action at one minute is one line, whatever it concerns.
                     .Select(group => group.First() with { Visits = [.. group.SelectMany(one => one.Visits)] }))
-                .OrderBy(step => step.AtMin).ThenBy(step => Rank(step.Act)).ThenBy(step => step.OvenId, StringComparer.Ordinal).ThenBy(step => step.Load).ThenBy(step => step.TempC),
+                .OrderBy(step => step.AtMin).ThenBy(step => Rank(step.Act)).ThenBy(step => step.OvenId, StringComparer.Ordinal).ThenBy(step => step.Load).ThenBy(step => step.TempC).ThenBy(step => step.Words, StringComparer.Ordinal),
         ];
     }
 
@@ -79,6 +85,9 @@ public static class OvenSteps
         var until = EndOf(stay, stays);
         if (bake.WeightsOutMin is { } weights && Holds(from + weights)) yield return At(from + weights, OvenAct.WeightsOut);
         if (bake.Turned && Holds(from + ((until - from) / 2))) yield return At(from + ((until - from) / 2), OvenAct.Turn);
+        foreach (var work in bake.Handwork)
+            if (work.AfterMin is { } minute && Holds(from + minute))
+                yield return At(from + minute, OvenAct.Handwork) with { Words = work.Words };
         // What moves on is taken out where it is put in: one step for two hands.
         if (!stays.Any(other => IsNext(stay, other))) yield return At(visit.EndMin, OvenAct.Out);
 
@@ -122,7 +131,7 @@ public static class OvenSteps
     {
         OvenAct.Out => 0,
         OvenAct.Set or OvenAct.Drop or OvenAct.Off => 1,
-        OvenAct.WeightsOut or OvenAct.Turn => 2,
+        OvenAct.WeightsOut or OvenAct.Turn or OvenAct.Handwork => 2,
         OvenAct.HeatTrays => 3,
         _ => 4,
     };

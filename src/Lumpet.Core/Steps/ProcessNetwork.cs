@@ -74,6 +74,9 @@ public sealed record Step(
     /// <summary>Whether the trays of the bake are turned half-way: ovens heat unevenly.</summary>
     public bool Turned { get; init; }
 
+    /// <summary>What else is done to a bake while it is in the oven, in the order written.</summary>
+    public IReadOnlyList<OvenHandwork> Handwork { get; init; } = [];
+
     /// <summary>Whether this step brushes the raw base so that no juice gets in.</summary>
     public bool Seals { get; init; }
 

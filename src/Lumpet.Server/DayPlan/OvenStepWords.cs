@@ -56,12 +56,20 @@ internal static class OvenStepWords
             OvenAct.HeatTrays => step.HeatedMin > 0
                 ? $"{Trays(step)} in, empty, to heat for load {step.Load}: {step.HeatedMin} min{Short(plan, step)}"
                 : $"No shelf is free to heat {Trays(step).ToLowerInvariant()} for load {step.Load} before it goes in{Short(plan, step)}",
-            OvenAct.In => $"Load {step.Load} in: {what}",
+            OvenAct.Handwork => $"Load {step.Load}, {step.Words}: {what}",
+            OvenAct.In => $"Load {step.Load} in: {what}{Signs(plan, step.Visits)}",
             OvenAct.Move => $"Load {step.Load} moves here from {string.Join(", ", step.Visits.Select(visit => book.Snapshot.Ovens.First(one => one.Id == visit.FromOvenId).Name).Distinct())}: {what}",
             OvenAct.WeightsOut => $"Weights out of load {step.Load}: {what}",
             OvenAct.Turn => $"Turn the trays of load {step.Load}: {what}",
             _ => $"Load {step.Load} out: {what}",
         };
+    }
+
+    /// <summary>What is done by its sign while the trays are in: said when they go in, since no minute is known.</summary>
+    private static string Signs(PlannedDay plan, IEnumerable<LoadVisit> visits)
+    {
+        string[] said = [.. visits.SelectMany(visit => Bake(plan, visit).Handwork).Where(work => work.AfterMin is null).Select(work => work.Words).Distinct()];
+        return said.Length == 0 ? string.Empty : $". Meanwhile {string.Join("; ", said)}";
     }
 
     private static string Heat(OvenStep step, Oven oven) => oven.DialOffsetC == 0

@@ -211,7 +211,7 @@ public sealed record NeighbourAnswer(string Id, string Name, string About, Momen
 
 /// <summary>One step at an oven.</summary>
 /// <param name="At">When.</param>
-/// <param name="Act">"set", "drop", "off", "heatTrays", "in", "move", "weightsOut", "turn" or "out".</param>
+/// <param name="Act">"set", "drop", "off", "heatTrays", "in", "move", "weightsOut", "turn", "handwork" or "out".</param>
 /// <param name="Oven">Name of the oven.</param>
 /// <param name="Words">The step in words.</param>
 /// <param name="DialC">What the dial is set to; null where nothing is set.</param>

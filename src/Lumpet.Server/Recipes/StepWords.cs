@@ -36,7 +36,8 @@ internal static class StepWords
         (step.HeatedTrayMin > 0 ? $", on a tray heated for {step.HeatedTrayMin} min" : string.Empty)
         + (step.Place == OvenPlace.Floor ? ", on the floor of the oven" : string.Empty)
         + (step.WeightsOutMin is { } minute ? $", weights out after {minute} min" : string.Empty)
-        + (step.Turned ? ", turned half-way" : string.Empty);
+        + (step.Turned ? ", turned half-way" : string.Empty)
+        + string.Concat(step.Handwork.Select(work => work.AfterMin is { } after ? $"; after {after} min {work.Words}" : $"; {work.Words}"));
 
     private static string Range(int least, int most) => least == most ? $"{least} min" : $"{least} to {most} min";
 

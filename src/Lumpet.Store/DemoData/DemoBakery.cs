@@ -142,7 +142,7 @@ public static class DemoBakery
         return draft with { Steps = steps, Links = links };
     }
 
-    private static readonly string[] Texts = ["packaging", "lines", "madeOf"];
+    private static readonly string[] Texts = ["packaging", "lines", "madeOf", "handwork"];
 
     /// <summary>What is written, over what it leaves out. A list of lines is a text of one line each.</summary>
     private static T Over<T>(T? usual, JsonNode written)

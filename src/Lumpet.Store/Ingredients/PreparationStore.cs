@@ -4,6 +4,7 @@ using Lumpet.Core.Baking;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Preparations;
 using Lumpet.Core.Steps;
+using Lumpet.Store.Steps;
 using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Ingredients;
@@ -22,7 +23,7 @@ internal static class PreparationStore
         var steps = connection.Query<StepRow>(
                 """
                 SELECT ingredient_id AS ingredientId, id, name, station, hands_per_batch AS perBatch, hands_per_kg AS perKilogram, wait_least AS waitLeast, wait_aim AS waitAim,
-                       wait_most AS waitMost, celsius, ready_when AS readyWhen, caution, place, heated_tray_min AS heatedTray, turned
+                       wait_most AS waitMost, celsius, ready_when AS readyWhen, caution, place, heated_tray_min AS heatedTray, turned, handwork
                 FROM preparation_step ORDER BY ingredient_id, position
                 """)
             .ToLookup(row => row.IngredientId, row => Step(row, stages));
@@ -74,6 +75,7 @@ internal static class PreparationStore
                 place = Naming.Of(step.Place),
                 heated_tray_min = step.HeatedTrayMin,
                 turned = step.Turned ? 1 : 0,
+                handwork = HandworkRows.Write(step.Handwork),
             });
             foreach (var (stage, number) in step.Stages.Select((stage, at) => (stage, at + 1)))
                 Rows.Insert(connection, "preparation_stage", new { ingredient_id = id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin });
@@ -96,13 +98,14 @@ internal static class PreparationStore
         Place = Naming.Known<OvenPlace>(row.Place),
         HeatedTrayMin = (int)row.HeatedTray,
         Turned = row.Turned == 1,
+        Handwork = HandworkRows.Read(row.Handwork),
     };
 
     private sealed record Row(
         string IngredientId, string Kind, double Least, double Most, double Tray, string KeepsIn, long HoldLeast, long HoldAim, long HoldMost, string BeforeUse);
 
     private sealed record StepRow(
-        string IngredientId, string Id, string Name, string Station, long? PerBatch, double? PerKilogram, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, string ReadyWhen, string Caution, string Place, long HeatedTray, long Turned);
+        string IngredientId, string Id, string Name, string Station, long? PerBatch, double? PerKilogram, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, string ReadyWhen, string Caution, string Place, long HeatedTray, long Turned, string Handwork);
 
     private sealed record StageRow(string IngredientId, string StepId, long TempC, long Least, long Most);
 }

@@ -44,3 +44,7 @@ ALTER TABLE product ADD COLUMN top_thickness_mm REAL CHECK (top_thickness_mm > 0
 -- A size may have its own time for the bake of the filled pie.
 ALTER TABLE product_size ADD COLUMN bake_least INTEGER CHECK (bake_least >= 1);
 ALTER TABLE product_size ADD COLUMN bake_most INTEGER CHECK (bake_most >= bake_least AND (bake_least IS NULL) = (bake_most IS NULL));
+
+-- What is done to a bake while it is in the oven: one thing a line, its minute before a bar, nothing before it where a sign tells.
+ALTER TABLE product_step ADD COLUMN handwork TEXT NOT NULL DEFAULT '';
+ALTER TABLE preparation_step ADD COLUMN handwork TEXT NOT NULL DEFAULT '';

@@ -8,6 +8,7 @@ using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Steps;
 using Lumpet.Store.Ingredients;
+using Lumpet.Store.Steps;
 using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Store.Recipes;
@@ -95,7 +96,7 @@ public static class RecipeStore
                 $"""
                 SELECT product_id AS productId, id, name, station, hands_per_batch AS perBatch, hands_per_pie AS perPie,
                        wait_least AS waitLeast, wait_aim AS waitAim, wait_most AS waitMost, celsius, uses_dough AS usesDough,
-                       ready_when AS readyWhen, caution, bakes, place, heated_tray_min AS heatedTray, weights_out_min AS weightsOut, turned, seals
+                       ready_when AS readyWhen, caution, bakes, place, heated_tray_min AS heatedTray, weights_out_min AS weightsOut, turned, seals, handwork
                 FROM product_step {where} ORDER BY product_id, position
                 """)
             .ToLookup(row => row.ProductId);
@@ -224,6 +225,7 @@ public static class RecipeStore
         WeightsOutMin = (int?)row.WeightsOut,
         Turned = row.Turned == 1,
         Seals = row.Seals == 1,
+        Handwork = HandworkRows.Read(row.Handwork),
     };
 
     private sealed record ProductRow(
@@ -236,7 +238,7 @@ public static class RecipeStore
 
     private sealed record StepRow(
         string ProductId, string Id, string Name, string Station, long? PerBatch, double? PerPie, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, long UsesDough, string ReadyWhen, string Caution,
-        string? Bakes, string Place, long HeatedTray, long? WeightsOut, long Turned, long Seals);
+        string? Bakes, string Place, long HeatedTray, long? WeightsOut, long Turned, long Seals, string Handwork);
 
     private sealed record PanRow(
         string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray, string? BoughtAs, long Retired);

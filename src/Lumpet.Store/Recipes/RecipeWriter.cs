@@ -5,6 +5,7 @@ using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Store.Ingredients;
+using Lumpet.Store.Steps;
 using Microsoft.Data.Sqlite;
 using NodaTime;
 
@@ -201,6 +202,7 @@ public static class RecipeWriter
                 heated_tray_min = step.HeatedTrayMin,
                 weights_out_min = step.WeightsOutMin,
                 turned = step.Turned ? 1 : 0,
+                handwork = HandworkRows.Write(step.Handwork),
                 seals = step.Seals ? 1 : 0,
             });
             foreach (var taken in step.Takes) Rows.Insert(connection, "product_step_takes", new { product_id = product.Id, step_id = step.Id, ingredient_id = taken });

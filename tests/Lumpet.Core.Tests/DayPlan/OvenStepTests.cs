@@ -26,6 +26,18 @@ public sealed class OvenStepTests
     }
 
     [Fact]
+    public void Handwork_is_done_at_its_minute_and_what_has_a_sign_waits_for_it()
+    {
+        OvenHandwork[] handwork = [new(30, "shield the rim"), new(30, "brush with milk"), new(null, "when the middle is dark: shield it"), new(300, "never")];
+        var (plan, steps) = Steps(Order(With(Pear, "bake", step => step with { Handwork = handwork }), 8, 1320));
+        var bake = plan.Tasks.First(task => task.StepId == "bake");
+        var done = steps.Where(step => step.Act == OvenAct.Handwork).ToArray();
+        Assert.Equal(["brush with milk", "shield the rim"], done.Select(step => step.Words));
+        Assert.All(done, step => Assert.Equal((bake.StartMin + 30, 190), (step.AtMin, step.TempC)));
+        Assert.All(steps.Where(step => step.Act != OvenAct.Handwork), step => Assert.Empty(step.Words));
+    }
+
+    [Fact]
     public void Trays_are_turned_half_way_wherever_they_are_then()
     {
         var (plan, steps) = Steps(Order(With(Pear, "bake", step => step with { Turned = true }), 8, 1320));

@@ -2437,7 +2437,7 @@ export interface components {
         OvenStepAnswer: {
             /** @description When. */
             at: components["schemas"]["Moment"];
-            /** @description "set", "drop", "off", "heatTrays", "in", "move", "weightsOut", "turn" or "out". */
+            /** @description "set", "drop", "off", "heatTrays", "in", "move", "weightsOut", "turn", "handwork" or "out". */
             act: string;
             /** @description Name of the oven. */
             oven: string;
@@ -3500,6 +3500,8 @@ export interface components {
             weightsOutMin?: null | number;
             /** @description Whether the trays of a bake are turned half-way. */
             turned?: boolean;
+            /** @description What else is done while a bake is in the oven, one thing a line: "20 min: shield the rim", or a sign and what is done then. */
+            handwork?: null | string;
             /** @description Names of things made here that this step takes, separated by semicolons; null where their part of the recipe tells. */
             takes?: null | string;
             /** @description Whether this step brushes the raw base so that no juice gets in. */

@@ -43,6 +43,7 @@ internal static class SingleStepReader
             HeatedTrayMin = checks.Whole($"{path}.heatedTrayMin", step.HeatedTrayMin ?? 0, 0, 120, "min"),
             WeightsOutMin = step.WeightsOutMin is { } minute ? checks.Whole($"{path}.weightsOutMin", minute, 1, Math.Max(1, least), "min, before the bake may end") : null,
             Turned = step.Turned,
+            Handwork = HandworkText.Read(checks, $"{path}.handwork", step.Handwork, least),
         };
     }
 
@@ -83,6 +84,7 @@ internal static class SingleStepReader
         Place = step.IsBake && step.Place != OvenPlace.Shelf ? Naming.Of(step.Place) : null,
         HeatedTrayMin = step.HeatedTrayMin > 0 ? step.HeatedTrayMin : null,
         WeightsOutMin = step.WeightsOutMin,
+        Handwork = HandworkText.Write(step.Handwork),
         Turned = step.Turned,
         Seals = step.Seals,
     };

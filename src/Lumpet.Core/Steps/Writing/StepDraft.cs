@@ -57,6 +57,9 @@ public sealed record StepDraft
     /// <summary>Whether the trays of a bake are turned half-way.</summary>
     public bool Turned { get; init; }
 
+    /// <summary>What else is done while a bake is in the oven, one thing a line: "20 min: shield the rim", or a sign and what is done then.</summary>
+    public string? Handwork { get; init; }
+
     /// <summary>Names of things made here that this step takes, separated by semicolons; null where their part of the recipe tells.</summary>
     public string? Takes { get; init; }
 

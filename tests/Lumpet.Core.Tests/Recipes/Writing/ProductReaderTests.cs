@@ -1,3 +1,4 @@
+using Lumpet.Core.Steps;
 using Lumpet.Core.Steps.Writing;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
@@ -97,6 +98,10 @@ public sealed class ProductReaderTests
         { "a wait that ends before it begins", "steps[1].waitAim", With(1, Step(1) with { WaitLeast = 90, WaitMost = 60 }) },
         { "an oven too hot", "steps[6].stages[0].tempC", With(6, Step(6) with { Stages = [new StageDraft(900, 10, 20)] }) },
         { "a stage that ends before it begins", "steps[6].stages[0].most", With(6, Step(6) with { Stages = [new StageDraft(190, 20, 10)] }) },
+        { "handwork after the bake", "steps[6].handwork", With(6, Step(6) with { Handwork = "66 min: shield the rim" }) },
+        { "handwork at no minute", "steps[6].handwork", With(6, Step(6) with { Handwork = "0 min: shield the rim" }) },
+        { "handwork without end", "steps[6].handwork", With(6, Step(6) with { Handwork = string.Join('\n', Enumerable.Repeat("brush", 9)) }) },
+        { "handwork of many words", "steps[6].handwork", With(6, Step(6) with { Handwork = new string('x', 121) }) },
         { "no bake", "steps", Good with { Steps = [.. Good.Steps!.Where(step => step!.Id != "bake")], Links = [.. Good.Links!.Where(link => link!.From != "bake" && link.To != "bake"), new LinkDraft("onto-tray", "cool", 0, 0)] } },
         { "no dough taken", "steps", With(0, Step(0) with { UsesDough = false }) },
         { "a link to nowhere", "links", Good with { Links = [.. Good.Links!, new LinkDraft("box", "moon", 0, 0)] } },
@@ -110,6 +115,18 @@ public sealed class ProductReaderTests
     {
         Assert.Empty(Fields(Good));
         Assert.True(Fields(draft).Contains(field), $"{what}: {string.Join(", ", Fields(draft))}");
+    }
+
+    [Fact]
+    public void Handwork_is_read_by_its_minute_or_its_sign_and_written_the_same()
+    {
+        var dough = DoughReader.Read(UsualDoughs.All[0], "dough", 1, []).Dough!;
+        var draft = With(6, Step(6) with { Handwork = "20 min: shield the rim\r\n 45 MIN brush with milk\n\nwhen the rim is dark: shield it\n5 minutes" });
+        var product = ProductReader.Read(draft, "quince", 1, "EUR", [Pan], [dough], [], []).Product!;
+        OvenHandwork[] read = [new(20, "shield the rim"), new(45, "brush with milk"), new(null, "when the rim is dark: shield it"), new(null, "5 minutes")];
+        Assert.Equal(read, product.Process.Steps[6].Handwork);
+        Assert.Equal("20 min: shield the rim\n45 min: brush with milk\nwhen the rim is dark: shield it\n5 minutes", ProductReader.Write(product).Steps![6]!.Handwork);
+        Assert.All(product.Process.Steps.Where(step => !step.IsBake), step => Assert.Empty(step.Handwork));
     }
 
     [Fact]

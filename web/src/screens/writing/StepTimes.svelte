@@ -95,6 +95,14 @@
         <span class="small">turned half-way</span></label
       >
     </span>
+    <label class="handwork"
+      ><span class="small">meanwhile, one thing a line: 20 min: shield the rim; or its sign</span>
+      <textarea
+        class="field"
+        rows={Math.max(1, (step.handwork ?? '').split('\n').length)}
+        bind:value={() => step.handwork ?? '', (text) => (step.handwork = text.trim() === '' ? null : text)}
+        aria-label="{step.name}: what is done meanwhile"></textarea></label
+    >
     {#if (step.stages?.length ?? 0) < 4}
       <button class="link small" type="button" onclick={() => step.stages?.push({ tempC: 180, least: 20, most: 30 })}
         >Another stage</button
@@ -117,6 +125,13 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 0.3rem;
+  }
+
+  .handwork {
+    display: flex;
+    flex-direction: column;
+    width: 100%;
+    max-width: 30rem;
   }
 
   .n {
