@@ -43,13 +43,22 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         {
             bool IsMine(int node) => !graph.HoldsDough(node) && begun.First(other => other == node || Leads(graph, other, node)) == root;
             var joins = graph.Edges.Where(edge => IsMine(edge.From) && graph.HoldsDough(edge.To)).Select(edge => times.Start[edge.To]).DefaultIfEmpty(times.End[root]).Min();
-            lines.Add(new WayLine(at == 0 ? "Filling" : "Topping", On(IsMine), joins, 0));
+            lines.Add(new WayLine(Named(product, at), On(IsMine), joins, 0));
         }
 
         MadeFirst(lines, product, pan, graph, times, pies);
         var first = lines.SelectMany(line => line.Pieces).Min(piece => piece.StartMin);
         return new PieWay([.. lines.Select(line => line.From(first))], times.End.Max() - first);
     }
+
+    /// <summary>What is prepared first, second and so on: the fillings and toppings in their order, as <see cref="PreparationTaking"/> takes them.</summary>
+    private static string Named(Product product, int at) =>
+        product.Layers.Where(layer => layer.Kind is PartKind.Filling or PartKind.Topping).ElementAtOrDefault(at) switch
+        {
+            { Name.Length: > 0 } layer => layer.Name,
+            { Kind: PartKind.Filling } => "Filling",
+            _ => "Topping",
+        };
 
     /// <summary>Backwards from the box at minute 0, every wait as it is wanted.</summary>
     private static ParcelTimes Times(StepGraph graph, int pies)

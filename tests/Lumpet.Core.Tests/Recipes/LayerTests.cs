@@ -144,6 +144,10 @@ public sealed class LayerTests
             Process = new ProcessNetwork([Work("toast", Station.Bench, 5, 1), .. Custard.Process.Steps], [new Link("toast", "pour", Span.Between(0, 60)), .. Custard.Process.Links]),
         };
         var takes = MadeFirst.In(pie).ToDictionary(one => one.Made.Id, one => one.Step.Id);
+        Assert.Equal(["Oat custard", "Filling", "Filling"], PieWay.Of(pie, Pan23, 1).Lines.Take(3).Select(line => line.Name));
+        var called = pie with { Layers = [pie.Layers[0], pie.Layers[1] with { Name = "Nuts" }, .. pie.Layers.Skip(2)] };
+        Assert.Equal(["Oat custard", "Filling", "Nuts"], PieWay.Of(called, Pan23, 1).Lines.Take(3).Select(line => line.Name));
+        Assert.Equal("Topping", PieWay.Of(pie with { Layers = [pie.Layers[0], pie.Layers[2]] }, Pan23, 1).Lines[2].Name);
         Assert.Equal(new Dictionary<string, string> { ["one"] = "toast", ["two"] = "whisk", ["three"] = "pour", ["four"] = "box" }, takes);
     }
 }

@@ -70,6 +70,7 @@
     </div>
   {/if}
   {#each answer.fillings as filling (filling.product)}
+    {@const isOnly = filling.layers.filter((layer) => layer.part === 'filling').length === 1}
     <section class="border-line together mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[1fr_24rem]">
       <div>
         <h2><Mark product={filling.name} size={22} /> {filling.name}</h2>
@@ -115,11 +116,11 @@
             <li class="border-line border-t py-1">
               <span class="weight">{lot.count} × {grams(lot.gramsPerPie)}</span>
               <span>{lot.pan}, for {lot.pickUp.clock}</span>
-              {#if filling.layers.filter((layer) => layer.part === 'filling').length === 1}
+              {#if isOnly}
                 <span class="small block">{lot.layers[0]?.factor.toFixed(4)} times the recipe as written</span>
               {/if}
               <ul class="small">
-                {#each lot.layers.slice(filling.layers.filter((layer) => layer.part === 'filling').length === 1 ? 1 : 0) as layer, at (at)}
+                {#each lot.layers.slice(isOnly ? 1 : 0) as layer, at (at)}
                   <li>
                     <b>{grams(layer.grams)}</b>
                     {layer.title.toLowerCase()}{layer.pieces > 0 ? `, ${layer.pieces} pieces` : ''}: {layer.factor.toFixed(
