@@ -118,6 +118,27 @@ public sealed class ProductReaderTests
     }
 
     [Fact]
+    public void A_layer_in_which_nothing_is_written_is_passed_over_unless_it_is_the_only_filling()
+    {
+        var dough = DoughReader.Read(UsualDoughs.All[0], "dough", 1, []).Dough!;
+        string[] Kept(params LayerDraft[] more) =>
+            [.. ProductReader.Read(Good with { Layers = [.. Good.Layers!, .. more] }, "quince", 1, "EUR", [Pan], [dough], [], []).Product!.Layers.Select(layer => layer.Id)];
+        Assert.Equal(["filling"], Kept(new LayerDraft { Part = "topping", Lines = " " }, new LayerDraft { Part = "finish" }));
+        Assert.Equal(["filling"], Kept(new LayerDraft { Lines = "\n" }));
+        Assert.Equal(["filling", "filling-2", "beside"], Kept(new LayerDraft { Lines = "90 g quince", PackedDensity = 1 }, new LayerDraft { Part = "beside", Lines = "9 g quince" }));
+        Assert.Contains("layers[0].lines", Fields(Good.Filled(" ")));
+    }
+
+    [Theory]
+    [InlineData("crumble", "Under crumble a topping is needed, with its lines.")]
+    [InlineData("meringue", "Under meringue a topping is needed, with its lines.")]
+    public void A_top_that_is_a_layer_is_asked_for_by_its_name(string top, string said)
+    {
+        var faults = ProductReader.Read(Good with { Top = top }, "quince", 1, "EUR", [Pan], [], [], []).Faults;
+        Assert.Contains(faults, fault => fault.Field == "layers" && fault.Message == said);
+    }
+
+    [Fact]
     public void Handwork_is_read_by_its_minute_or_its_sign_and_written_the_same()
     {
         var dough = DoughReader.Read(UsualDoughs.All[0], "dough", 1, []).Dough!;
