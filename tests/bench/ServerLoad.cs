@@ -42,7 +42,8 @@ public sealed class ServerLoad : IDisposable
     {
         var library = JsonNode.Parse(await client.GetStringAsync(new Uri("/api/library.json", UriKind.Relative)))!.AsObject();
         var pattern = library["products"]!.AsArray().First(product => product!["id"]!.GetValue<string>() == Large)!["written"]!.AsObject();
-        pattern["filling"] = $"{pattern["filling"]!.GetValue<string>()}\n1 tsp Vanilla extract\n20 g Butter, unsalted\n15 g Corn starch\n30 ml Rum";
+        var first = pattern["layers"]![0]!;
+        first["lines"] = $"{first["lines"]!.GetValue<string>()}\n1 tsp Vanilla extract\n20 g Butter, unsalted\n15 g Corn starch\n30 ml Rum";
         pattern["aliases"] = string.Empty;
         var many = new JsonArray([.. Enumerable.Range(0, recipes).Select(at =>
         {

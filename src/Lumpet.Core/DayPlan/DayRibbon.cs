@@ -33,13 +33,11 @@ public static class DayRibbon
     private static (string Phase, int Celsius)? At(PlannedDay day, int from, int until)
     {
         DayTask[] running = [.. day.Tasks.Where(task => task.StartMin < until && task.EndMin > from)];
+        // By what stands in an oven: a bake that found none is a task still, with its trouble, and no oven is at work for it.
+        int[] heat = [.. day.Loads.SelectMany(load => load.Visits).SelectMany(visit => visit.Stages).Where(stage => stage.StartMin < until && stage.EndMin > from).Select(stage => stage.TempC)];
+        if (heat.Length > 0) return ("bake", heat.Max());
+        running = [.. running.Where(task => task.Kind != TaskKind.Bake)];
         if (running.Length == 0) return null;
-        if (running.Any(task => task.Kind == TaskKind.Bake))
-        {
-            var hottest = day.Loads.SelectMany(load => load.Visits).SelectMany(visit => visit.Stages)
-                .Where(stage => stage.StartMin < until && stage.EndMin > from).Max(stage => stage.TempC);
-            return ("bake", hottest);
-        }
 
         var leading = running.MaxBy(task => (task.Kind == TaskKind.Hands ? 1000 : 0) + task.Pies)!;
         return (Phase(leading), leading.Celsius ?? 20);

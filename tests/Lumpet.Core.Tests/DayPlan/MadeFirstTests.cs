@@ -209,7 +209,12 @@ public sealed class MadeFirstTests
         Assert.Equal(4, trouble.Pies);
         Assert.Contains("slow", trouble.What.With(minute => $"{minute}"), StringComparison.Ordinal);
         var huge = Made("huge", 6000, new Span(0, 0, 9000), [Line("roots", 1000)], Roast with { Stages = [new BakeStage(300, 60, 60)] });
-        var noOven = Assert.Single(DayPlanner.Plan(Snapshot(Order(Filled("huge-pie", Of(huge, 700)), 4, Late))).Troubles);
+        var plan = DayPlanner.Plan(Snapshot(Order(Filled("huge-pie", Of(huge, 700)), 4, Late)));
+        var noOven = Assert.Single(plan.Troubles);
+        // Its roast is a task with a trouble; the strip of the day shows no oven at work for it.
+        Assert.Contains(plan.Tasks, task => task.IsMadeFirst && task.Kind == TaskKind.Bake);
+        Assert.Contains(DayRibbon.Of(plan), stretch => stretch.Phase == "bake");
+        Assert.DoesNotContain(DayRibbon.Of(plan), stretch => stretch.Celsius == 300);
         Assert.Contains("no oven takes it", noOven.What.With(minute => $"{minute}"), StringComparison.Ordinal);
     }
 
@@ -278,6 +283,7 @@ public sealed class MadeFirstTests
 
     private static void Holds(PlannedDay plan)
     {
+        Assert.All(DayRibbon.Of(plan), stretch => Assert.True(stretch.StartMin < stretch.EndMin));
         Assert.Empty(BakePlanChecker.Check(plan.Problem, plan.BakePlan).Faults);
         var tasks = plan.Tasks.ToDictionary(task => task.Id);
         var troubled = plan.Troubles.Select(trouble => trouble.LotId).ToHashSet();
