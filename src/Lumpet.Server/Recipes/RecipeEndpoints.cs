@@ -32,7 +32,7 @@ internal static class RecipeEndpoints
             .WithSummary("A product scaled to a pan and a count, or to what is on hand, with its cost. Stores nothing.");
     }
 
-    private static Results<Ok<RecipesFound>, ValidationProblem> Find(string? q, string? kind, string? without, Database database)
+    private static Results<Ok<RecipesFound>, ValidationProblem> Find(string? q, string? kind, string? without, Database database, RecipeShelf recipes)
     {
         if (q?.Length > LongestQuestion) return FieldProblems.Of(("q", $"A question takes up to {LongestQuestion} characters."));
         if (!string.IsNullOrEmpty(kind) && Naming.Read<FillingKind>(kind) is null) return FieldProblems.Of(("kind", "There is no such kind of filling."));
@@ -43,7 +43,7 @@ internal static class RecipeEndpoints
         return TypedResults.Ok(new RecipesFound(
             RecipeFinder.Count(connection),
             ids.Count,
-            [.. RecipeStore.Products(connection, [.. ids.Take(MostListed)]).Select(Listed)],
+            recipes.Listed(connection, [.. ids.Take(MostListed)], Listed),
             [.. RecipeFinder.Kinds(connection).Select(word => Naming.Known<FillingKind>(word)).Distinct()
                 .Select(found => new WordChoice(Naming.Of(found), KindWords.Of(found)))]));
     }
