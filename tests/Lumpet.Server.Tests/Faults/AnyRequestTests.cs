@@ -69,7 +69,7 @@ public sealed class AnyRequestTests : IDisposable
                 if ((int)response.StatusCode >= 400)
                     Assert.False(string.IsNullOrWhiteSpace(JsonSerializer.Deserialize<JsonElement>(text).GetProperty("title").GetString()), $"{address.Method} {address.Path} {body}");
             },
-            iter: 3000,
+            iter: 1800,
             threads: 1);
     }
 }

@@ -34,9 +34,9 @@ public sealed class AnyRecipeTests : IDisposable
         var taken = 0;
         Gen.Select(Gen.Int[0, Kinds.Length - 1], Gen.Select(Gen.Int[0, 10_000], Value).Array[1, 3]).Sample(
             (which, changes) => taken += Try(written[which], changes).GetAwaiter().GetResult() ? 1 : 0,
-            iter: 260,
+            iter: 160,
             threads: 1);
-        Assert.True(taken > 20, $"only {taken} were taken");
+        Assert.True(taken > 12, $"only {taken} were taken");
     }
 
     private async Task<bool> Try(string written, (int At, JsonNode? Value)[] changes)
