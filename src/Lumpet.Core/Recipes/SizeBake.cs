@@ -22,26 +22,33 @@ public sealed record SizeBake(int Least, int Most)
 
     private BakeStage[] Stages(IReadOnlyList<BakeStage> written)
     {
-        var (least, most) = (Shared([.. written.Select(stage => stage.MinMin)], Least), Shared([.. written.Select(stage => stage.MaxMin)], Most));
-        return [.. written.Select((stage, at) => stage with { MinMin = least[at], MaxMin = Math.Max(least[at], most[at]) })];
+        var keepsFirst = written.Count > 1 && Least - written[0].MinMin >= written.Count - 1;
+        BakeStage[] sharing = [.. written.Skip(keepsFirst ? 1 : 0)];
+        var least = Shared([.. sharing.Select(stage => stage.MinMin)], Least - (keepsFirst ? written[0].MinMin : 0), each: 1);
+        // What the most is over the least goes to the first stage as far as it is written so, then to the others: the sum is the size's own.
+        var first = keepsFirst ? Math.Min(written[0].MaxMin - written[0].MinMin, Most - Least) : 0;
+        var over = Shared([.. sharing.Select(stage => stage.MaxMin - stage.MinMin)], Most - Least - first, each: 0);
+        return
+        [
+            .. written.Take(keepsFirst ? 1 : 0).Select(stage => stage with { MaxMin = stage.MinMin + first }),
+            .. sharing.Select((stage, at) => stage with { MinMin = least[at], MaxMin = least[at] + over[at] }),
+        ];
     }
 
-    /// <summary>Whole minutes that add up to a total, at least one each.</summary>
-    private static int[] Shared(int[] written, int total)
+    /// <summary>Whole minutes that add up to a total, so many each at least, shared by what is written.</summary>
+    private static int[] Shared(int[] written, int total, int each)
     {
-        var kept = written.Length > 1 && total - written[0] >= written.Length - 1 ? written[0] : 0;
-        var (sharing, left) = (kept > 0 ? written[1..] : written, total - kept);
-        var shares = new int[sharing.Length];
+        var (shares, sum) = (new int[written.Length], written.Sum());
         var (given, counted) = (0, 0);
-        for (var at = 0; at < sharing.Length; at++)
+        for (var at = 0; at < written.Length; at++)
         {
-            counted += sharing[at];
-            // By what is shared so far, so that the last gets what rounding left, and at least a minute for each to come.
-            var upTo = (int)Math.Round((double)left * counted / sharing.Sum(), MidpointRounding.AwayFromZero);
-            shares[at] = Math.Clamp(upTo - given, 1, left - given - (sharing.Length - at - 1));
+            counted += written[at];
+            // By what is shared so far, so that the last gets what rounding left, and enough stays for each to come.
+            var upTo = at == written.Length - 1 ? total : sum == 0 ? 0 : (int)Math.Round((double)total * counted / sum, MidpointRounding.AwayFromZero);
+            shares[at] = Math.Clamp(upTo - given, each, total - given - (each * (written.Length - at - 1)));
             given += shares[at];
         }
 
-        return kept > 0 ? [kept, .. shares] : shares;
+        return shares;
     }
 }
