@@ -40,6 +40,14 @@ public sealed class LimitTests
     }
 
     [Fact]
+    public void A_shared_doughs_limits_are_as_approved()
+    {
+        var good = Good("lattice") with { DoughGrams = 600, BaseSharePercent = 60, ShareGives = "strips", Sheet = "50 x 40" };
+        string[] fields = ["DoughGrams", "BaseSharePercent", "ShareGives", "Sheet", "OverhangFromWall", "StripWidthCm", "StripGapCm", "ThicknessMm", "TopThicknessMm"];
+        Approved.Matches("Limits/product-shared", Limits.Of(good, Faults).Where(line => fields.Contains(line.Split(':')[0])));
+    }
+
+    [Fact]
     public void A_layers_limits_are_as_approved()
     {
         var good = Good("custard");

@@ -30,6 +30,9 @@ public readonly record struct Length : IComparable<Length>
     /// <summary>A length scaled by a factor.</summary>
     public static Length operator *(Length length, double factor) => FromCentimetres(length.Centimetres * factor);
 
+    /// <summary>A part of a length.</summary>
+    public static Length operator /(Length length, double divisor) => FromCentimetres(length.Centimetres / divisor);
+
     /// <summary>The area of a strip of this length and width.</summary>
     public static Area operator *(Length length, Length width) => Area.FromSquareCentimetres(length.Centimetres * width.Centimetres);
 

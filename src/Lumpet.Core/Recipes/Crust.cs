@@ -1,4 +1,5 @@
 using Lumpet.Core.Measures;
+using Lumpet.Core.Pans;
 
 namespace Lumpet.Core.Recipes;
 
@@ -46,8 +47,8 @@ public enum Lining
 /// <summary>How the dough of a product is cut.</summary>
 /// <param name="Top">What lies on the filling.</param>
 /// <param name="Thickness">To which the dough of the base is rolled; commonly 2 to 5 mm.</param>
-/// <param name="BaseOverhang">What the base hangs over the outer edge of the rim, on one side; of a free-form pie the fold.</param>
-/// <param name="TopOverhang">What lid or strips hang over the outer edge of the rim, on one side.</param>
+/// <param name="BaseOverhang">What the base hangs over, on one side; of a free-form pie the fold. From where it is counted, <see cref="OverhangFromWall"/> says.</param>
+/// <param name="TopOverhang">What lid or strips hang over, on one side, counted likewise.</param>
 /// <param name="TrimShare">Share of a disc that is trimmed off its piece, from 0 to under 1; small rounds are reckoned from their sheet instead.</param>
 /// <param name="StripWidth">Width of a lattice strip; used with a lattice only.</param>
 /// <param name="StripGap">Gap between lattice strips; used with a lattice only.</param>
@@ -77,4 +78,25 @@ public sealed record Crust(
 
     /// <summary>How often the scraps of small rounds are rolled again, 0 to 2: more makes them tough.</summary>
     public int Rerolls { get; init; }
+
+    /// <summary>The dough of a pie as it is divided between base and top; null where thicknesses are written.</summary>
+    public DoughShare? Share { get; init; }
+
+    /// <summary>The sheet that is cut into the strips of the lattice; null where strips and gaps are written.</summary>
+    public StripSheet? StripSheet { get; init; }
+
+    /// <summary>The sheet from which small rounds, wall strips and cut-outs are cut.</summary>
+    public Outline Sheet { get; init; } = SheetLayout.Usual;
+
+    /// <summary>Whether an overhang is counted from the inner edge of the wall, rim included; else from the rim's outer edge.</summary>
+    public bool OverhangFromWall { get; init; }
+
+    /// <summary>What the base reaches beyond the inner edge of a pan's wall, on one side.</summary>
+    public Length BaseBeyond(Pan pan) => OverhangFromWall ? BaseOverhang : pan.RimWidth + BaseOverhang;
+
+    /// <summary>What lid or strips reach beyond the inner edge of a pan's wall, on one side.</summary>
+    public Length TopBeyond(Pan pan) => OverhangFromWall ? TopOverhang : pan.RimWidth + TopOverhang;
+
+    /// <summary>Over what the strips of a lattice are laid side by side, before their ends hang over.</summary>
+    public Outline StripSpan(Pan pan) => OverhangFromWall ? pan.Top : pan.Footprint;
 }

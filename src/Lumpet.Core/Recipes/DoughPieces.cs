@@ -22,7 +22,7 @@ public static class DoughPieces
     public static Outline BaseOutline(Crust crust, Pan pan)
     {
         if (pan.IsFreeForm) return pan.Bottom.Widened(crust.BaseOverhang);
-        var beyond = pan.RimWidth + crust.BaseOverhang;
+        var beyond = crust.BaseBeyond(pan);
         return pan.Bottom.Widened(pan.SlantHeight + beyond, pan.SideSlantHeight + beyond);
     }
 
@@ -35,7 +35,7 @@ public static class DoughPieces
         var over = pan.Top with { Length = ParabolaArc(pan.Top.Length, mound), Width = ParabolaArc(pan.Top.Width, mound) };
         return pan.IsFreeForm
             ? over.Widened(pan.SlantHeight + crust.TopOverhang, pan.SideSlantHeight + crust.TopOverhang)
-            : over.Widened(pan.RimWidth + crust.TopOverhang);
+            : over.Widened(crust.TopBeyond(pan));
     }
 
     /// <summary>
@@ -64,7 +64,7 @@ public static class DoughPieces
                 break;
             case Lining.SmallRounds:
                 var round = BaseOutline(cut.Crust, pan);
-                yield return cut.Piece("base", round, 1, Strips.None, Length.Zero, round.Area, SheetLayout.Of(round, cut.Crust.Rerolls).TrimShare);
+                yield return cut.Piece("base", round, 1, Strips.None, Length.Zero, round.Area, SheetLayout.Of(round, cut.Crust.Rerolls, cut.Crust.Sheet).TrimShare);
                 break;
             default:
                 yield return cut.Flat("base", BaseOutline(cut.Crust, pan));
@@ -78,13 +78,11 @@ public static class DoughPieces
         var height = pan.SlantHeight + cut.Crust.BaseOverhang;
         var round = pan.Bottom.Between(pan.Top, 0.5).Perimeter + Length.FromCentimetres(1);
         // A strip longer than a sheet is cut in equal parts.
-        var count = (int)Math.Ceiling(round.Centimetres / LongestStripCm);
+        var count = (int)Math.Ceiling(round / cut.Crust.Sheet.Length);
         var each = Length.FromCentimetres(round.Centimetres / count);
-        var trim = SheetLayout.Of(Outline.Rectangle(each, height), rerolls: 0).TrimShare;
+        var trim = SheetLayout.Of(Outline.Rectangle(each, height), rerolls: 0, cut.Crust.Sheet).TrimShare;
         return cut.Piece("wall strips", pan.Top, count, new Strips([], [.. Enumerable.Repeat(each, count)]), height, round * height, trim);
     }
-
-    private static double LongestStripCm => SheetLayout.Sheet.Length.Centimetres;
 
     private static IEnumerable<DoughPiece> Top(Cutting cut, Product product, Pan pan, Length mound, DoughPiece[] below) => cut.Crust.Top switch
     {
@@ -102,7 +100,7 @@ public static class DoughPieces
     {
         var count = Math.Max(1, (int)Math.Round(cut.Crust.CutOuts * (pan.Top.Area / product.ReferencePan.Top.Area), MidpointRounding.AwayFromZero));
         var one = Outline.Circle(cut.Crust.CutOutDiameter);
-        var sheet = SheetLayout.Of(one, rerolls: 0);
+        var sheet = SheetLayout.Of(one, rerolls: 0, cut.Crust.Sheet);
         var each = one.Area * cut.Thickness * cut.Density;
         var usable = below.Sum(piece => piece.Trim.Grams) * sheet.UsedShare;
         var fromTrim = cut.Crust.CutOutsFromTrim ? (int)Math.Min(count, Math.Floor(usable / each.Grams)) : 0;
@@ -114,24 +112,28 @@ public static class DoughPieces
     }
 
     /// <summary>
-    /// As many strips as fit side by side across the rim's outer edge, set symmetrically, both ways; each as long as
-    /// the pan is where it lies, plus the overhang at both ends.
+    /// As many strips as fit side by side, set symmetrically, both ways; each as long as the pan is where it lies, plus the
+    /// overhang at both ends. Of a sheet that is cut into strips each takes one from edge to edge, and no other trim.
     /// </summary>
     private static DoughPiece Lattice(Cutting cut, Pan pan)
     {
-        var span = pan.Footprint;
+        var span = cut.Crust.StripSpan(pan);
         if (Math.Min(span.Length.Centimetres, span.Width.Centimetres) < cut.Crust.StripWidth.Centimetres)
             throw new ArgumentException(FormattableString.Invariant($"a lattice strip of {cut.Crust.StripWidth.Centimetres:0.#} cm is wider than the pan"));
         var strips = new Strips(OneWay(cut.Crust, span.Length, span.Width, span.IsRound), OneWay(cut.Crust, span.Width, span.Length, span.IsRound));
         var area = Area.FromSquareCentimetres(strips.All.Sum(strip => strip.Centimetres) * cut.Crust.StripWidth.Centimetres);
-        return cut.Piece("lattice", span, 1, strips, cut.Crust.StripWidth, area, cut.Crust.TrimShare);
+        var lattice = cut.Piece("lattice", span, 1, strips, cut.Crust.StripWidth, area, cut.Crust.TrimShare);
+        if (cut.Crust.StripSheet is not { } sheet) return lattice;
+        var each = strips.All.Append(sheet.Length).Max() * cut.Crust.StripWidth;
+        return lattice with { Disc = each * cut.Thickness * cut.Density * strips.All.Count() };
     }
 
     private static Length[] OneWay(Crust crust, Length side, Length reach, bool isRound)
     {
         var span = side.Centimetres;
         var pitch = (crust.StripWidth + crust.StripGap).Centimetres;
-        var each = (int)Math.Floor((span + crust.StripGap.Centimetres) / pitch);
+        // A hair, so that strips which fill the span to the edge are all counted.
+        var each = (int)Math.Floor(((span + crust.StripGap.Centimetres) / pitch) + 1e-9);
         return [.. Enumerable.Range(0, each).Select(index =>
         {
             var fromMiddle = (index - ((each - 1) / 2.0)) * pitch;

@@ -4,13 +4,14 @@ using Lumpet.Core.Pans;
 namespace Lumpet.Core.Recipes;
 
 /// <summary>Pieces of one size cut side by side from rolled dough.</summary>
+/// <param name="Sheet">What is rolled.</param>
 /// <param name="Piece">What is cut.</param>
 /// <param name="Layout">Where the pieces of one sheet lie.</param>
 /// <param name="Rerolls">How often the scraps are rolled again.</param>
-public sealed record SheetLayout(Outline Piece, TrayLayout Layout, int Rerolls)
+public sealed record SheetLayout(Outline Sheet, Outline Piece, TrayLayout Layout, int Rerolls)
 {
     /// <summary>A sheet of 60 x 40 cm, as it fits a bench and a full tray (common practice, no source).</summary>
-    public static Outline Sheet { get; } = Outline.Rectangle(Length.FromCentimetres(60), Length.FromCentimetres(40));
+    public static Outline Usual { get; } = Outline.Rectangle(Length.FromCentimetres(60), Length.FromCentimetres(40));
 
     /// <summary>Pieces on a sheet.</summary>
     public int PerSheet => Layout.Spots.Count;
@@ -27,12 +28,14 @@ public sealed record SheetLayout(Outline Piece, TrayLayout Layout, int Rerolls)
     /// <summary>Lays pieces on a sheet.</summary>
     /// <param name="piece">What is cut.</param>
     /// <param name="rerolls">How often the scraps are rolled again, 0 to 2.</param>
+    /// <param name="sheet">What is rolled; null for the usual sheet.</param>
     /// <exception cref="ArgumentOutOfRangeException">Not even one fits on a sheet.</exception>
-    public static SheetLayout Of(Outline piece, int rerolls)
+    public static SheetLayout Of(Outline piece, int rerolls, Outline? sheet = null)
     {
-        var layout = TrayLayout.Fullest(Sheet, piece);
+        var rolled = sheet ?? Usual;
+        var layout = TrayLayout.Fullest(rolled, piece);
         return layout.Spots.Count > 0
-            ? new SheetLayout(piece, layout, rerolls)
-            : throw new ArgumentOutOfRangeException(nameof(piece), piece.Width.Centimetres, "A small round must fit on a sheet of 60 x 40 cm.");
+            ? new SheetLayout(rolled, piece, layout, rerolls)
+            : throw new ArgumentOutOfRangeException(nameof(piece), piece.Width.Centimetres, FormattableString.Invariant($"A small round must fit on a sheet of {rolled.Length.Centimetres:0.#} x {rolled.Width.Centimetres:0.#} cm."));
     }
 }

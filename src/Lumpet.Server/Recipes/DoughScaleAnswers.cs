@@ -14,6 +14,7 @@ namespace Lumpet.Server.Recipes;
 /// <param name="Judged">What is usual for its family.</param>
 /// <param name="Method">How it is made and kept, in words.</param>
 /// <param name="TrimUse">What becomes of the trim, in words.</param>
+/// <param name="Said">How the recipe divides its dough or cuts its sheet, and what follows; empty where it writes thicknesses and gaps.</param>
 public sealed record DoughScaleAnswer(
     string Name,
     double Factor,
@@ -27,7 +28,8 @@ public sealed record DoughScaleAnswer(
     IReadOnlyList<LineAnswer> Lines,
     DoughJudged Judged,
     string Method,
-    string TrimUse);
+    string TrimUse,
+    string Said);
 
 /// <summary>A dough, judged by its family.</summary>
 /// <param name="Family">Its family in words.</param>
@@ -53,6 +55,7 @@ public sealed record FindingAnswer(string Part, double Percent, double Least, do
 /// <param name="StripsCm">Lengths of the strips that cross the pan, left to right; empty for a round.</param>
 /// <param name="AcrossCm">Lengths of the strips that run along it, top to bottom.</param>
 /// <param name="StripWidthCm">Width of a strip.</param>
+/// <param name="StripPitchCm">From the middle of a strip of a lattice to that of the next; 0 of other pieces.</param>
 /// <param name="Reckoning">How its size follows from the pan, in words that can be checked by hand.</param>
 /// <param name="AreaCm2">Its area.</param>
 /// <param name="PieceGrams">Its weight.</param>
@@ -71,6 +74,7 @@ public sealed record PieceAnswer(
     IReadOnlyList<double> StripsCm,
     IReadOnlyList<double> AcrossCm,
     double StripWidthCm,
+    double StripPitchCm,
     string Reckoning,
     double AreaCm2,
     double PieceGrams,

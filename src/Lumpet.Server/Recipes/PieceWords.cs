@@ -1,3 +1,5 @@
+using Lumpet.Core;
+using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 
@@ -23,20 +25,25 @@ internal static class PieceWords
         var (rim, over) = (pan.RimWidth.Centimetres, crust.BaseOverhang.Centimetres);
         if (pan.IsFreeForm) return Words($"filling {pan.Bottom.Width.Centimetres} + 2 × fold {over} = {Round(piece.Diameter.Centimetres)} cm; π/4 × {Round(piece.Diameter.Centimetres)}²");
         if (piece.Outline.IsRound)
-            return Words($"floor {pan.Bottom.Width.Centimetres} + 2 × wall {pan.SlantHeight.Centimetres:0.00} + 2 × rim {rim} + 2 × overhang beyond the rim {over} = {Round(piece.Diameter.Centimetres)} cm; π/4 × {Round(piece.Diameter.Centimetres)}²");
-        return Words($"floor {Sides(pan.Bottom)} cm, and on each side wall {pan.SlantHeight.Centimetres:0.00} and {pan.SideSlantHeight.Centimetres:0.00}, rim {rim} and overhang beyond the rim {over}: {Sides(piece.Outline)}");
+            return Words($"floor {pan.Bottom.Width.Centimetres} + 2 × wall {pan.SlantHeight.Centimetres:0.00} + {Beyond("2 × ", rim, " + ", over, crust)} = {Round(piece.Diameter.Centimetres)} cm; π/4 × {Round(piece.Diameter.Centimetres)}²");
+        return Words($"floor {Sides(pan.Bottom)} cm, and on each side wall {pan.SlantHeight.Centimetres:0.00} and {pan.SideSlantHeight.Centimetres:0.00}, {Beyond(string.Empty, rim, " and ", over, crust)}: {Sides(piece.Outline)}");
     }
 
     private static string Lid(DoughPiece piece, ScaledProduct scaled)
     {
         if (scaled.Pan.IsFreeForm) return FreeLid(piece, scaled);
-        var beyond = scaled.Pan.RimWidth + scaled.Product.Crust.TopOverhang;
-        var over = piece.Outline.Widened(beyond * -1);
-        var (rim, hang) = (scaled.Pan.RimWidth.Centimetres, scaled.Product.Crust.TopOverhang.Centimetres);
+        var crust = scaled.Product.Crust;
+        var over = piece.Outline.Widened(crust.TopBeyond(scaled.Pan) * -1);
+        var (rim, hang) = (scaled.Pan.RimWidth.Centimetres, crust.TopOverhang.Centimetres);
         return piece.Outline.IsRound
-            ? Words($"over the mound {over.Width.Centimetres:0.00} + 2 × rim {rim} + 2 × overhang beyond the rim {hang} = {Round(piece.Diameter.Centimetres)} cm; π/4 × {Round(piece.Diameter.Centimetres)}²")
-            : Words($"over the mound {Sides(over)}, and on each side rim {rim} and overhang beyond the rim {hang}: {Sides(piece.Outline)}");
+            ? Words($"over the mound {over.Width.Centimetres:0.00} + {Beyond("2 × ", rim, " + ", hang, crust)} = {Round(piece.Diameter.Centimetres)} cm; π/4 × {Round(piece.Diameter.Centimetres)}²")
+            : Words($"over the mound {Sides(over)}, and on each side {Beyond(string.Empty, rim, " and ", hang, crust)}: {Sides(piece.Outline)}");
     }
+
+    /// <summary>What lies beyond the wall: the rim and the overhang, or an overhang in which the rim is counted.</summary>
+    private static string Beyond(string times, double rim, string and, double over, Crust crust) => crust.OverhangFromWall
+        ? Words($"{times}overhang with the rim {over}")
+        : Words($"{times}rim {rim}{and}{times}overhang beyond the rim {over}");
 
     private static string FreeLid(DoughPiece piece, ScaledProduct scaled)
     {
@@ -67,6 +74,36 @@ internal static class PieceWords
             ? Words($"rolled to {piece.Rolled.Width.Centimetres:0.#} cm, trimmed to {piece.Outline.Width.Centimetres:0.#} cm")
             : Words($"rolled to {piece.Rolled.Length.Centimetres:0.#} × {piece.Rolled.Width.Centimetres:0.#} cm, trimmed to {piece.Outline.Length.Centimetres:0.#} × {piece.Outline.Width.Centimetres:0.#} cm");
     }
+
+    /// <summary>A piece in a few words: "base 312 g, 33 cm across", "lattice 96 g, 8 + 8 strips".</summary>
+    public static string InShort(DoughPiece piece)
+    {
+        var size = piece.Name == "lattice" ? Words($"{piece.Strips.Upright.Count} + {piece.Strips.Across.Count} strips")
+            : piece.Count > 1 ? Words($"{piece.Count} of them")
+            : piece.Outline.IsRound ? Words($"{piece.Diameter.Centimetres:0.#} cm across")
+            : Words($"{piece.Outline.Length.Centimetres:0.#} × {piece.Outline.Width.Centimetres:0.#} cm");
+        return Words($"{piece.Name} {piece.Disc.Grams:0} g, {size}");
+    }
+
+    /// <summary>How the recipe divides its dough or cuts its sheet, and what follows; empty where it writes thicknesses and gaps.</summary>
+    public static string Said(Product product)
+    {
+        var crust = product.Crust;
+        var said = new List<string>();
+        if (crust.Share is { } share)
+        {
+            var top = crust.Top is Top.Lid or Top.Lattice ? Words($", {Round(share.Base * 100)} % to the base and {Round((1 - share.Base) * 100)} % to the {Naming.Of(crust.Top)}") : string.Empty;
+            said.Add(Words($"Of {Round(share.PerPie.Grams)} g of dough in the {product.ReferencePan.Name} pan{top}: the base is rolled to {Thick(crust.Thickness)} mm"));
+            if (share.Gives == ShareGives.Strips) said.Add(Words($"as many strips of {Round(crust.StripWidth.Centimetres)} cm as come nearest to the rest, {Round(crust.StripGap.Centimetres)} cm apart"));
+            else if (crust.TopThickness is { } onTop) said.Add(Words($"the {Naming.Of(crust.Top)} to {Thick(onTop)} mm"));
+        }
+
+        if (crust is { StripSheet: { } sheet, Top: Top.Lattice })
+            said.Add(Words($"A sheet of {Round(sheet.Length.Centimetres)} × {Round(sheet.Width.Centimetres)} cm into {sheet.Strips} strips of {Round(sheet.StripWidth.Centimetres)} cm, {sheet.Strips / 2} each way, {Round(crust.StripGap.Centimetres)} cm apart{(sheet.Strips % 2 == 1 ? ", one left over" : string.Empty)}"));
+        return said.Count == 0 ? string.Empty : string.Join("; ", said) + ".";
+    }
+
+    private static double Thick(Length thickness) => Math.Round(thickness.Millimetres, 1);
 
     private static string Sides(Outline outline) => Words($"{Round(outline.Length.Centimetres)} × {Round(outline.Width.Centimetres)}");
 

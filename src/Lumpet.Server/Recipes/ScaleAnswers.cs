@@ -84,7 +84,8 @@ internal static class ScaleAnswers
             Lines(part.Lines),
             JudgeWords.Of(dough),
             DoughWords.Method(dough, part.Lines, Thickness(product.Crust).Millimetres),
-            DoughWords.TrimUse(product.Crust, pieces));
+            DoughWords.TrimUse(product.Crust, pieces),
+            dough == product.Dough ? PieceWords.Said(product) : string.Empty);
     }
 
     /// <summary>How the fillings stand in the pan.</summary>
@@ -238,7 +239,8 @@ internal static class ScaleAnswers
             Math.Round(piece.Rolled.Width.Centimetres, 1),
             [.. piece.Strips.Upright.Select(Centimetres)],
             [.. piece.Strips.Across.Select(Centimetres)],
-            piece.StripWidth.Centimetres,
+            Math.Round(piece.StripWidth.Centimetres, 2),
+            piece.Strips.Upright.Count > 0 ? Math.Round((piece.StripWidth + scaled.Product.Crust.StripGap).Centimetres, 4) : 0,
             PieceWords.Of(piece, scaled),
             Math.Round(piece.Area.SquareCentimetres, 1),
             Math.Round(grams[0] + grams[2], 1),
@@ -249,21 +251,23 @@ internal static class ScaleAnswers
             Sheet(piece, scaled));
     }
 
-    /// <summary>Small rounds, cut-outs and strips are cut from a sheet; large rounds are rolled one by one.</summary>
+    /// <summary>Small rounds, cut-outs and strips of a sheet with given sides are cut from it; large rounds are rolled one by one.</summary>
     private static SheetAnswer? Sheet(DoughPiece piece, ScaledProduct scaled)
     {
         var crust = scaled.Product.Crust;
+        var rolled = piece.Name == "lattice" && crust.StripSheet is { } strips ? Outline.Rectangle(strips.Length, strips.Width) : crust.Sheet;
+        if (piece.Name == "lattice" && crust.StripSheet is null) return null;
         var isSmallRound = piece.Name == "base" && crust.Lining == Lining.SmallRounds;
         if (!isSmallRound && piece.Name is not ("cut-outs" or "wall strips" or "lattice")) return null;
         var longest = piece.Strips.All.Select(strip => strip.Centimetres).DefaultIfEmpty(0).Max();
         var one = longest > 0 ? Outline.Rectangle(Length.FromCentimetres(longest), piece.StripWidth) : piece.Outline;
-        var layout = TrayLayout.Fullest(SheetLayout.Sheet, one);
+        var layout = TrayLayout.Fullest(rolled, one);
         if (layout.Spots.Count == 0) return null;
-        var sheet = new SheetLayout(one, layout, isSmallRound ? crust.Rerolls : 0);
+        var sheet = new SheetLayout(rolled, one, layout, isSmallRound ? crust.Rerolls : 0);
         var pieces = longest > 0 ? piece.Strips.All.Count() : piece.Count;
         return new SheetAnswer(
-            SheetLayout.Sheet.Length.Centimetres,
-            SheetLayout.Sheet.Width.Centimetres,
+            rolled.Length.Centimetres,
+            rolled.Width.Centimetres,
             Centimetres(layout.IsTurned ? one.Width : one.Length),
             Centimetres(layout.IsTurned ? one.Length : one.Width),
             [.. layout.Spots.Select(spot => new SheetSpot(Math.Round(spot.XCm, 2), Math.Round(spot.YCm, 2)))],

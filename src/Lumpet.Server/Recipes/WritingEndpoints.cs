@@ -117,6 +117,8 @@ internal static class WritingEndpoints
             ScaleAnswers.Layers(scaled),
             KindWords.Of(product.Crust),
             Math.Round(scaled.DoughPerPie.Grams),
+            [.. scaled.Pieces.Select(PieceWords.InShort)],
+            PieceWords.Said(product),
             [.. RoomWords.Of(scaled)]);
     }
 
@@ -202,8 +204,10 @@ public sealed record CheckAnswer(IReadOnlyDictionary<string, string[]> Fields, I
 /// <param name="Layers">Its layers.</param>
 /// <param name="Top">What lies on it, in words.</param>
 /// <param name="DoughGrams">Discs of one pie, trim included.</param>
+/// <param name="Pieces">Its pieces in a few words each: "base 312 g, 2.7 mm".</param>
+/// <param name="Said">How the recipe divides its dough or cuts its sheet, and what follows; empty where it writes thicknesses and gaps.</param>
 /// <param name="Room">What does not stay where it is put, in words.</param>
-public sealed record PieAnswer(PanAnswer Pan, FillingScaleAnswer Filling, IReadOnlyList<PieLayerAnswer> Layers, string Top, double DoughGrams, IReadOnlyList<string> Room);
+public sealed record PieAnswer(PanAnswer Pan, FillingScaleAnswer Filling, IReadOnlyList<PieLayerAnswer> Layers, string Top, double DoughGrams, IReadOnlyList<string> Pieces, string Said, IReadOnlyList<string> Room);
 
 /// <summary>A step that takes something that is made first.</summary>
 /// <param name="Name">What is made.</param>

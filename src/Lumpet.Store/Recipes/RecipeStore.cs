@@ -61,7 +61,9 @@ public static class RecipeStore
             SELECT id, name, version, dough_id AS doughId, top_dough_id AS topDoughId, top_thickness_mm AS topThickness, top, thickness_mm AS thickness, base_overhang_cm AS baseOverhang,
                    top_overhang_cm AS topOverhang, trim_share AS trim, strip_width_cm AS stripWidth, strip_gap_cm AS stripGap,
                    bake_change_cm AS bakeChange, reference_pan_id AS panId, oldest_min AS oldest, base_treatment AS treatment, assessment, glass_from_freezer AS glassFromFreezer, lining,
-                   cut_out_cm AS cutOut, cut_outs AS cutOuts, cut_outs_from_trim AS cutOutsFromTrim, rerolls, review, retired
+                   cut_out_cm AS cutOut, cut_outs AS cutOuts, cut_outs_from_trim AS cutOutsFromTrim, rerolls, review, retired,
+                   dough_per_pie_g AS doughPerPie, base_share AS baseShare, share_gives AS shareGives, strip_sheet_length_cm AS stripSheetLength, strip_sheet_width_cm AS stripSheetWidth,
+                   strip_sheet_strips AS stripSheetStrips, sheet_length_cm AS sheetLength, sheet_width_cm AS sheetWidth, overhang_from_wall AS overhangFromWall
             FROM product {of} ORDER BY position
             """).ToArray();
         if (rows.Length == 0) return [];
@@ -156,6 +158,10 @@ public static class RecipeStore
         CutOuts = (int)row.CutOuts,
         CutOutsFromTrim = row.CutOutsFromTrim == 1,
         Rerolls = (int)row.Rerolls,
+        Share = row is { DoughPerPie: { } grams, BaseShare: { } toBase } ? new DoughShare(Mass.FromGrams(grams), toBase, Word<ShareGives>(row.ShareGives)) : null,
+        StripSheet = row is { StripSheetLength: { } length, StripSheetWidth: { } width, StripSheetStrips: { } strips } ? new StripSheet(Length.FromCentimetres(length), Length.FromCentimetres(width), (int)strips) : null,
+        Sheet = Outline(row.SheetLength, row.SheetWidth),
+        OverhangFromWall = row.OverhangFromWall == 1,
     };
 
     private static Dictionary<string, DoughFormula> Doughs(SqliteConnection connection, IReadOnlyDictionary<string, Ingredient> ingredients, string[]? ids)
@@ -230,7 +236,8 @@ public static class RecipeStore
 
     private sealed record ProductRow(
         string Id, string Name, long Version, string DoughId, string? TopDoughId, double? TopThickness, string Top, double Thickness, double BaseOverhang, double TopOverhang, double Trim, double StripWidth, double StripGap, double BakeChange, string PanId, long Oldest,
-        string Treatment, string Assessment, long GlassFromFreezer, string Lining, double CutOut, long CutOuts, long CutOutsFromTrim, long Rerolls, string Review, long Retired);
+        string Treatment, string Assessment, long GlassFromFreezer, string Lining, double CutOut, long CutOuts, long CutOutsFromTrim, long Rerolls, string Review, long Retired,
+        double? DoughPerPie, double? BaseShare, string ShareGives, double? StripSheetLength, double? StripSheetWidth, long? StripSheetStrips, double SheetLength, double SheetWidth, long OverhangFromWall);
 
     private sealed record DoughRow(
         string Id, string Name, long Version, double Density, double BowlLoss, long MixMin, long RestLeast, long RestAim, long RestMost, string ReadyWhen, string Caution,

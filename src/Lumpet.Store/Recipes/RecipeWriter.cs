@@ -90,9 +90,11 @@ public static class RecipeWriter
             """
                 INSERT INTO product (id, position, name, version, dough_id, top_dough_id, top_thickness_mm, top, thickness_mm, base_overhang_cm, top_overhang_cm, trim_share,
                   strip_width_cm, strip_gap_cm, bake_change_cm, reference_pan_id, oldest_min, base_treatment, assessment, glass_from_freezer, lining,
-                  cut_out_cm, cut_outs, cut_outs_from_trim, rerolls, review)
+                  cut_out_cm, cut_outs, cut_outs_from_trim, rerolls, review,
+                  dough_per_pie_g, base_share, share_gives, strip_sheet_length_cm, strip_sheet_width_cm, strip_sheet_strips, sheet_length_cm, sheet_width_cm, overhang_from_wall)
                 VALUES (@id, @position, @name, @version, @dough, @topDough, @topThickness, @top, @thickness, @baseOverhang, @topOverhang, @trim, @strip, @gap, @change, @pan, @oldest,
-                  @treatment, @assessment, @glass, @lining, @cutOut, @cutOuts, @cutOutsFromTrim, @rerolls, @review)
+                  @treatment, @assessment, @glass, @lining, @cutOut, @cutOuts, @cutOutsFromTrim, @rerolls, @review,
+                  @doughPerPie, @baseShare, @shareGives, @stripSheetLength, @stripSheetWidth, @stripSheetStrips, @sheetLength, @sheetWidth, @fromWall)
                 ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, dough_id = excluded.dough_id, top_dough_id = excluded.top_dough_id, top_thickness_mm = excluded.top_thickness_mm, top = excluded.top,
                   thickness_mm = excluded.thickness_mm, base_overhang_cm = excluded.base_overhang_cm, top_overhang_cm = excluded.top_overhang_cm,
                   trim_share = excluded.trim_share, strip_width_cm = excluded.strip_width_cm, strip_gap_cm = excluded.strip_gap_cm,
@@ -101,7 +103,10 @@ public static class RecipeWriter
                   base_treatment = excluded.base_treatment,
                   assessment = excluded.assessment, glass_from_freezer = excluded.glass_from_freezer, lining = excluded.lining,
                   cut_out_cm = excluded.cut_out_cm, cut_outs = excluded.cut_outs, cut_outs_from_trim = excluded.cut_outs_from_trim,
-                  rerolls = excluded.rerolls, review = excluded.review
+                  rerolls = excluded.rerolls, review = excluded.review,
+                  dough_per_pie_g = excluded.dough_per_pie_g, base_share = excluded.base_share, share_gives = excluded.share_gives,
+                  strip_sheet_length_cm = excluded.strip_sheet_length_cm, strip_sheet_width_cm = excluded.strip_sheet_width_cm, strip_sheet_strips = excluded.strip_sheet_strips,
+                  sheet_length_cm = excluded.sheet_length_cm, sheet_width_cm = excluded.sheet_width_cm, overhang_from_wall = excluded.overhang_from_wall
                 """,
             new
             {
@@ -131,6 +136,15 @@ public static class RecipeWriter
                 cutOutsFromTrim = product.Crust.CutOutsFromTrim ? 1 : 0,
                 rerolls = product.Crust.Rerolls,
                 review = string.Join('\n', product.Review),
+                doughPerPie = product.Crust.Share?.PerPie.Grams,
+                baseShare = product.Crust.Share?.Base,
+                shareGives = Naming.Of(product.Crust.Share?.Gives ?? ShareGives.Thickness),
+                stripSheetLength = product.Crust.StripSheet?.Length.Centimetres,
+                stripSheetWidth = product.Crust.StripSheet?.Width.Centimetres,
+                stripSheetStrips = product.Crust.StripSheet?.Strips,
+                sheetLength = product.Crust.Sheet.Length.Centimetres,
+                sheetWidth = product.Crust.Sheet.Width.Centimetres,
+                fromWall = product.Crust.OverhangFromWall ? 1 : 0,
             });
         Parts(connection, product);
         Steps(connection, product);

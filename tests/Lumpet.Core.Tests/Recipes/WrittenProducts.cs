@@ -44,6 +44,10 @@ public static class WrittenProducts
         Of("Plum, its juice boiled down", Way(FillingKind.MaceratedFruit, Top.Lid) with { Dough = "Folded" }, "800 g plums, pitted\n200 g sugar", 0.9, 850, ("plum", 8510.638), "egg, milk, wheat", kept: 85),
         // 850 + 200 + 32; 8500 / 0.94.
         Of("Damson below an open lattice", Way(FillingKind.RawFruit, Top.Lattice) with { Dough = "Smeared and stacked" }, "850 g damsons, pitted\n1 cup sugar\n4 tbsp corn starch", 0.8, 1082, ("damson", 9042.553), "egg, milk, wheat"),
+        // 900 + 180; 9000 / 0.94. Forty to sixty, as many strips as the sixty give.
+        Of("Damson, forty to sixty of the dough", Way(FillingKind.PrecookedFruit, Top.Lattice) with { DoughGrams = 620, BaseSharePercent = 40, ShareGives = "strips", StripWidthCm = 1.2, OverhangFromWall = true, TopThicknessMm = 3 }, "900 g damsons, pitted\n180 g sugar", 0.95, 1080, ("damson", 9574.468), "egg, milk, wheat"),
+        // 1000 + 150; 10000 / 0.78. Half of the dough below, a sheet of the other half in sixteen strips above.
+        Of("Pear below strips of a sheet", Way(FillingKind.RawFruit, Top.Lattice) with { DoughGrams = 700, StripSheet = "30 x 40 into 16" }, "1000 g pears, pared and cored\n150 g sugar", 0.7, 1150, ("pear", 12820.513), "egg, milk, wheat"),
         // 900 + 100 + 60 ml of water at 237 g a cup, 60.104; 9000 / 0.84. Strips without gaps.
         Of("Cherry below a dense lattice", Way(FillingKind.PrecookedFruit, Top.Lattice) with { Dough = "Raised crostata", StripGapCm = 0 }, "900 g sweet cherries, pitted\n100 g sugar\n60 ml water", 0.95, 1060.104, ("cherry", 10714.286), "egg, milk, wheat"),
         // 700 + 110 (1/2 cup of 220); 7000 / 0.76. Cut-outs of another dough.

@@ -1473,6 +1473,8 @@ export interface components {
             method: string;
             /** @description What becomes of the trim, in words. */
             trimUse: string;
+            /** @description How the recipe divides its dough or cuts its sheet, and what follows; empty where it writes thicknesses and gaps. */
+            said: string;
         };
         /** @description A version of a dough. */
         DoughVersion: {
@@ -2673,6 +2675,10 @@ export interface components {
              * @description Discs of one pie, trim included.
              */
             doughGrams: number;
+            /** @description Its pieces in a few words each: "base 312 g, 2.7 mm". */
+            pieces: string[];
+            /** @description How the recipe divides its dough or cuts its sheet, and what follows; empty where it writes thicknesses and gaps. */
+            said: string;
             /** @description What does not stay where it is put, in words. */
             room: string[];
         };
@@ -2751,6 +2757,11 @@ export interface components {
              * @description Width of a strip.
              */
             stripWidthCm: number;
+            /**
+             * Format: double
+             * @description From the middle of a strip of a lattice to that of the next; 0 of other pieces.
+             */
+            stripPitchCm: number;
             /** @description How its size follows from the pan, in words that can be checked by hand. */
             reckoning: string;
             /**
@@ -3012,6 +3023,24 @@ export interface components {
              * @description How often the scraps of small rounds are rolled again.
              */
             rerolls?: null | number;
+            /**
+             * Format: double
+             * @description Dough portioned for a pie in the reference pan, trim included, from which the thickness follows; null where thicknesses are written.
+             */
+            doughGrams?: null | number;
+            /**
+             * Format: double
+             * @description Share of that dough for the base below a lid or a lattice; the rest lies on top. Null for half.
+             */
+            baseSharePercent?: null | number;
+            /** @description One of the names of ShareGives: what follows on top; null for thickness. */
+            shareGives?: null | string;
+            /** @description The sheet that is cut into the strips of the lattice: "30 x 40 into 16"; null where strips and gaps are written. */
+            stripSheet?: null | string;
+            /** @description Sides of the sheet from which small rounds, wall strips and cut-outs are cut, in centimetres: "60 x 40"; null for that. */
+            sheet?: null | string;
+            /** @description Whether overhangs are counted from the inner edge of the wall, rim included; null for from the rim's outer edge. */
+            overhangFromWall?: null | boolean;
             /** @description What a person should still look at, one thing a line: doubtful lines of a recipe that was taken in from elsewhere. */
             review?: null | string;
             /**

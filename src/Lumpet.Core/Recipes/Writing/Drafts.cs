@@ -147,6 +147,24 @@ public sealed record ProductDraft
     /// <summary>How often the scraps of small rounds are rolled again.</summary>
     public int? Rerolls { get; init; }
 
+    /// <summary>Dough portioned for a pie in the reference pan, trim included, from which the thickness follows; null where thicknesses are written.</summary>
+    public double? DoughGrams { get; init; }
+
+    /// <summary>Share of that dough for the base below a lid or a lattice; the rest lies on top. Null for half.</summary>
+    public double? BaseSharePercent { get; init; }
+
+    /// <summary>One of the names of <see cref="Recipes.ShareGives"/>: what follows on top; null for thickness.</summary>
+    public string? ShareGives { get; init; }
+
+    /// <summary>The sheet that is cut into the strips of the lattice: "30 x 40 into 16"; null where strips and gaps are written.</summary>
+    public string? StripSheet { get; init; }
+
+    /// <summary>Sides of the sheet from which small rounds, wall strips and cut-outs are cut, in centimetres: "60 x 40"; null for that.</summary>
+    public string? Sheet { get; init; }
+
+    /// <summary>Whether overhangs are counted from the inner edge of the wall, rim included; null for from the rim's outer edge.</summary>
+    public bool? OverhangFromWall { get; init; }
+
     /// <summary>What a person should still look at, one thing a line: doubtful lines of a recipe that was taken in from elsewhere.</summary>
     public string? Review { get; init; }
 

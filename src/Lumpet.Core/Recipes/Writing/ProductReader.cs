@@ -49,7 +49,7 @@ public static class ProductReader
         if (others.Contains(name, StringComparer.OrdinalIgnoreCase)) checks.Add("name", $"There is a product \"{name}\" already.");
         var dough = doughs.FirstOrDefault(dough => dough.Id == draft.Dough);
         if (dough is null) checks.Add("dough", doughs.Count == 0 ? "Write a dough first." : $"Choose one of {string.Join(", ", doughs.Select(one => one.Name))}.");
-        var crust = Crust(checks, draft);
+        var crust = CrustReader.Read(checks, draft);
         var topDough = TopDough(checks, draft, doughs, crust.Top);
         var layers = LayerReader.Read(checks, names, draft.Layers, crust.Top);
         var change = Length.FromCentimetres(checks.Number("bakeChangeCm", draft.BakeChangeCm, -6, 4, "cm"));
@@ -74,6 +74,7 @@ public static class ProductReader
             TopDough = topDough,
             Review = review,
         };
+        product = CrustReader.Settled(checks, product);
         product = product with { Process = StepTaking.Read(checks, draft, product) };
         // Its step says egg; where no line does, its allergen would be missing on every label.
         if (process.Steps.Any(step => step.Seals) && product.AllLines.All(line => line.Ingredient.Facts.Role != IngredientRole.Egg))
@@ -100,20 +101,12 @@ public static class ProductReader
     }
 
     /// <summary>A product as it would be written.</summary>
-    public static ProductDraft Write(Product product) => new()
+    public static ProductDraft Write(Product product) => CrustReader.Write(product.Crust) with
     {
         Name = product.Name,
         Aliases = string.Join(", ", product.Aliases),
         Dough = product.Dough.Id,
         TopDough = product.TopDough?.Id,
-        TopThicknessMm = product.Crust.TopThickness is { } thickness ? Tidy(thickness.Millimetres) : null,
-        Top = Naming.Of(product.Crust.Top),
-        ThicknessMm = Tidy(product.Crust.Thickness.Millimetres),
-        BaseOverhangCm = Tidy(product.Crust.BaseOverhang.Centimetres),
-        TopOverhangCm = Tidy(product.Crust.TopOverhang.Centimetres),
-        TrimPercent = Tidy(product.Crust.TrimShare * 100),
-        StripWidthCm = Tidy(product.Crust.StripWidth.Centimetres),
-        StripGapCm = Tidy(product.Crust.StripGap.Centimetres),
         BakeChangeCm = Tidy(product.BakeChange.Centimetres),
         ReferencePan = product.ReferencePan.Id,
         OldestMin = product.OldestAtPickUp,
@@ -123,11 +116,6 @@ public static class ProductReader
         Steps = StepTaking.Write(product),
         Links = [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))],
         BaseTreatment = Naming.Of(product.BaseTreatment),
-        Lining = Naming.Of(product.Crust.Lining),
-        CutOutCm = Tidy(product.Crust.CutOutDiameter.Centimetres),
-        CutOuts = product.Crust.CutOuts,
-        CutOutsFromTrim = product.Crust is { Top: Top.CutOuts, CutOutsFromTrim: false } ? false : null,
-        Rerolls = product.Crust.Rerolls,
         Review = product.Review.Count == 0 ? null : string.Join('\n', product.Review),
         Assessment = product.Assessment.Length == 0 ? null : product.Assessment,
         GlassFromFreezer = product.GlassFromFreezer ? true : null,
@@ -141,37 +129,10 @@ public static class ProductReader
 
     private static double Tidy(double value) => Math.Round(value, 6);
 
-    private static Crust Crust(FieldChecks checks, ProductDraft draft)
-    {
-        if (string.IsNullOrWhiteSpace(draft.Top)) checks.Add("top", "What lies on the filling is missing: open, lid, lattice and so on.");
-        var top = checks.Word("top", draft.Top, Top.Open);
-        var (isLattice, isCutOut) = (top == Top.Lattice, top == Top.CutOuts);
-        var lining = checks.Word("lining", draft.Lining, Lining.OnePiece);
-        return new Crust(
-            top,
-            Length.FromMillimetres(checks.Number("thicknessMm", draft.ThicknessMm, 1, 15, "mm")),
-            Length.FromCentimetres(checks.Number("baseOverhangCm", draft.BaseOverhangCm, 0, 8, "cm")),
-            Length.FromCentimetres(checks.Number("topOverhangCm", draft.TopOverhangCm ?? 0, 0, 8, "cm")),
-            checks.Number("trimPercent", draft.TrimPercent, 0, 60, "%") / 100,
-            Length.FromCentimetres(isLattice ? checks.Number("stripWidthCm", draft.StripWidthCm, 0.3, 10, "cm") : draft.StripWidthCm is >= 0 and <= 10 and var width ? width : 0),
-            Length.FromCentimetres(isLattice ? checks.Number("stripGapCm", draft.StripGapCm, 0, 10, "cm") : draft.StripGapCm is >= 0 and <= 10 and var gap ? gap : 0))
-        {
-            TopThickness = draft.TopThicknessMm is null || !IsOfDough(top) ? null : Length.FromMillimetres(checks.Number("topThicknessMm", draft.TopThicknessMm, 1, 15, "mm")),
-            Lining = lining,
-            CutOutDiameter = Length.FromCentimetres(isCutOut ? checks.Number("cutOutCm", draft.CutOutCm, 1, 30, "cm") : 0),
-            CutOuts = isCutOut ? checks.Whole("cutOuts", draft.CutOuts, 1, 200, "cut-outs") : 0,
-            CutOutsFromTrim = !isCutOut || (draft.CutOutsFromTrim ?? true),
-            Rerolls = lining == Lining.SmallRounds ? checks.Whole("rerolls", draft.Rerolls ?? 1, 0, 2, "times") : 0,
-        };
-    }
-
-    /// <summary>Whether what lies on the filling is rolled of dough.</summary>
-    private static bool IsOfDough(Top top) => top is Top.Lid or Top.Lattice or Top.CutOuts;
-
     /// <summary>The dough of what lies on top where it is another than that of the base.</summary>
     private static DoughFormula? TopDough(FieldChecks checks, ProductDraft draft, IReadOnlyList<DoughFormula> doughs, Top top)
     {
-        if (string.IsNullOrWhiteSpace(draft.TopDough) || draft.TopDough == draft.Dough || !IsOfDough(top)) return null;
+        if (string.IsNullOrWhiteSpace(draft.TopDough) || draft.TopDough == draft.Dough || !CrustReader.IsOfDough(top)) return null;
         if (doughs.FirstOrDefault(dough => dough.Id == draft.TopDough) is { } found) return found;
         checks.Add("topDough", $"Choose one of {string.Join(", ", doughs.Select(one => one.Name))}, or the same as the base.");
         return null;

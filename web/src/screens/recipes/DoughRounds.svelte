@@ -34,7 +34,7 @@
       return middle
     })
   })
-  const sheets = $derived(dough.pieces.filter((piece) => piece.sheet !== null && piece.name !== 'lattice'))
+  const sheets = $derived(dough.pieces.filter((piece) => piece.sheet !== null))
   const size = (piece: Piece) => {
     if (piece.stripsCm.length + piece.acrossCm.length > 0 && piece.name === 'lattice')
       return `${piece.stripsCm.length} + ${piece.acrossCm.length} strips, ${centimetres(piece.stripWidthCm)} wide`
@@ -65,6 +65,7 @@
       <button class="link" onclick={() => onthickness(dough.writtenThicknessMm)}>Back to what is written</button>
     </p>
   {/if}
+  {#if dough.said}<p class="small">{dough.said}</p>{/if}
   {#if drawn.length > 0}
     <svg
       viewBox="0 0 {width} {tallest + 1}"

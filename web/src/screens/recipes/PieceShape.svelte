@@ -12,14 +12,11 @@
   const { piece, x, y, width }: Props = $props()
 
   const unit = $derived(Math.min(1.2, width / 34))
-  const pitch = (span: number, strips: number) => (strips > 1 ? (span - piece.stripWidthCm) / (strips - 1) : 0)
-  const across = $derived(pitch(piece.lengthCm, piece.stripsCm.length))
-  const down = $derived(pitch(piece.diameterCm, piece.acrossCm.length))
 </script>
 
 {#if piece.stripsCm.length > 0}
   {#each piece.stripsCm as strip, at (at)}
-    {@const off = (at - (piece.stripsCm.length - 1) / 2) * across}
+    {@const off = (at - (piece.stripsCm.length - 1) / 2) * piece.stripPitchCm}
     <rect
       x={x + off - piece.stripWidthCm / 2}
       y={y - strip / 2}
@@ -29,7 +26,7 @@
     />
   {/each}
   {#each piece.acrossCm as strip, at (at)}
-    {@const off = (at - (piece.acrossCm.length - 1) / 2) * down}
+    {@const off = (at - (piece.acrossCm.length - 1) / 2) * piece.stripPitchCm}
     <rect
       x={x - strip / 2}
       y={y + off - piece.stripWidthCm / 2}

@@ -13,7 +13,11 @@
 <aside aria-label="The pie so far">
   {#if pie}
     <PanSection pan={pie.pan} filling={pie.filling} layers={pie.layers} top={pie.top} isBrief />
-    <p>{grams(pie.doughGrams)} of dough a pie, {pie.pan.name} pan.</p>
+    <p>
+      {grams(pie.doughGrams)} of dough a pie, {pie.pan.name} pan:
+      {pie.pieces.join('; ')}.
+    </p>
+    {#if pie.said}<p class="small">{pie.said}</p>{/if}
     {#each pie.room as said (said)}<p class="font-bold">{said}</p>{/each}
   {:else}
     <p class="small">The pie is drawn here as soon as a dough, a pan and a filling hold together.</p>

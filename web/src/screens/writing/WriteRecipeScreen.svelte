@@ -11,6 +11,7 @@
   import { words } from '../../parts/words.svelte'
   import { withLayer } from './layers'
   import LayersField from './LayersField.svelte'
+  import CrustFields from './CrustFields.svelte'
   import PieMeasures from './PieMeasures.svelte'
   import PieSoFar from './PieSoFar.svelte'
   import SizeFields from './SizeFields.svelte'
@@ -262,7 +263,8 @@
           }
           {failure}
         />
-        <PieMeasures {written} doughs={offered} {failure} />
+        <CrustFields {written} doughs={offered} {failure} />
+        <PieMeasures {written} {failure} />
 
         <fieldset class="row">
           <legend><h2>Safety</h2></legend>
