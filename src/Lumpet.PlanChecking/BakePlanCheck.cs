@@ -159,22 +159,28 @@ internal sealed class BakePlanCheck
             Fault(rule, Name(tray), $"the next stage starts at {stage.StartMin}, not at {before.EndMin + gap}");
     }
 
-    /// <summary>No oven holds more trays than it has shelves.</summary>
+    /// <summary>No oven holds more trays than it has shelves, nor more on its floor than stand there.</summary>
     public void Shelves()
     {
         foreach (var oven in problem.Ovens)
         {
-            var trays = 0;
-            var events = plan.Trays.SelectMany(tray => tray.Stages).Where(stage => stage.OvenId == oven.Id)
-                .SelectMany(stage => new[] { (At: stage.StartMin, Change: 1), (At: stage.EndMin, Change: -1) })
-                .OrderBy(change => change.At).ThenBy(change => change.Change);
-            foreach (var (at, change) in events)
-            {
-                trays += change;
-                if (trays <= oven.Shelves) continue;
-                Fault("sharing", oven.Id, $"{trays} trays at {at}, for {oven.Shelves} shelves");
-                break;
-            }
+            AtMost(oven, plan.Trays, oven.Shelves, "shelves");
+            if (oven.FloorPlaces is { } places) AtMost(oven, plan.Trays.Where(tray => bakes[tray.BakeId].OnFloor), places, "places on the floor");
+        }
+    }
+
+    private void AtMost(BakeOven oven, IEnumerable<BakedTray> counted, int most, string of)
+    {
+        var trays = 0;
+        var events = counted.SelectMany(tray => tray.Stages).Where(stage => stage.OvenId == oven.Id)
+            .SelectMany(stage => new[] { (At: stage.StartMin, Change: 1), (At: stage.EndMin, Change: -1) })
+            .OrderBy(change => change.At).ThenBy(change => change.Change);
+        foreach (var (at, change) in events)
+        {
+            trays += change;
+            if (trays <= most) continue;
+            Fault("sharing", oven.Id, $"{trays} trays at {at}, for {most} {of}");
+            return;
         }
     }
 

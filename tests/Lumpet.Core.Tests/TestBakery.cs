@@ -90,7 +90,10 @@ internal static class TestBakery
         5,
         2,
         30,
-        2160);
+        2160)
+    {
+        Midnights = [720, 2160],
+    };
 
     public static DayOrder Order(Product product, int count, int pickUp, Pan? pan = null) => new(product, pan ?? Pan23, count, pickUp, "kiosk");
 

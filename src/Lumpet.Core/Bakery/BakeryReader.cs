@@ -51,7 +51,7 @@ public static class BakeryReader
         bakery.Mixer.LargestBatch.Kilograms,
         [.. bakery.Shifts.Select(shift => new ShiftDraft(
             shift.Name, shift.DayOffset, OnTheWall.Format(LocalTime.Midnight.PlusMinutes(shift.StartMinute)), shift.LengthMin))],
-        [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC))],
+        [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC, oven.FloorPlaces))],
         [.. pans.Select(PanReader.Write)],
         Naming.Of(bakery.Cups),
         bakery.Handles);
@@ -69,7 +69,7 @@ public static class BakeryReader
         1,
         10,
         [new ShiftDraft("Afternoon", -1, "12:00", 480), new ShiftDraft("Night", 0, "00:00", 600)],
-        [new OvenDraft("Oven", 4, 60, 280, 8, 4, 0)],
+        [new OvenDraft("Oven", 4, 60, 280, 8, 4, 0, 1)],
         [PanReader.Write(Pan.Round("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4))],
         Naming.Of(CupCustom.UnitedStates));
 
@@ -128,7 +128,10 @@ public static class BakeryReader
                 max,
                 checks.Whole($"{path}.heatCPerMin", oven.HeatCPerMin, 1, 60, "°C a minute"),
                 checks.Whole($"{path}.coolCPerMin", oven.CoolCPerMin, 1, 60, "°C a minute"),
-                checks.Whole($"{path}.dialOffsetC", oven.DialOffsetC, -50, 50, "°C")));
+                checks.Whole($"{path}.dialOffsetC", oven.DialOffsetC, -50, 50, "°C"))
+            {
+                FloorPlaces = oven.FloorPlaces is null ? null : checks.Whole($"{path}.floorPlaces", oven.FloorPlaces, 0, Math.Clamp(oven.Shelves ?? 1, 1, 60), "trays"),
+            });
         }
 
         return [.. ovens];

@@ -10,4 +10,8 @@ namespace Lumpet.Core.Bakery;
 /// <param name="CoolCPerMin">Degrees it loses in a minute.</param>
 /// <param name="DialOffsetC">What the dial shows beyond the conventional temperature: about -20 for a fan oven.</param>
 public sealed record Oven(
-    string Id, string Name, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int DialOffsetC);
+    string Id, string Name, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int DialOffsetC)
+{
+    /// <summary>How many trays may stand on its floor at a time, of those it holds; null where every shelf is a floor, as in a deck oven.</summary>
+    public int? FloorPlaces { get; init; }
+}

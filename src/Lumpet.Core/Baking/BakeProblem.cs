@@ -22,7 +22,14 @@ public sealed record BakeProblem(
 /// <param name="OpenMin">First minute at which it may be on.</param>
 /// <param name="CloseMin">Minute by which it is off.</param>
 public sealed record BakeOven(
-    string Id, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int StartC, int OpenMin, int CloseMin);
+    string Id, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int StartC, int OpenMin, int CloseMin)
+{
+    /// <summary>How many of its trays may stand on its floor at a time, 0 to its shelves; null: any of them.</summary>
+    public int? FloorPlaces { get; init; }
+
+    /// <summary>How many trays of a bake it holds at a time.</summary>
+    public int PlacesFor(Bake bake) => bake.OnFloor ? Math.Min(Shelves, FloorPlaces ?? Shelves) : Shelves;
+}
 
 /// <summary>One temperature of a bake.</summary>
 /// <param name="TempC">The temperature.</param>
@@ -47,7 +54,11 @@ public sealed record Bake(
     int DueMin,
     int? EarliestOutMin,
     IReadOnlyList<string>? Ovens,
-    IReadOnlyList<BakeAfter> After);
+    IReadOnlyList<BakeAfter> After)
+{
+    /// <summary>Whether its trays stand on the floor of an oven, for heat from below.</summary>
+    public bool OnFloor { get; init; }
+}
 
 /// <summary>A bake follows another.</summary>
 /// <param name="BakeId">The bake it follows.</param>

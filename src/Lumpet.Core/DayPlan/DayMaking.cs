@@ -96,7 +96,10 @@ internal sealed class DayMaking(ShiftCalendar calendar)
                 timed.EndMin,
                 earliest > 0 ? (int)earliest : null,
                 null,
-                Before(one, timed));
+                Before(one, timed))
+            {
+                OnFloor = timed.Step.Place == OvenPlace.Floor,
+            };
         });
     });
 

@@ -32,7 +32,7 @@ public static class DayPlanner
     /// <exception cref="PlanStumblesException">Something that is ordered cannot be planned; it is named.</exception>
     public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort, Patience patience = default)
     {
-        var calendar = new ShiftCalendar(snapshot.Shifts);
+        var calendar = new ShiftCalendar(snapshot.Shifts, snapshot.Midnights);
         var question = new OvenQuestion(snapshot, calendar);
         var round = Best(snapshot, calendar, question, effort, MostRounds, patience);
         var troubles = Troubles.In(snapshot, round, patience);
@@ -46,7 +46,7 @@ public static class DayPlanner
     /// <param name="patience">How long someone waits.</param>
     internal static DayRound Best(DaySnapshot snapshot, int effort, int mostRounds, Patience patience = default)
     {
-        var calendar = new ShiftCalendar(snapshot.Shifts);
+        var calendar = new ShiftCalendar(snapshot.Shifts, snapshot.Midnights);
         return Best(snapshot, calendar, new OvenQuestion(snapshot, calendar), effort, mostRounds, patience);
     }
 

@@ -21,7 +21,11 @@ public sealed record DaySnapshot(
     int ToleranceC,
     int TransferMin,
     int SpareMin,
-    int HorizonMin);
+    int HorizonMin)
+{
+    /// <summary>Minutes at which a day ends and the next begins, in order; what is to be done the day before is done before one of them.</summary>
+    public IReadOnlyList<int> Midnights { get; init; } = [];
+}
 
 /// <summary>An order of the day.</summary>
 /// <param name="Product">What was ordered.</param>

@@ -78,8 +78,9 @@ internal static class Loads
     }
 
     /// <summary>
-    /// Each tray takes the topmost shelf that is free for its whole stay, and what bakes on the floor the lowest. That only
-    /// one tray stands on the floor is not planned for yet; the oven's lines say where it is not so.
+    /// What bakes on the floor takes the lowest shelves, of which the planner counts the places; every other tray the topmost
+    /// shelf that is free, if it can one that nothing on the floor wants meanwhile. Where trays stand so that the floor is
+    /// taken all the same, the oven's lines say it.
     /// </summary>
     private static Dictionary<TrayVisit, int> Shelves(TrayVisit[] visits)
     {
@@ -88,14 +89,32 @@ internal static class Loads
         {
             // In order of time one is always free, since the planner never puts in more trays than there are shelves.
             var freeFrom = new int[oven.First().Shelves];
+            var kept = OnTheFloor(oven, freeFrom.Length);
             foreach (var visit in oven.OrderBy(visit => visit.StartMin).ThenBy(visit => visit.IsOnFloor ? 0 : 1).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
             {
-                var shelf = visit.IsOnFloor ? Array.FindLastIndex(freeFrom, minute => minute <= visit.StartMin) : Array.FindIndex(freeFrom, minute => minute <= visit.StartMin);
+                bool IsFree(int at) => freeFrom[at] <= visit.StartMin;
+                var free = Enumerable.Range(0, freeFrom.Length).Where(IsFree).ToArray();
+                var shelf = visit.IsOnFloor
+                    ? IsFree(kept[visit]) ? kept[visit] : free[^1]
+                    : free.Where(at => !kept.Any(floor => floor.Value == at && floor.Key.StartMin < visit.EndMin && floor.Key.EndMin > visit.StartMin)).DefaultIfEmpty(free[0]).First();
                 freeFrom[shelf] = visit.EndMin;
                 shelves[visit] = shelf + 1;
             }
         }
 
         return shelves;
+    }
+
+    /// <summary>The shelf of each tray that stands on the floor: the lowest that is free, in order of time.</summary>
+    private static Dictionary<TrayVisit, int> OnTheFloor(IEnumerable<TrayVisit> visits, int shelves)
+    {
+        var (kept, freeFrom) = (new Dictionary<TrayVisit, int>(), new int[shelves]);
+        foreach (var visit in visits.Where(visit => visit.IsOnFloor).OrderBy(visit => visit.StartMin).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
+        {
+            kept[visit] = Array.FindLastIndex(freeFrom, minute => minute <= visit.StartMin);
+            freeFrom[kept[visit]] = visit.EndMin;
+        }
+
+        return kept;
     }
 }

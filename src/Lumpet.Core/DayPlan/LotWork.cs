@@ -13,6 +13,7 @@ internal sealed class LotWork
     public LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin)
     {
         Lot = lot;
+        DayBefore = calendar.DayBefore;
         Graph = new StepGraph(lot.Product.ProcessIn(lot.Pan));
         PiesTogether = lot.Trays.Take(Math.Max(1, mostTrays)).Sum();
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
@@ -33,6 +34,9 @@ internal sealed class LotWork
 
     /// <summary>The lot.</summary>
     public Lot Lot { get; }
+
+    /// <summary>The minute by which work must end to be on a day before a minute.</summary>
+    public Func<int, int> DayBefore { get; }
 
     /// <summary>Its product's steps.</summary>
     public StepGraph Graph { get; }
@@ -62,7 +66,9 @@ internal sealed record LotAim(LotWork Work, IReadOnlyList<int> Release, bool Giv
     {
         if (node == Work.Graph.LastBake) return Work.Timetable.LatestOut(Work.PiesTogether, !GivenUp);
         var next = Work.Graph.Bakes.First(other => other > node);
-        return Due(next) - Work.Graph.Minutes(next, Work.PiesTogether) - (Between(node, next)?.Least ?? 0);
+        var start = Due(next) - Work.Graph.Minutes(next, Work.PiesTogether);
+        var due = start - (Between(node, next)?.Least ?? 0);
+        return IsNightBetween(node, next) ? Math.Min(due, Work.DayBefore(start)) : due;
     }
 
     /// <summary>The same with a bake let in from a minute on; where no minute works the release stays, and the misfit is reported as it is.</summary>
@@ -70,6 +76,12 @@ internal sealed record LotAim(LotWork Work, IReadOnlyList<int> Release, bool Giv
         Work.Timetable.NextDoor(node, Work.PiesTogether, minute, horizonMin) is { } door && door > Release[node]
             ? this with { Release = [.. Release.Select((before, at) => at == node ? door : before)] }
             : this;
+
+    /// <summary>Whether a night lies on some way from one node to another.</summary>
+    private bool IsNightBetween(int from, int to) => Work.Graph.Out(from).Any(edge =>
+        edge.To <= to && (edge.To == to || Leads(edge.To, to)) && (edge.Kind == LinkKind.DayBefore || (edge.To < to && IsNightBetween(edge.To, to))));
+
+    private bool Leads(int from, int to) => Work.Graph.Out(from).Any(edge => edge.To == to || (edge.To < to && Leads(edge.To, to)));
 
     /// <summary>
     /// Minutes from the end of one bake to the start of another: at least what is wanted of the waits between, or what they
@@ -87,13 +99,16 @@ internal sealed record LotAim(LotWork Work, IReadOnlyList<int> Release, bool Giv
                 var passing = edge.From == from ? (Long: 0, Short: 0)
                     : (Long: graph.Minutes(edge.From, Work.PiesTogether), Short: graph.Minutes(edge.From, 1));
                 var (before, known) = (ways[edge.From]!.Value, ways[node]);
+                // What is done while something bakes ends with it: after that bake it takes no time of its own.
+                var lag = edge.Carries ? edge.Lag : new Span(-graph.Minutes(node, Work.PiesTogether), -graph.Minutes(node, Work.PiesTogether), -graph.Minutes(node, 1));
                 ways[node] = (
-                    Math.Max(known?.Least ?? 0, before.Least + passing.Long + edge.Lag.Least),
-                    Math.Max(known?.Aim ?? 0, before.Aim + passing.Long + edge.Lag.Aim),
-                    Math.Min(known?.Most ?? int.MaxValue, before.Most + passing.Short + edge.Lag.Most));
+                    Math.Max(known?.Least ?? int.MinValue, before.Least + passing.Long + lag.Least),
+                    Math.Max(known?.Aim ?? int.MinValue, before.Aim + passing.Long + lag.Aim),
+                    Math.Min(known?.Most ?? int.MaxValue, before.Most + passing.Short + lag.Most));
             }
 
-        if (ways[to] is not { } way) return null;
+        if (ways[to] is not { } found) return null;
+        var way = (Least: Math.Max(0, found.Least), Aim: Math.Max(0, found.Aim), found.Most);
         var most = Math.Max(way.Least, way.Most);
         var wanted = GivenUp ? way.Least : Math.Clamp(way.Aim, way.Least, most);
         return new Span(wanted, wanted, most);

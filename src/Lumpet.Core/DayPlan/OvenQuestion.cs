@@ -1,5 +1,6 @@
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -38,7 +39,7 @@ internal sealed class OvenQuestion
     /// <summary>The oven as the planner sees it in one stretch of time in which people are there.</summary>
     private static BakeOven During(Oven oven, DayShift stretch, string id) =>
         // Ovens start a stretch at room temperature: what is left of an earlier heat is a gift, not a plan.
-        new(id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, 25, stretch.StartMin, stretch.EndMin);
+        new(id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, 25, stretch.StartMin, stretch.EndMin) { FloorPlaces = oven.FloorPlaces };
 
     private static Bake BakeOf(LotAim aim, int node) => new(
         aim.Work.BakeId(node),
@@ -48,7 +49,10 @@ internal sealed class OvenQuestion
         aim.Due(node),
         node == aim.Work.Graph.LastBake ? aim.Work.Lot.PickUpMin - aim.Work.Lot.Product.OldestAtPickUp : null,
         null,
-        After(aim, node));
+        After(aim, node))
+    {
+        OnFloor = aim.Work.Graph.Nodes[node].Place == OvenPlace.Floor,
+    };
 
     /// <summary>A bake follows the one before it, tray by tray, by what lies between them.</summary>
     private static IReadOnlyList<BakeAfter> After(LotAim aim, int node)

@@ -20,6 +20,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
         foreach (var bake in graph.Bakes) Before(bake, pies, start, end, misfits);
         After(pies, start, end, misfits);
         Aside(pies, start, end, misfits);
+        OnTheDayBefore(start, end, misfits);
         return new ParcelTimes(start, end, misfits);
     }
 
@@ -63,7 +64,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
     {
         var latest = LatestStarts(pies, aim);
         return graph.Out(graph.LastBake)
-            .Select(edge => latest[edge.To] - (aim ? edge.Lag.Aim : edge.Lag.Least))
+            .Select(edge => EndBy(edge, latest[edge.To], aim) + (edge.Kind == LinkKind.During ? graph.Minutes(graph.LastBake, pies) : 0))
             .DefaultIfEmpty(pickUpMin)
             .Min();
     }
@@ -83,19 +84,46 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             if (graph.Nodes[node].IsBake || graph.BakeAhead(node) != bake) continue;
             var length = graph.Minutes(node, pies);
             StepEdge[] onward = [.. graph.Out(node).Where(edge => start[edge.To] != Unset)];
-            var aimed = calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Aim));
-            var least = calendar.LatestStart(length, onward.Min(edge => start[edge.To] - edge.Lag.Least));
+            // Beside a bake: by its end.
+            var beside = graph.Into(node).Where(edge => edge.Kind == LinkKind.During && start[edge.From] != Unset).Select(edge => Math.Max(end[edge.From], start[edge.From] + edge.Lag.Least + length)).DefaultIfEmpty(int.MaxValue).Min();
+            var (byAim, byLeast) = (Math.Min(beside, onward.Min(edge => EndBy(edge, start[edge.To], aim: true))), Math.Min(beside, onward.Min(edge => EndBy(edge, start[edge.To], aim: false))));
+            var aimed = calendar.LatestStart(length, byAim);
+            var least = calendar.LatestStart(length, byLeast);
             var found = Keeps(aimed) ? aimed : least;
-            (start[node], end[node]) = found is { } minute
-                ? (minute, minute + length)
-                : (onward.Min(edge => start[edge.To] - edge.Lag.Least) - length, onward.Min(edge => start[edge.To] - edge.Lag.Least));
+            (start[node], end[node]) = found is { } minute ? (minute, minute + length) : (byLeast - length, byLeast);
             if (!Keeps(found)) misfits.Add(Misfit(bake, node, start, end, onward));
 
             bool Keeps(int? at) => at is { } begin
                 && onward.All(edge => start[edge.To] - (begin + length) <= edge.Lag.Most)
                 && begin >= ready[node].Min
-                && graph.Into(node).All(edge => start[edge.From] == Unset || !graph.Nodes[edge.From].IsBake || begin - end[edge.From] >= edge.Lag.Least);
+                && graph.Into(node).All(edge => start[edge.From] == Unset || !graph.Nodes[edge.From].IsBake || begin >= From(edge, start, end, aim: false));
         }
+    }
+
+    /// <summary>The minute by which what comes first must end so that what follows may start at a minute.</summary>
+    private int EndBy(StepEdge edge, int startMin, bool aim)
+    {
+        var end = startMin - (aim ? edge.Lag.Aim : edge.Lag.Least);
+        return edge.Kind == LinkKind.DayBefore ? Math.Min(end, calendar.DayBefore(startMin)) : end;
+    }
+
+    /// <summary>The first minute at which what follows may start, once what comes first is timed.</summary>
+    private int From(StepEdge edge, int[] start, int[] end, bool aim)
+    {
+        var lag = aim ? edge.Lag.Aim : edge.Lag.Least;
+        return edge.Kind switch
+        {
+            LinkKind.During => start[edge.From] + lag,
+            LinkKind.DayBefore => Math.Max(end[edge.From] + lag, calendar.DayAfter(end[edge.From])),
+            _ => end[edge.From] + lag,
+        };
+    }
+
+    /// <summary>Bakes are timed by the ovens, which know no days: where one is not done on the day before what follows, that is said.</summary>
+    private void OnTheDayBefore(int[] start, int[] end, List<Misfit> misfits)
+    {
+        foreach (var edge in graph.Edges.Where(edge => edge.Kind == LinkKind.DayBefore && end[edge.From] > calendar.DayBefore(start[edge.To]) && misfits.All(misfit => misfit.Node != edge.To)))
+            misfits.Add(new Misfit(Math.Max(0, graph.BakeAhead(edge.To)), edge.To, 0, PlanText.Say($"\"{graph.Nodes[edge.From].Name}\" cannot be done on the day before \"{graph.Nodes[edge.To].Name}\"")));
     }
 
     private Misfit Misfit(int bake, int node, int[] start, int[] end, StepEdge[] onward)
@@ -110,14 +138,16 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
 
     private void After(int pies, int[] start, int[] end, List<Misfit> misfits)
     {
-        var latest = LatestStarts(pies, aim: false);
+        var (latest, latestAimed) = (LatestStarts(pies, aim: false), LatestStarts(pies, aim: true));
         for (var node = 0; node < graph.Nodes.Count; node++)
         {
             if (graph.BakeAhead(node) >= 0 || graph.IsAside(node)) continue;
             var length = graph.Minutes(node, pies);
             StepEdge[] before = [.. graph.Into(node).Where(edge => !graph.IsAside(edge.From))];
-            var least = before.Max(edge => end[edge.From] + edge.Lag.Least);
-            var wanted = calendar.EarliestStart(length, before.Max(edge => end[edge.From] + edge.Lag.Aim));
+            var least = before.Max(edge => From(edge, start, end, aim: false));
+            var wanted = calendar.EarliestStart(length, before.Max(edge => From(edge, start, end, aim: true)));
+            // What is done at pick-up comes as late as boxes should be ready.
+            if (before.Any(edge => edge.Kind == LinkKind.AtPickUp) && calendar.LatestStart(length, length + Math.Min(latestAimed[node], before.Min(edge => end[edge.From] + edge.Lag.Most))) is { } late && late > wanted) wanted = late;
             // The aim is given up rather than the pick-up: then as late as the pick-up allows.
             var found = wanted is { } early && early <= latest[node] ? wanted
                 : latest[node] >= least ? latest[node]
@@ -128,7 +158,9 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             end[node] = start[node] + length;
             var name = graph.Nodes[node].Name;
             if (found is null) misfits.Add(new Misfit(graph.LastBake, node, 0, PlanText.Say($"no one is there for \"{name}\"")));
-            else if (before.FirstOrDefault(edge => start[node] - end[edge.From] > edge.Lag.Most) is { } edge)
+            else if (before.FirstOrDefault(edge => edge.Kind == LinkKind.During && end[node] > Math.Max(end[edge.From], start[edge.From] + edge.Lag.Least + length)) is { } beside)
+                misfits.Add(new Misfit(graph.LastBake, node, 0, PlanText.Say($"\"{name}\" cannot be done while \"{graph.Nodes[beside.From].Name}\" bakes")));
+            else if (before.FirstOrDefault(edge => edge.Carries && start[node] - end[edge.From] > edge.Lag.Most) is { } edge)
                 misfits.Add(new Misfit(graph.LastBake, node, 0, PlanText.Say($"\"{name}\" would come more than {edge.Lag.Most} min after \"{graph.Nodes[edge.From].Name}\"")));
         }
     }
@@ -144,14 +176,14 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
     /// <summary>Whether all work beside the bakes that leads to a node can be done before a start of it.</summary>
     private bool AsideFits(int node, int start, int pies) =>
         graph.Into(node).Where(edge => graph.IsAside(edge.From)).All(edge =>
-            AsideStart(graph.Minutes(edge.From, pies), [(start, edge.Lag)]) is { } begin && AsideFits(edge.From, begin, pies));
+            AsideStart(graph.Minutes(edge.From, pies), [(start, edge)]) is { } begin && AsideFits(edge.From, begin, pies));
 
     /// <summary>The latest start of work beside the bakes that keeps the lags to what follows, as they are wanted or as they must be; null where there is none.</summary>
-    private int? AsideStart(int length, IReadOnlyList<(int Start, Span Lag)> onward)
+    private int? AsideStart(int length, IReadOnlyList<(int Start, StepEdge Edge)> onward)
     {
-        int? Within(int? begin) => begin is { } at && onward.All(next => next.Start - (at + length) <= next.Lag.Most) ? begin : null;
-        return Within(calendar.LatestStart(length, onward.Min(next => next.Start - next.Lag.Aim)))
-            ?? Within(calendar.LatestStart(length, onward.Min(next => next.Start - next.Lag.Least)));
+        int? Within(int? begin) => begin is { } at && onward.All(next => next.Start - (at + length) <= next.Edge.Lag.Most) ? begin : null;
+        return Within(calendar.LatestStart(length, onward.Min(next => EndBy(next.Edge, next.Start, aim: true))))
+            ?? Within(calendar.LatestStart(length, onward.Min(next => EndBy(next.Edge, next.Start, aim: false))));
     }
 
     /// <summary>Work beside the bakes that joins after them, as late as what it joins allows.</summary>
@@ -162,7 +194,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             if (!graph.IsAside(node)) continue;
             var length = graph.Minutes(node, pies);
             StepEdge[] onward = [.. graph.Out(node)];
-            var found = AsideStart(length, [.. onward.Select(edge => (start[edge.To], edge.Lag))]);
+            var found = AsideStart(length, [.. onward.Select(edge => (start[edge.To], edge))]);
             start[node] = found ?? onward.Min(edge => start[edge.To] - edge.Lag.Least) - length;
             end[node] = start[node] + length;
             if (found is null)
@@ -178,7 +210,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
         {
             if (graph.BakeAhead(node) >= 0) continue;
             var endBy = graph.Out(node)
-                .Select(edge => latest[edge.To] - (aim ? edge.Lag.Aim : edge.Lag.Least))
+                .Select(edge => EndBy(edge, latest[edge.To], aim))
                 .DefaultIfEmpty(aim ? pickUpMin - spareMin : pickUpMin)
                 .Min();
             latest[node] = calendar.LatestStart(graph.Minutes(node, pies), endBy) ?? -1;

@@ -16,6 +16,9 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
     // Time without nights, so that no shift cuts a way.
     private const int Always = 10_000_000;
 
+    // From an afternoon to the next morning, for the drawing of what is done the day before.
+    private const int NightAndEveningMin = 840;
+
     private const int FridgeC = 4;
     private const int RoomC = 20;
 
@@ -38,7 +41,7 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         var rolled = Enumerable.Range(0, graph.Nodes.Count).First(node => graph.Nodes[node].UsesDough);
         var lines = new List<WayLine> { new(product.Name, [.. Dough(product.Dough, times.Start[rolled]), .. On(graph.HoldsDough)], null, 0) };
         if (product.TopDough is { } top) lines.Add(new WayLine(top.Name, [.. Dough(top, times.Start[rolled])], times.Start[rolled], 0));
-        int[] begun = [.. Enumerable.Range(0, graph.Nodes.Count).Where(node => !graph.HoldsDough(node) && !graph.Into(node).Any())];
+        int[] begun = [.. Enumerable.Range(0, graph.Nodes.Count).Where(node => !graph.HoldsDough(node) && !graph.Into(node).Any(edge => edge.Carries))];
         foreach (var (root, at) in begun.Select((root, at) => (root, at)))
         {
             bool IsMine(int node) => !graph.HoldsDough(node) && begun.First(other => other == node || Leads(graph, other, node)) == root;
@@ -66,14 +69,30 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         var (start, end) = (new int[graph.Nodes.Count], new int[graph.Nodes.Count]);
         for (var node = graph.Nodes.Count - 1; node >= 0; node--)
         {
-            end[node] = graph.Out(node).Select(edge => start[edge.To] - edge.Lag.Aim).DefaultIfEmpty(0).Min();
-            start[node] = end[node] - graph.Minutes(node, pies);
+            var length = graph.Minutes(node, pies);
+            end[node] = graph.Out(node).Select(edge => start[edge.To] - Between(edge, length)).DefaultIfEmpty(0).Min();
+            start[node] = end[node] - length;
+        }
+
+        // What is done while something bakes is drawn beside it, not when it is wanted.
+        foreach (var edge in graph.Edges.Where(edge => !edge.Carries && end[edge.To] > end[edge.From]))
+        {
+            end[edge.To] = Math.Max(end[edge.From], start[edge.From] + edge.Lag.Least + graph.Minutes(edge.To, pies));
+            start[edge.To] = end[edge.To] - graph.Minutes(edge.To, pies);
         }
 
         return new ParcelTimes(start, end, []);
     }
 
-    private static bool Leads(StepGraph graph, int from, int to) => graph.Out(from).Any(edge => edge.To == to || Leads(graph, edge.To, to));
+    /// <summary>Minutes between the end of a node and the start of what follows: as wanted, a night where it is done the day before; of what is done during it, counted from its start.</summary>
+    private static int Between(StepEdge edge, int length) => edge.Kind switch
+    {
+        LinkKind.During => edge.Lag.Least - length,
+        LinkKind.DayBefore => Math.Max(edge.Lag.Aim, Math.Min(edge.Lag.Most, NightAndEveningMin)),
+        _ => edge.Lag.Aim,
+    };
+
+    private static bool Leads(StepGraph graph, int from, int to) => graph.Out(from).Any(edge => edge.Carries && (edge.To == to || Leads(graph, edge.To, to)));
 
     /// <summary>Mixing, turns and rest before the dough is rolled.</summary>
     private static IEnumerable<WayPiece> Dough(DoughFormula dough, int rolledMin)

@@ -52,8 +52,8 @@ internal static class PreparationTaking
     {
         int[] nodes = [.. Enumerable.Range(0, graph.Nodes.Count)];
         if (layer.Kind == PartKind.Beside) return nodes[^1];
-        int[] begun = [.. nodes.Where(node => !graph.HoldsDough(node) && !graph.Into(node).Any())];
-        var fills = nodes.Where(node => graph.HoldsDough(node) && graph.Into(node).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(nodes.First(node => graph.Nodes[node].UsesDough)).First();
+        int[] begun = [.. nodes.Where(node => !graph.HoldsDough(node) && !graph.Into(node).Any(edge => edge.Carries))];
+        var fills = nodes.Where(node => graph.HoldsDough(node) && graph.Into(node).Where(edge => edge.Carries).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(nodes.First(node => graph.Nodes[node].UsesDough)).First();
         var turn = product.Layers.Where(other => other.Kind is PartKind.Filling or PartKind.Topping).TakeWhile(other => other.Id != layer.Id).Count();
         return layer.Kind switch
         {

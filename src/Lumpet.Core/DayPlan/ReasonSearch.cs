@@ -157,7 +157,7 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
                 .Select(batch => new TaskLink(DayTasks.Id(batch, DayTasks.Rest), times.Start[node] - batch.NeededMin, 0))
             : [];
         TaskLink[] made = [.. MadeFor(Id(parcel, graph.Nodes[node].Id))];
-        var slip = onward.Select(edge => times.Start[edge.To] - times.End[node] - edge.Lag.Least).DefaultIfEmpty(parcel.Work.Lot.PickUpMin - times.End[node]).Min();
+        var slip = onward.Where(edge => edge.Carries).Select(edge => times.Start[edge.To] - times.End[node] - edge.Lag.Least).DefaultIfEmpty(parcel.Work.Lot.PickUpMin - times.End[node]).Min();
         var shift = ShiftLeft(times.End[node]);
         var longer = graph.Nodes[node].IsBake ? stays.Longer(parcel.Work.BakeId(node), parcel.Trays) : (Minutes: int.MaxValue, Ends: Empty);
         return new TaskReason(
@@ -173,7 +173,7 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
 
     private static PlanText Touched(Parcel parcel, int node, StepEdge[] onward)
     {
-        var edge = onward.MinBy(edge => parcel.Times.Start[edge.To] - parcel.Times.End[node] - edge.Lag.Least)!;
+        var edge = onward.Where(edge => edge.Carries).MinBy(edge => parcel.Times.Start[edge.To] - parcel.Times.End[node] - edge.Lag.Least)!;
         return Say($"\"{parcel.Work.Graph.Nodes[edge.To].Name}\" cannot begin at {At(parcel.Times.Start[edge.To])}");
     }
 
@@ -187,6 +187,12 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
         var (graph, times, work) = (parcel.Work.Graph, parcel.Times, parcel.Work);
         if (graph.Nodes[node].IsBake)
             return Say($"the ovens cost least this way: it could be at the door from {At(round.AimOf(work).Release[node])}, and should be out by {At(round.AimOf(work).Due(node))}");
+        if (graph.Into(node).FirstOrDefault(edge => edge.Kind == LinkKind.During) is { } beside)
+            return Say($"while \"{graph.Nodes[beside.From].Name}\" is in the oven, from {At(times.Start[beside.From])} to {At(times.End[beside.From])}");
+        if (onward.FirstOrDefault(edge => edge.Kind == LinkKind.DayBefore) is { } night)
+            return Say($"on the day before \"{graph.Nodes[night.To].Name}\" at {At(times.Start[night.To])}");
+        if (graph.Into(node).Any(edge => edge.Kind == LinkKind.AtPickUp) && graph.BakeAhead(node) < 0)
+            return Say($"at its pick-up, {At(work.Lot.PickUpMin)}");
         if (graph.BakeAhead(node) >= 0 || graph.IsAside(node))
         {
             var next = onward.MinBy(edge => times.Start[edge.To] - edge.Lag.Aim)!;

@@ -5,9 +5,14 @@ internal sealed class ShiftCalendar
 {
     private readonly DayShift[] stretches;
 
+    private readonly IReadOnlyList<int> midnights;
+
     /// <summary>A calendar of these shifts; shifts that touch make one stretch.</summary>
-    public ShiftCalendar(IEnumerable<DayShift> shifts)
+    /// <param name="shifts">The shifts.</param>
+    /// <param name="midnights">Minutes at which a day ends, in order; null where none matters.</param>
+    public ShiftCalendar(IEnumerable<DayShift> shifts, IReadOnlyList<int>? midnights = null)
     {
+        this.midnights = midnights ?? [];
         var merged = new List<DayShift>();
         foreach (var shift in shifts.OrderBy(shift => shift.StartMin))
         {
@@ -45,6 +50,12 @@ internal sealed class ShiftCalendar
 
         return null;
     }
+
+    /// <summary>The minute by which work must end to be on a day before a minute; the least of all numbers where no earlier day is known.</summary>
+    public int DayBefore(int minute) => midnights.LastOrDefault(midnight => midnight <= minute, int.MinValue / 2);
+
+    /// <summary>The first minute of the day after a minute; the greatest of all numbers where no later day is known.</summary>
+    public int DayAfter(int minute) => midnights.FirstOrDefault(midnight => midnight >= minute, int.MaxValue / 2);
 
     /// <summary>Whether work lies within one stretch.</summary>
     public bool Holds(int start, int end) => stretches.Any(stretch => start >= stretch.StartMin && end <= stretch.EndMin);

@@ -27,13 +27,14 @@ internal sealed class StaysInOven(BakeProblem problem, BakePlan plan)
             if (setting.TempC is null) return (longer, Say($"the oven is switched off at {At(minute)}"));
             if (Math.Abs(setting.TempC.Value - stage.TempC) > problem.ToleranceC) return (longer, Say($"the oven is set to {setting.TempC.Value} °C at {At(minute)}"));
             if (Others(oven, bakeId, trays, minute) + trays.Count > oven.Shelves) return (longer, Say($"the next load wants their shelves at {At(minute)}"));
+            if (bakes[bakeId].OnFloor && Others(oven, bakeId, trays, minute, onFloor: true) + trays.Count > oven.PlacesFor(bakes[bakeId])) return (longer, Say($"the next load wants their places on the floor at {At(minute)}"));
             if (minute - last.StartMin >= stage.MaxMin) return (longer, Say($"this stage has had its most, {stage.MaxMin} min, at {At(minute)}"));
         }
 
         return (LongestMin, Say($"no one bakes so long"));
     }
 
-    private int Others(BakeOven oven, string bakeId, IReadOnlyList<int> trays, int minute) =>
-        plan.Trays.Count(tray => (tray.BakeId != bakeId || !trays.Contains(tray.Tray))
+    private int Others(BakeOven oven, string bakeId, IReadOnlyList<int> trays, int minute, bool onFloor = false) =>
+        plan.Trays.Count(tray => (!onFloor || bakes[tray.BakeId].OnFloor) && (tray.BakeId != bakeId || !trays.Contains(tray.Tray))
             && tray.Stages.Any(stage => stage.OvenId == oven.Id && stage.StartMin <= minute && stage.EndMin > minute));
 }

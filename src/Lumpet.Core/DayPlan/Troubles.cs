@@ -83,7 +83,7 @@ internal static class Troubles
     private static IEnumerable<(string Words, DaySnapshot Snapshot)> WaysOut(DaySnapshot snapshot)
     {
         if (snapshot.Shifts.Count == 0) yield break;
-        yield return ("twice the shelves in every oven", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { Shelves = oven.Shelves * 2 })] });
+        yield return ("twice the shelves in every oven", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { Shelves = oven.Shelves * 2, FloorPlaces = oven.FloorPlaces * 2 })] });
         yield return ("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] });
         var (first, last) = (snapshot.Shifts.Min(shift => shift.StartMin), Math.Max(snapshot.Shifts.Max(shift => shift.EndMin), snapshot.HorizonMin));
         yield return ("people there without a break from the first shift to the last pick-up", snapshot with { Shifts = [new DayShift("All", first, last)] });

@@ -23,5 +23,5 @@ public static class ThermalShock
 
     private static bool LeadsToHeat(StepGraph graph, int node) =>
         graph.Nodes[node].IsBake
-        || graph.Out(node).Any(edge => edge.Waits.Count == 0 && LeadsToHeat(graph, edge.To));
+        || graph.Out(node).Any(edge => edge.Carries && edge.Waits.Count == 0 && LeadsToHeat(graph, edge.To));
 }

@@ -57,7 +57,7 @@ public static class TimeAndTemperature
         var graph = new StepGraph(product.Process);
         var end = LastHeat(graph);
         return graph.Edges
-            .Where(edge => edge.To <= end && !graph.HoldsDough(edge.From))
+            .Where(edge => edge.Carries && edge.To <= end && !graph.HoldsDough(edge.From))
             .Select(edge => edge.Waits.Where(wait => wait.Celsius is > ColdC and < HotC).ToArray())
             .Where(warm => warm.Sum(wait => wait.Wait!.Most) > MostBeforeHeatMin)
             .Select(warm => new LeftTheCold(
@@ -103,13 +103,13 @@ public static class TimeAndTemperature
     {
         var baked = graph.Bakes.Where(node => graph.Nodes[node].Bakes is BakeOf.Pie or BakeOf.Top).DefaultIfEmpty(-1).Max();
         if (baked >= 0) return baked;
-        return Enumerable.Range(0, graph.Nodes.Count).Where(node => graph.Into(node).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(graph.LastBake).First();
+        return Enumerable.Range(0, graph.Nodes.Count).Where(node => graph.Into(node).Where(edge => edge.Carries).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(graph.LastBake).First();
     }
 
     /// <summary>What comes after a node on the way to the box, with the most minutes that each takes.</summary>
     private static IEnumerable<(Step Step, int Minutes)> Path(StepGraph graph, int from)
     {
-        for (var node = from; graph.Out(node).MaxBy(edge => edge.Lag.Most) is { } edge; node = edge.To)
+        for (var node = from; graph.Out(node).Where(edge => edge.Carries).MaxBy(edge => edge.Lag.Most) is { } edge; node = edge.To)
         {
             var next = graph.Nodes[edge.To];
             foreach (var wait in edge.Waits) yield return (wait, wait.Wait!.Most);

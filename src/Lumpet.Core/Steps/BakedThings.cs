@@ -9,7 +9,7 @@ internal static class BakedThings
     /// <param name="said">What was said, by the step's id; null where nothing was.</param>
     public static ProcessNetwork Told(ProcessNetwork network, bool isFillingBaked, Func<string, BakeOf?> said)
     {
-        var before = network.Links.ToLookup(link => link.After, link => link.Before);
+        var before = network.Links.Where(link => link.Kind != LinkKind.During).ToLookup(link => link.After, link => link.Before);
         var filled = new HashSet<string>();
         // Where two ways come together something is filled; what follows is filled too.
         foreach (var step in network.Steps)

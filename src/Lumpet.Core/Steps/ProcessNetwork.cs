@@ -65,6 +65,9 @@ public sealed record Step(
     /// <summary>Where a bake stands in the oven.</summary>
     public OvenPlace Place { get; init; }
 
+    /// <summary>The temperature of each stage as the recipe gives it ("425 °F", "200 °C fan"), empty for plain degrees Celsius; none at all where every one is.</summary>
+    public IReadOnlyList<string> TemperaturesWritten { get; init; } = [];
+
     /// <summary>Minutes for which empty trays are heated in the oven before the bake stands on them; 0 for cold trays.</summary>
     public int HeatedTrayMin { get; init; }
 
@@ -111,6 +114,12 @@ public enum OvenPlace
 
     /// <summary>On the oven's floor, for heat from below.</summary>
     Floor,
+
+    /// <summary>Low in the oven.</summary>
+    Low,
+
+    /// <summary>High in the oven.</summary>
+    Top,
 }
 
 /// <summary>Minutes of work: a part per batch, and a part per pie; of something made before the pies, per kilogram.</summary>
@@ -126,7 +135,27 @@ public sealed record Hands(int PerBatch, double PerPie)
 /// <param name="Before">Id of the earlier step.</param>
 /// <param name="After">Id of the later step.</param>
 /// <param name="Lag">Minutes between; for a link to or from a wait 0 to 0, since the wait holds the minutes.</param>
-public sealed record Link(string Before, string After, Span Lag);
+public sealed record Link(string Before, string After, Span Lag)
+{
+    /// <summary>What else binds the later step to the earlier one.</summary>
+    public LinkKind Kind { get; init; }
+}
+
+/// <summary>How a step follows another.</summary>
+public enum LinkKind
+{
+    /// <summary>After it, within the minutes between.</summary>
+    After,
+
+    /// <summary>While it bakes: the later step begins and ends while the earlier one is in the oven, the least minutes into it.</summary>
+    During,
+
+    /// <summary>The earlier step is done on a day before the later one.</summary>
+    DayBefore,
+
+    /// <summary>The later step is done as late as the pick-up allows, and what follows it after that.</summary>
+    AtPickUp,
+}
 
 /// <summary>The steps of a product and how they follow one another. The last step is the one that nothing follows.</summary>
 /// <param name="Steps">In an order in which each comes after all that it needs.</param>

@@ -63,7 +63,10 @@ internal sealed record DayBook(
             bakery.ToleranceC,
             bakery.TransferMin,
             bakery.SpareMin,
-            clock.MinuteOf(day.PlusDays(1).AtMidnight()));
+            clock.MinuteOf(day.PlusDays(1).AtMidnight()))
+        {
+            Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
+        };
         return new DayBook(day, bakery, products, snapshot, clock, LibraryStore.Stamp(connection));
     }
 
@@ -75,6 +78,11 @@ internal sealed record DayBook(
             Shifts = [.. Snapshot.Shifts.Where(shift => shift.EndMin > minute).Select(shift => shift with { StartMin = Math.Max(shift.StartMin, minute) })],
         },
     };
+
+    private static IEnumerable<LocalDateTime> Midnights(LocalDate first, LocalDate last)
+    {
+        for (var date = first; date <= last; date = date.PlusDays(1)) yield return date.PlusDays(1).AtMidnight();
+    }
 
     private static LocalDateTime ShiftStart(ShiftRecord shift, LocalDate day) =>
         day.PlusDays(shift.DayOffset).AtMidnight().PlusMinutes(shift.StartMinute);

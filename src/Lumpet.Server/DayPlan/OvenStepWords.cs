@@ -3,6 +3,7 @@ using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Safety;
 using Lumpet.Core.Steps;
+using Lumpet.Server.Recipes;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -88,8 +89,8 @@ internal static class OvenStepWords
     private static string Floor(PlannedDay plan, IEnumerable<LoadVisit> visits, Oven oven)
     {
         var all = visits.ToArray();
-        if (Bake(plan, all[0]).Place != OvenPlace.Floor) return string.Empty;
-        var above = all.SelectMany(visit => visit.Shelves).Count(shelf => shelf != oven.Shelves);
+        if (Bake(plan, all[0]).Place != OvenPlace.Floor) return StepWords.Place(Bake(plan, all[0]).Place);
+        var above = all.SelectMany(visit => visit.Shelves).Count(shelf => shelf <= oven.Shelves - (oven.FloorPlaces ?? oven.Shelves));
         return above == 0 ? ", on the floor" : $", on the floor; {(above == 1 ? "1 tray has" : $"{above} trays have")} no place there and stand{(above == 1 ? "s" : string.Empty)} low";
     }
 

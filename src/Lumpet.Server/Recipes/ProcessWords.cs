@@ -54,7 +54,7 @@ internal static class ProcessWords
         if (last >= 0) follows.Add(process.Steps[last].Id);
         // A filling that cools beside the bakes is none of it.
         foreach (var step in process.Steps.Skip(last + 1))
-            if (process.Links.Any(link => link.After == step.Id && follows.Contains(link.Before))) follows.Add(step.Id);
+            if (process.Links.Any(link => link.Kind != LinkKind.During && link.After == step.Id && follows.Contains(link.Before))) follows.Add(step.Id);
         return process.Steps.Skip(last + 1).Where(step => follows.Contains(step.Id));
     }
 }

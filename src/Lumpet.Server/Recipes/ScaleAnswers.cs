@@ -222,7 +222,7 @@ internal static class ScaleAnswers
     private static StepAnswer[] Steps(Product product, Pan pan)
     {
         var cautions = StepCautions.Of(product);
-        return [.. product.ProcessIn(pan).Steps.Select(step => StepWords.Of(step, cautions[step.Id]))];
+        return [.. product.ProcessIn(pan).Steps.Select(step => StepWords.Of(step, cautions[step.Id], bound: StepWords.Bound(product.Process, step)))];
     }
 
     private static PieceAnswer Piece(DoughPiece piece, ScaledProduct scaled)

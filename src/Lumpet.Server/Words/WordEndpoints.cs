@@ -31,7 +31,7 @@ internal static class WordEndpoints
         Choices<PanMaterial>(KindWords.Of),
         Choices<CupCustom>(KindWords.Of),
         Choices<IngredientRole>(KindWords.Of),
-        Choices<OvenPlace>(place => place == OvenPlace.Floor ? "on the floor of the oven" : "on any shelf"),
+        Choices<OvenPlace>(place => place switch { OvenPlace.Floor => "on the floor of the oven", OvenPlace.Low => "low in the oven", OvenPlace.Top => "high in the oven", _ => "on any shelf" }),
         Choices<PreparationKind>(PreparationWords.Of),
         Choices<KeepPlace>(PreparationWords.Of),
         Choices<Station>(station => station switch { Station.Rack => "on the rack", Station.Cold => "in the cold", Station.Oven => "in the oven", Station.Pot => "at the burners", Station.Dough => "at the mixer", Station.Finish => "where pies are finished", Station.Box => "where pies are boxed", _ => "at the bench" }),

@@ -60,6 +60,7 @@ public static class BakeryWriter
                 heat_c_per_min = oven.HeatCPerMin,
                 cool_c_per_min = oven.CoolCPerMin,
                 dial_offset_c = oven.DialOffsetC,
+                floor_places = oven.FloorPlaces,
             });
         Pans(connection, pans);
         OrderStore.ChangeZone(transaction, bakery.Zone);

@@ -18,8 +18,8 @@ internal static class PreparationStore
     /// <summary>How each thing is made, by the ingredient's id; what nobody has said is left out.</summary>
     public static IReadOnlyDictionary<string, Making> All(SqliteConnection connection)
     {
-        var stages = connection.Query<StageRow>("SELECT ingredient_id AS ingredientId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most FROM preparation_stage ORDER BY number")
-            .ToLookup(row => (row.IngredientId, row.StepId), row => new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most));
+        var stages = connection.Query<StageRow>("SELECT ingredient_id AS ingredientId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most, written FROM preparation_stage ORDER BY number")
+            .ToLookup(row => (row.IngredientId, row.StepId), row => (new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most), row.Written));
         var steps = connection.Query<StepRow>(
                 """
                 SELECT ingredient_id AS ingredientId, id, name, station, hands_per_batch AS perBatch, hands_per_kg AS perKilogram, wait_least AS waitLeast, wait_aim AS waitAim,
@@ -78,16 +78,16 @@ internal static class PreparationStore
                 handwork = HandworkRows.Write(step.Handwork),
             });
             foreach (var (stage, number) in step.Stages.Select((stage, at) => (stage, at + 1)))
-                Rows.Insert(connection, "preparation_stage", new { ingredient_id = id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin });
+                Rows.Insert(connection, "preparation_stage", new { ingredient_id = id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin, written = step.TemperaturesWritten.ElementAtOrDefault(number - 1) ?? string.Empty });
         }
     }
 
-    private static Step Step(StepRow row, ILookup<(string, string), BakeStage> stages) => new(
+    private static Step Step(StepRow row, ILookup<(string, string), (BakeStage Stage, string Written)> stages) => new(
         row.Id,
         row.Name,
         Naming.Known<Station>(row.Station),
         row.PerBatch is { } perBatch ? new Hands((int)perBatch, row.PerKilogram ?? 0) : null,
-        [.. stages[(row.IngredientId, row.Id)]],
+        [.. stages[(row.IngredientId, row.Id)].Select(one => one.Stage)],
         row.WaitLeast is { } least ? new Span((int)least, (int)row.WaitAim!.Value, (int)row.WaitMost!.Value) : null,
         (int?)row.Celsius,
         UsesDough: false,
@@ -98,6 +98,7 @@ internal static class PreparationStore
         Place = Naming.Known<OvenPlace>(row.Place),
         HeatedTrayMin = (int)row.HeatedTray,
         Turned = row.Turned == 1,
+        TemperaturesWritten = stages[(row.IngredientId, row.Id)].Any(one => one.Written.Length > 0) ? [.. stages[(row.IngredientId, row.Id)].Select(one => one.Written)] : [],
         Handwork = HandworkRows.Read(row.Handwork),
     };
 
@@ -107,5 +108,5 @@ internal static class PreparationStore
     private sealed record StepRow(
         string IngredientId, string Id, string Name, string Station, long? PerBatch, double? PerKilogram, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, string ReadyWhen, string Caution, string Place, long HeatedTray, long Turned, string Handwork);
 
-    private sealed record StageRow(string IngredientId, string StepId, long TempC, long Least, long Most);
+    private sealed record StageRow(string IngredientId, string StepId, long TempC, long Least, long Most, string Written);
 }

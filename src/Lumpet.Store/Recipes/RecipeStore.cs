@@ -88,10 +88,10 @@ public static class RecipeStore
             .ToLookup(row => (row.ProductId, row.PanId), row => row.IngredientId);
         var sizes = Rows<SizeRow>($"SELECT product_id AS productId, pan_id AS panId, price, bake_least AS bakeLeast, bake_most AS bakeMost FROM product_size {where} ORDER BY position")
             .ToLookup(row => row.ProductId);
-        var stages = Rows<StageRow>($"SELECT product_id AS productId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most FROM product_stage {where} ORDER BY number")
-            .ToLookup(row => (row.ProductId, row.StepId), row => new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most));
-        var links = Rows<LinkRow>($"SELECT product_id AS productId, before, after, least, most FROM product_link {where} ORDER BY rowid")
-            .ToLookup(row => row.ProductId, row => new Link(row.Before, row.After, Span.Between((int)row.Least, (int)row.Most)));
+        var stages = Rows<StageRow>($"SELECT product_id AS productId, step_id AS stepId, temp_c AS tempC, min_min AS least, max_min AS most, written FROM product_stage {where} ORDER BY number")
+            .ToLookup(row => (row.ProductId, row.StepId), row => (new BakeStage((int)row.TempC, (int)row.Least, (int)row.Most), row.Written));
+        var links = Rows<LinkRow>($"SELECT product_id AS productId, before, after, least, most, kind FROM product_link {where} ORDER BY rowid")
+            .ToLookup(row => row.ProductId, row => new Link(row.Before, row.After, Span.Between((int)row.Least, (int)row.Most)) { Kind = Word<LinkKind>(row.Kind) });
         var takes = Rows<TakesRow>($"SELECT product_id AS productId, step_id AS stepId, ingredient_id AS ingredientId FROM product_step_takes {where} ORDER BY ingredient_id")
             .ToLookup(row => (row.ProductId, row.StepId), row => row.IngredientId);
         var steps = Rows<StepRow>(
@@ -213,12 +213,12 @@ public static class RecipeStore
     private static T Word<T>(string word)
         where T : struct, Enum => Naming.Known<T>(word);
 
-    private static Step Step(StepRow row, ILookup<(string, string), BakeStage> stages) => new(
+    private static Step Step(StepRow row, ILookup<(string, string), (BakeStage Stage, string Written)> stages) => new(
         row.Id,
         row.Name,
         Naming.Known<Station>(row.Station),
         row.PerBatch is { } perBatch ? new Hands((int)perBatch, row.PerPie ?? 0) : null,
-        [.. stages[(row.ProductId, row.Id)]],
+        [.. stages[(row.ProductId, row.Id)].Select(one => one.Stage)],
         row.WaitLeast is { } least ? new Span((int)least, (int)row.WaitAim!.Value, (int)row.WaitMost!.Value) : null,
         (int?)row.Celsius,
         row.UsesDough == 1,
@@ -231,6 +231,7 @@ public static class RecipeStore
         WeightsOutMin = (int?)row.WeightsOut,
         Turned = row.Turned == 1,
         Seals = row.Seals == 1,
+        TemperaturesWritten = stages[(row.ProductId, row.Id)].Any(one => one.Written.Length > 0) ? [.. stages[(row.ProductId, row.Id)].Select(one => one.Written)] : [],
         Handwork = HandworkRows.Read(row.Handwork),
     };
 
@@ -266,7 +267,7 @@ public static class RecipeStore
 
     private sealed record TakesRow(string ProductId, string StepId, string IngredientId);
 
-    private sealed record StageRow(string ProductId, string StepId, long TempC, long Least, long Most);
+    private sealed record StageRow(string ProductId, string StepId, long TempC, long Least, long Most, string Written);
 
-    private sealed record LinkRow(string ProductId, string Before, string After, long Least, long Most);
+    private sealed record LinkRow(string ProductId, string Before, string After, long Least, long Most, string Kind);
 }

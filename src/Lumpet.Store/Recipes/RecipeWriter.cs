@@ -221,10 +221,10 @@ public static class RecipeWriter
             });
             foreach (var taken in step.Takes) Rows.Insert(connection, "product_step_takes", new { product_id = product.Id, step_id = step.Id, ingredient_id = taken });
             foreach (var (stage, number) in step.Stages.Select((stage, at) => (stage, at + 1)))
-                Rows.Insert(connection, "product_stage", new { product_id = product.Id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin });
+                Rows.Insert(connection, "product_stage", new { product_id = product.Id, step_id = step.Id, number, temp_c = stage.TempC, min_min = stage.MinMin, max_min = stage.MaxMin, written = step.TemperaturesWritten.ElementAtOrDefault(number - 1) ?? string.Empty });
         }
 
         foreach (var link in product.Process.Links)
-            Rows.Insert(connection, "product_link", new { product_id = product.Id, before = link.Before, after = link.After, least = link.Lag.Least, most = link.Lag.Most });
+            Rows.Insert(connection, "product_link", new { product_id = product.Id, before = link.Before, after = link.After, least = link.Lag.Least, most = link.Lag.Most, kind = Naming.Of(link.Kind) });
     }
 }

@@ -17,11 +17,11 @@ public sealed class BakePlannerTests
 
     private static readonly Gen<BakeOven> AnyOven =
         Gen.Select(Gen.Int[0, 5], Gen.Int[1, 12], Gen.Int[1, 8], Gen.Int[0, 200], Gen.Int[0, 120], Gen.Int[200, 600])
-            .Select(oven => new BakeOven("?", oven.Item1, 90, 230, oven.Item2, oven.Item3, oven.Item4, oven.Item5, oven.Item6));
+            .Select(oven => new BakeOven("?", oven.Item1, 90, 230, oven.Item2, oven.Item3, oven.Item4, oven.Item5, oven.Item6) { FloorPlaces = oven.Item2 % 4 == 0 ? null : oven.Item2 % 4 - 1 });
 
     private static readonly Gen<Bake> AnyBake =
         Gen.Select(Gen.Int[0, 4].Array[0, 5], Stage.Array[1, 3], Gen.Int[0, 200], Gen.Int[50, 500], Gen.Int[0, 300], Gen.Int[0, 5])
-            .Select(bake => new Bake("?", bake.Item1, bake.Item2, bake.Item3, bake.Item4, bake.Item6 == 0 ? bake.Item5 : null, null, []));
+            .Select(bake => new Bake("?", bake.Item1, bake.Item2, bake.Item3, bake.Item4, bake.Item6 == 0 ? bake.Item5 : null, null, []) { OnFloor = bake.Item6 > 2 });
 
     private static readonly Gen<BakeProblem> AnyProblem =
         Gen.Select(AnyOven.Array[0, 3], AnyBake.Array[0, 6], Gen.Int[0, 9], Gen.Int[0, 60]).Select(parts =>
@@ -49,6 +49,27 @@ public sealed class BakePlannerTests
                 Assert.True(verdict.IsValid, string.Join("; ", verdict.Faults));
             },
             iter: 400);
+
+    [Fact]
+    public void No_more_trays_stand_on_a_floor_than_it_has_places()
+    {
+        // One oven of four shelves with one place on its floor: three trays of the floor follow one another, three others stand above them.
+        var oven = new BakeOven("o", 4, 90, 280, 20, 10, 25, 0, 900) { FloorPlaces = 1 };
+        Bake Of(string id, bool onFloor) => new(id, [4, 4, 4], [new BakeStage(180, 40, 40)], 0, 800, null, null, []) { OnFloor = onFloor };
+        var problem = new BakeProblem(5, 2, [oven], [Of("floor", true), Of("above", false)]);
+        var plan = BakePlanner.Plan(problem);
+        Assert.Empty(plan.Unplaced);
+        Assert.True(BakePlanChecker.Check(problem, plan).IsValid);
+        var floor = plan.Trays.Where(tray => tray.BakeId == "floor").OrderBy(tray => tray.StartMin).ToArray();
+        Assert.All(floor.Skip(1).Zip(floor), pair => Assert.True(pair.First.StartMin >= pair.Second.EndMin));
+        Assert.True(plan.Trays.Where(tray => tray.BakeId == "above").Select(tray => tray.StartMin).Distinct().Count() < 3);
+        // With a place for each they go in together, and without one they are left out, which is said.
+        var wide = problem with { Ovens = [oven with { FloorPlaces = null }] };
+        Assert.Single(BakePlanner.Plan(wide).Trays.Where(tray => tray.BakeId == "floor").Select(tray => tray.StartMin).Distinct());
+        Assert.False(BakePlanChecker.Check(problem, BakePlanner.Plan(wide)).IsValid);
+        var none = BakePlanner.Plan(problem with { Ovens = [oven with { FloorPlaces = 0 }] });
+        Assert.Equal(3, none.Unplaced.Count(tray => tray.BakeId == "floor" && tray.Reason == "no oven it may use has a place on its floor"));
+    }
 
     [Fact]
     public void The_same_problem_effort_and_seed_give_the_same_plan()

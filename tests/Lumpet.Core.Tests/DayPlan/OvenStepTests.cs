@@ -75,6 +75,18 @@ public sealed class OvenStepTests
     }
 
     [Fact]
+    public void Of_a_floor_with_one_place_each_tray_has_it_in_its_turn()
+    {
+        // Twelve pies on three trays, and two ovens with a place each.
+        var snapshot = Snapshot(Order(With(Pear, "bake", step => step with { Place = OvenPlace.Floor }), 12, 1320), Order(Custard, 4, 1320));
+        var plan = DayPlanner.Plan(snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { FloorPlaces = 1 })] });
+        Assert.Empty(plan.Troubles);
+        var pears = plan.Loads.SelectMany(load => load.Visits.Select(visit => (load.OvenId, Visit: visit))).Where(one => one.Visit.StepId == "bake" && one.Visit.LotId.StartsWith("pear", StringComparison.Ordinal)).ToArray();
+        Assert.Equal(3, pears.Sum(one => one.Visit.Shelves.Count));
+        Assert.All(pears, one => Assert.Equal([4], one.Visit.Shelves));
+    }
+
+    [Fact]
     public void What_bakes_on_the_floor_takes_the_lowest_place()
     {
         var (plan, _) = Steps(Order(With(Pear, "bake", step => step with { Place = OvenPlace.Floor }), 4, 1320), Order(Custard, 4, 1320));

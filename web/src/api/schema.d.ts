@@ -2072,6 +2072,8 @@ export interface components {
              * @description Most minutes between; 0 where a wait stands between.
              */
             most: null | number;
+            /** @description One of the names of LinkKind; null for after. */
+            kind?: null | string;
         };
         /** @description Something that is made here and goes into the pies. */
         MadeAnswer: {
@@ -2434,6 +2436,11 @@ export interface components {
              * @description What the dial shows beyond the conventional temperature: about -20 for a fan oven.
              */
             dialOffsetC: null | number;
+            /**
+             * Format: int32
+             * @description Trays that may stand on its floor; null where every shelf is a floor.
+             */
+            floorPlaces?: null | number;
         };
         /** @description One step at an oven. */
         OvenStepAnswer: {
@@ -3448,6 +3455,8 @@ export interface components {
              * @description Most minutes.
              */
             most: null | number;
+            /** @description The temperature as a recipe gives it ("425 °F", "200 °C fan"), which then stands for its own; null for plain degrees Celsius. */
+            written?: null | string;
         };
         /** @description A step in words. */
         StepAnswer: {

@@ -47,7 +47,10 @@ public static class BakeProblemFile
             checks.Whole($"{at}.coolCPerMin", written.CoolCPerMin, 1),
             checks.Whole($"{at}.startC", written.StartC),
             checks.Whole($"{at}.openMin", written.OpenMin),
-            checks.Whole($"{at}.closeMin", written.CloseMin));
+            checks.Whole($"{at}.closeMin", written.CloseMin))
+        {
+            FloorPlaces = written.FloorPlaces is null ? null : checks.Whole($"{at}.floorPlaces", written.FloorPlaces, 0),
+        };
         AtLeast(checks, $"{at}.maxC", oven.MaxC, "minC", oven.MinC);
         AtLeast(checks, $"{at}.closeMin", oven.CloseMin, "openMin", oven.OpenMin);
         return oven;
@@ -66,7 +69,10 @@ public static class BakeProblemFile
             checks.Whole($"{at}.dueMin", written.DueMin),
             checks.WholeOrNull($"{at}.earliestOutMin", written.EarliestOutMin),
             written.Ovens is { } names ? checks.Each($"{at}.ovens", names, _ => null, checks.Text) : null,
-            checks.Each($"{at}.after", written.After ?? [], after => after.Bake, (place, after) => After(checks, place, after)));
+            checks.Each($"{at}.after", written.After ?? [], after => after.Bake, (place, after) => After(checks, place, after)))
+        {
+            OnFloor = written.OnFloor ?? false,
+        };
     }
 
     private static BakeStage Stage(BakeFileChecks checks, string at, WrittenStage written)

@@ -6,7 +6,7 @@ namespace Lumpet.Core.Baking.Files;
 internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decimal? TransferMin, IReadOnlyList<WrittenOven?>? Ovens, IReadOnlyList<WrittenBake?>? Bakes);
 
 internal sealed record WrittenOven(
-    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin);
+    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin, decimal? FloorPlaces);
 
 internal sealed record WrittenBake(
     string? Id,
@@ -16,7 +16,8 @@ internal sealed record WrittenBake(
     decimal? DueMin,
     decimal? EarliestOutMin,
     IReadOnlyList<string?>? Ovens,
-    IReadOnlyList<WrittenAfter?>? After);
+    IReadOnlyList<WrittenAfter?>? After,
+    bool? OnFloor);
 
 internal sealed record WrittenStage(decimal? TempC, decimal? MinMin, decimal? MaxMin);
 

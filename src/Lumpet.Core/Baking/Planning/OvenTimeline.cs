@@ -18,10 +18,13 @@ internal sealed class OvenTimeline
     private readonly int[] settings;
     private readonly int[] chamber;
     private readonly int[] trays;
+    private readonly int[] onFloor;
     private readonly bool[] turns;
     private readonly int[] fullFrom;
+    private readonly int[] floorFullFrom;
     private readonly int[] onBefore;
     private readonly int[] changesBefore;
+    private readonly int floorPlaces;
     private readonly List<int> events = [];
     private List<OvenRegion> regions = [];
     // Cost of all regions before each, gaps included; one more entry than there are regions.
@@ -36,6 +39,9 @@ internal sealed class OvenTimeline
         settings = new int[horizonMin + 1];
         chamber = new int[horizonMin + 1];
         trays = new int[horizonMin + 1];
+        onFloor = new int[horizonMin + 1];
+        floorFullFrom = new int[horizonMin + 1];
+        floorPlaces = Math.Min(oven.Shelves, oven.FloorPlaces ?? oven.Shelves);
         turns = new bool[horizonMin + 1];
         fullFrom = new int[horizonMin + 1];
         onBefore = new int[horizonMin + 2];
@@ -68,11 +74,11 @@ internal sealed class OvenTimeline
     /// <summary>The chamber at a decided minute.</summary>
     public int ChamberAt(int minute) => chamber[minute];
 
-    /// <summary>Whether a shelf is free at a minute.</summary>
-    public bool HasRoomAt(int minute) => trays[minute] < Oven.Shelves;
+    /// <summary>Whether a shelf, or a place on the floor, is free at a minute.</summary>
+    public bool HasRoomAt(int minute, bool floor) => trays[minute] < Oven.Shelves && (!floor || onFloor[minute] < floorPlaces);
 
-    /// <summary>The first minute from one on at which no shelf is free or the oven is closed.</summary>
-    public int FullFrom(int minute) => fullFrom[minute];
+    /// <summary>The first minute from one on at which no shelf, or no place on the floor, is free or the oven is closed.</summary>
+    public int FullFrom(int minute, bool floor) => floor ? floorFullFrom[minute] : fullFrom[minute];
 
     /// <summary>Whether something changes at a minute: a setting begins or ends, or the chamber arrives at it.</summary>
     public bool TurnsAt(int minute) => minute < turns.Length && turns[minute];
@@ -130,7 +136,7 @@ internal sealed class OvenTimeline
     }
 
     /// <summary>Puts a visit in.</summary>
-    public void Put(int start, ReadOnlySpan<int> visit, int chamberAtEnd)
+    public void Put(int start, ReadOnlySpan<int> visit, int chamberAtEnd, bool floor)
     {
         var (first, after) = Touched(start, start + visit.Length);
         var merged = Merge(first, after, start, visit, chamberAtEnd);
@@ -139,13 +145,14 @@ internal sealed class OvenTimeline
         {
             settings[start + offset] = visit[offset];
             trays[start + offset]++;
+            if (floor) onFloor[start + offset]++;
         }
 
         Reckon();
     }
 
-    /// <summary>Whether a tray may go exactly where another went: a shelf is free for the whole stay.</summary>
-    public bool HasRoom(int start, int end) => fullFrom[start] >= end;
+    /// <summary>Whether a tray may go exactly where another went: a shelf, or a place on the floor, is free for the whole stay.</summary>
+    public bool HasRoom(int start, int end, bool floor) => FullFrom(start, floor) >= end;
 
     private void Reckon()
     {
@@ -177,11 +184,12 @@ internal sealed class OvenTimeline
 
     private void MarkFull()
     {
-        var next = CloseMin;
+        var (next, nextOnFloor) = (CloseMin, CloseMin);
         for (var minute = fullFrom.Length - 1; minute >= 0; minute--)
         {
-            if (minute >= CloseMin || trays[minute] >= Oven.Shelves) next = minute;
-            fullFrom[minute] = next;
+            if (minute >= CloseMin || !HasRoomAt(minute, floor: false)) next = minute;
+            if (minute >= CloseMin || !HasRoomAt(minute, floor: true)) nextOnFloor = minute;
+            (fullFrom[minute], floorFullFrom[minute]) = (next, nextOnFloor);
         }
     }
 

@@ -115,13 +115,13 @@ internal sealed class PlanBuild
     private TrayPath? Way(Bake bake, int tray, TrayWindow window)
     {
         if (!placed.TryGetValue((bake.Id, tray - 1), out var before)) return search.Cheapest(bake, window, null);
-        return search.Beside(before, window) ?? search.Cheapest(bake, window, before.Start);
+        return search.Beside(before, window, bake.OnFloor) ?? search.Cheapest(bake, window, before.Start);
     }
 
     private void Put(Bake bake, int tray, TrayPath path)
     {
         placed[(bake.Id, tray)] = path;
-        foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit.Start, visit.Settings, visit.ChamberAtEnd);
+        foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit.Start, visit.Settings, visit.ChamberAtEnd, bake.OnFloor);
         search.Filled();
     }
 

@@ -16,7 +16,7 @@ internal sealed class TraySearch
     private readonly int[] room;
     private readonly List<int> candidates = [];
     private int filled;
-    private int roomOf = -1;
+    private (int Filled, bool Floor) roomOf = (-1, false);
     private readonly List<int> offsets = [];
     private static readonly OvenVisit[] NoVisits = [];
 
@@ -67,7 +67,7 @@ internal sealed class TraySearch
     /// <summary>The candidates in order of time, but for those at which every oven is closed or full before the first stage could end.</summary>
     private void Gather(int latest)
     {
-        if (roomOf != filled) MarkRoom();
+        if (roomOf != (filled, bake.OnFloor)) MarkRoom();
         candidates.Clear();
         var least = bake.Stages[0].MinMin;
         for (var minute = window.StartFrom; minute <= latest; minute++)
@@ -80,8 +80,8 @@ internal sealed class TraySearch
         Array.Clear(room);
         foreach (var timeline in ovens)
             for (var minute = timeline.OpenMin; minute < timeline.CloseMin; minute++)
-                room[minute] = Math.Max(room[minute], timeline.FullFrom(minute) - minute);
-        roomOf = filled;
+                room[minute] = Math.Max(room[minute], timeline.FullFrom(minute, bake.OnFloor) - minute);
+        roomOf = (filled, bake.OnFloor);
     }
 
     /// <summary>Says that a tray was put in: what was known of the shelves is known no longer.</summary>
@@ -155,9 +155,10 @@ internal sealed class TraySearch
     /// <summary>The way of the tray before, once more: beside it on a free shelf; null where it does not fit.</summary>
     /// <param name="path">The way of the tray before.</param>
     /// <param name="when">When this tray may be baked.</param>
-    public TrayPath? Beside(TrayPath path, TrayWindow when) =>
+    /// <param name="floor">Whether it stands on the floor.</param>
+    public TrayPath? Beside(TrayPath path, TrayWindow when, bool floor) =>
         path.Start >= when.StartFrom && path.Start <= when.StartTo && path.End >= when.EndFrom && path.End <= when.EndTo
-        && path.Visits.All(visit => ovens[visit.Oven].HasRoom(visit.Start, visit.End))
+        && path.Visits.All(visit => ovens[visit.Oven].HasRoom(visit.Start, visit.End, floor))
             ? path
             : null;
 
@@ -190,7 +191,7 @@ internal sealed class TraySearch
         var timeline = ovens[oven];
         if (minute < timeline.OpenMin || minute >= timeline.CloseMin) return;
         // Whatever it is set to, the stage must find a shelf for its least.
-        if (timeline.FullFrom(minute) - minute < bake.Stages[stage].MinMin) return;
+        if (timeline.FullFrom(minute, bake.OnFloor) - minute < bake.Stages[stage].MinMin) return;
         if (!isAllowed[oven]) return;
         // A tray that comes back to an oven would have to be reckoned with its own first stay; we do not plan that.
         foreach (var visit in before)
@@ -225,7 +226,7 @@ internal sealed class TraySearch
         var (now, set) = (chamber, setting);
         for (var minute = from; minute < from + wanted.MaxMin; minute++)
         {
-            if (minute >= timeline.CloseMin || !timeline.HasRoomAt(minute)) return;
+            if (minute >= timeline.CloseMin || !timeline.HasRoomAt(minute, bake.OnFloor)) return;
             var decided = timeline.SettingAt(minute);
             // What begins here begins with a tray entering, so the chamber must already be where it was promised.
             var joins = decided != OvenTimeline.Undecided && minute > visiting.Start

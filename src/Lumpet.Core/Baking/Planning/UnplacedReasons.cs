@@ -18,6 +18,7 @@ internal static class UnplacedReasons
         BakeOven[] allowed = [.. problem.Ovens.Where(oven => bake.Ovens is null || bake.Ovens.Contains(oven.Id))];
         if (allowed.Length == 0) return "no oven may be used for it";
         if (allowed.All(oven => oven.Shelves == 0)) return "no oven it may use has a shelf";
+        if (allowed.All(oven => oven.PlacesFor(bake) == 0)) return "no oven it may use has a place on its floor";
         foreach (var stage in bake.Stages)
         {
             // Every temperature set is the temperature of a stage, so a tolerance helps only where another stage has it.
@@ -34,7 +35,7 @@ internal static class UnplacedReasons
         if (bake.EarliestOutMin is { } earliest && allowed.All(oven => oven.CloseMin < earliest))
             return $"the window closes before minute {earliest}, the first at which it may come out";
         if (bake.After.Count > 0) return $"no place within the lag after {bake.After[0].BakeId}";
-        return "too few shelves before the window ends";
+        return bake.OnFloor ? "too few places on the floor before the window ends" : "too few shelves before the window ends";
     }
 
     private static int EarliestEntry(BakeOven oven, int celsius) =>

@@ -3,6 +3,7 @@ using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Safety;
+using Lumpet.Core.Steps;
 using Lumpet.Core.Steps.Writing;
 
 namespace Lumpet.Core.Recipes.Writing;
@@ -114,7 +115,7 @@ public static class ProductReader
         Packaging = Text(product.Packaging),
         Sizes = [.. product.Sizes.Select(size => new SizeDraft(size.Pan.Id, size.SellingPrice?.Amount, size.Packaging.Count == 0 ? null : Text(size.Packaging), size.Bake?.Least, size.Bake?.Most))],
         Steps = StepTaking.Write(product),
-        Links = [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most))],
+        Links = [.. product.Process.Links.Select(link => new LinkDraft(link.Before, link.After, link.Lag.Least, link.Lag.Most, link.Kind == LinkKind.After ? null : Naming.Of(link.Kind)))],
         BaseTreatment = Naming.Of(product.BaseTreatment),
         Review = product.Review.Count == 0 ? null : string.Join('\n', product.Review),
         Assessment = product.Assessment.Length == 0 ? null : product.Assessment,

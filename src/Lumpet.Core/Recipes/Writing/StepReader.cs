@@ -53,6 +53,6 @@ internal static class StepReader
     {
         var (least, most) = (checks.Whole($"{path}.least", link.Least ?? 0, 0, MostMinutes, "min"), checks.Whole($"{path}.most", link.Most ?? 0, 0, MostMinutes, "min"));
         if (least > most) checks.Add($"{path}.most", "The most is under the least.");
-        return new Link(link.From ?? string.Empty, link.To ?? string.Empty, Span.Between(least, Math.Max(least, most)));
+        return new Link(link.From ?? string.Empty, link.To ?? string.Empty, Span.Between(least, Math.Max(least, most))) { Kind = checks.Word($"{path}.kind", link.Kind, LinkKind.After) };
     }
 }

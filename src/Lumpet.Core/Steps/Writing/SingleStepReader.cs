@@ -43,6 +43,7 @@ internal static class SingleStepReader
             HeatedTrayMin = checks.Whole($"{path}.heatedTrayMin", step.HeatedTrayMin ?? 0, 0, 120, "min"),
             WeightsOutMin = step.WeightsOutMin is { } minute ? checks.Whole($"{path}.weightsOutMin", minute, 1, Math.Max(1, least), "min, before the bake may end") : null,
             Turned = step.Turned,
+            TemperaturesWritten = Temperatures(step),
             Handwork = HandworkText.Read(checks, $"{path}.handwork", step.Handwork, least),
         };
     }
@@ -61,7 +62,22 @@ internal static class SingleStepReader
         var least = checks.Whole($"{path}.least", stage.Least, 1, 360, "min");
         var most = checks.Whole($"{path}.most", stage.Most, 1, 360, "min");
         if (least > most) checks.Add($"{path}.most", "The most of a stage is under its least.");
-        return new BakeStage(checks.Whole($"{path}.tempC", stage.TempC, 50, 320, "°C"), least, Math.Max(least, most));
+        return new BakeStage(checks.Whole($"{path}.tempC", Temperature(checks, stage, path), 50, 320, "°C"), least, Math.Max(least, most));
+    }
+
+    private static int? Temperature(FieldChecks checks, StageDraft stage, string path)
+    {
+        if (string.IsNullOrWhiteSpace(stage.Written)) return stage.TempC;
+        if (TemperatureText.Celsius(stage.Written) is { } celsius) return celsius;
+        checks.Add($"{path}.written", "Write degrees and how they are meant: 220, 425 °F, 200 °C fan.");
+        return stage.TempC ?? 180;
+    }
+
+    /// <summary>What is kept of temperatures as written; none at all where every one is plain.</summary>
+    private static string[] Temperatures(StepDraft step)
+    {
+        string[] written = [.. (step.Stages ?? []).OfType<StageDraft>().Select(stage => stage.Written?.Trim() ?? string.Empty).Select(text => TemperatureText.IsPlain(text) ? string.Empty : text)];
+        return written.All(text => text.Length == 0) ? [] : written;
     }
 
     /// <summary>A step as it would be written.</summary>
@@ -76,7 +92,7 @@ internal static class SingleStepReader
         WaitAim = step.Wait?.Aim,
         WaitMost = step.Wait?.Most,
         Celsius = step.Celsius,
-        Stages = [.. step.Stages.Select(stage => new StageDraft(stage.TempC, stage.MinMin, stage.MaxMin))],
+        Stages = [.. step.Stages.Select((stage, at) => new StageDraft(stage.TempC, stage.MinMin, stage.MaxMin, step.TemperaturesWritten.Count > at && step.TemperaturesWritten[at].Length > 0 ? step.TemperaturesWritten[at] : null))],
         UsesDough = step.UsesDough,
         ReadyWhen = step.ReadyWhen,
         Caution = step.Caution,

@@ -71,11 +71,13 @@ public sealed record StepDraft
 /// <param name="TempC">Its temperature.</param>
 /// <param name="Least">Least minutes.</param>
 /// <param name="Most">Most minutes.</param>
-public sealed record StageDraft(int? TempC, int? Least, int? Most);
+/// <param name="Written">The temperature as a recipe gives it ("425 °F", "200 °C fan"), which then stands for its own; null for plain degrees Celsius.</param>
+public sealed record StageDraft(int? TempC, int? Least, int? Most, string? Written = null);
 
 /// <summary>A link as written.</summary>
 /// <param name="From">Id of the earlier step.</param>
 /// <param name="To">Id of the later step.</param>
 /// <param name="Least">Least minutes between; 0 where a wait stands between.</param>
 /// <param name="Most">Most minutes between; 0 where a wait stands between.</param>
-public sealed record LinkDraft(string? From, string? To, int? Least, int? Most);
+/// <param name="Kind">One of the names of <see cref="LinkKind"/>; null for after.</param>
+public sealed record LinkDraft(string? From, string? To, int? Least, int? Most, string? Kind = null);

@@ -26,6 +26,18 @@ public enum StepAct
 
     /// <summary>Lets a step follow another no longer.</summary>
     Unfollow,
+
+    /// <summary>Lets a step that follows another come simply after it.</summary>
+    FollowAfter,
+
+    /// <summary>Lets a step that follows a bake be done while that bakes.</summary>
+    FollowDuring,
+
+    /// <summary>Lets a step that follows another come on a day after it.</summary>
+    FollowNextDay,
+
+    /// <summary>Lets a step that follows another be done as late as the pick-up allows.</summary>
+    FollowAtPickUp,
 }
 
 /// <summary>Steps as written, with how they follow one another.</summary>
@@ -41,6 +53,10 @@ public static class StepEditing
 {
     // Work that follows work without a wait comes within the hour (common practice, no source).
     private const int UsualWithinMin = 60;
+
+    // From an afternoon to the next, and from a bake to its pick-up (common practice, no source).
+    private const int UsualNightMin = 1440;
+    private const int UsualUntilPickUpMin = 720;
 
     /// <summary>The way after an act; the same way where the act has no sense, such as moving the first step earlier.</summary>
     /// <param name="way">The way as written.</param>
@@ -60,6 +76,10 @@ public static class StepEditing
             StepAct.Earlier => Before(way, step) is { } before ? Exchanged(way, before, step) : way,
             StepAct.Later => After(way, step) is { } after ? Exchanged(way, step, after) : way,
             StepAct.Follow => Followed(way, step, Find(way, other)),
+            StepAct.FollowAfter => Bound(way, step, Find(way, other), LinkKind.After),
+            StepAct.FollowDuring => Bound(way, step, Find(way, other), LinkKind.During),
+            StepAct.FollowNextDay => Bound(way, step, Find(way, other), LinkKind.DayBefore),
+            StepAct.FollowAtPickUp => Bound(way, step, Find(way, other), LinkKind.AtPickUp),
             _ => new WrittenWay(way.Steps, [.. way.Links.Where(link => link.From != other || link.To != step.Id)]),
         };
     }
@@ -147,7 +167,21 @@ public static class StepEditing
     /// <summary>A link with the minutes of another, or the usual ones; at a wait it holds none.</summary>
     private static LinkDraft Link(StepDraft from, StepDraft to, LinkDraft? like) => IsWait(from) || IsWait(to)
         ? new LinkDraft(from.Id, to.Id, 0, 0)
-        : new LinkDraft(from.Id, to.Id, like?.Least ?? 0, like is { Most: > 0 } ? like.Most : UsualWithinMin);
+        : new LinkDraft(from.Id, to.Id, like?.Least ?? 0, like is { Most: > 0 } ? like.Most : UsualWithinMin, like?.Kind == Naming.Of(LinkKind.During) ? null : like?.Kind);
+
+    /// <summary>A step follows another in another way: a night between needs room for it, a bake that is gone on beside needs no minutes.</summary>
+    private static WrittenWay Bound(WrittenWay way, StepDraft step, StepDraft other, LinkKind kind) => new(way.Steps, [.. way.Links.Select(link =>
+        link.From != other.Id || link.To != step.Id ? link
+        : (kind, IsWait(other) || IsWait(step)) switch
+        {
+            (_, true) => link with { Kind = Word(kind) },
+            (LinkKind.DayBefore, _) => link with { Kind = Word(kind), Most = Math.Max(link.Most ?? 0, UsualNightMin) },
+            (LinkKind.AtPickUp, _) => link with { Kind = Word(kind), Most = Math.Max(link.Most ?? 0, UsualUntilPickUpMin) },
+            (LinkKind.During, _) => link with { Kind = Word(kind), Least = link.Kind == Word(kind) ? link.Least : 0 },
+            _ => link with { Kind = null, Most = link.Most > 0 ? link.Most : UsualWithinMin },
+        })]);
+
+    private static string? Word(LinkKind kind) => kind == LinkKind.After ? null : Naming.Of(kind);
 
     private static int Place(WrittenWay way, StepDraft step) => Enumerable.Range(0, way.Steps.Count).First(at => way.Steps[at] == step);
 

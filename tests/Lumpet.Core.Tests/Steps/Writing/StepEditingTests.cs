@@ -47,6 +47,23 @@ public sealed class StepEditingTests
     }
 
     [Fact]
+    public void A_step_is_bound_to_what_it_follows_and_set_free_again()
+    {
+        LinkDraft Of(WrittenWay way, string from, string to) => way.Links.Single(link => link.From == from && link.To == to);
+        var night = StepEditing.Apply(Fruit, StepAct.FollowNextDay, "fill", "prepare");
+        Assert.Equal(new LinkDraft("prepare", "fill", 0, 1440, "dayBefore"), Of(night, "prepare", "fill"));
+        Assert.Equal(new LinkDraft("prepare", "fill", 0, 1440), Of(StepEditing.Apply(night, StepAct.FollowAfter, "fill", "prepare"), "prepare", "fill"));
+        // At a wait the wait holds the minutes, so none are added.
+        Assert.Equal(new LinkDraft("cool", "box", 0, 0, "atPickUp"), Of(StepEditing.Apply(Fruit, StepAct.FollowAtPickUp, "box", "cool"), "cool", "box"));
+        var beside = StepEditing.Apply(StepEditing.Apply(Fruit, StepAct.AddWork, "bake"), StepAct.FollowDuring, "work", "bake");
+        Assert.Equal("during", Of(beside, "bake", "work").Kind);
+        // What it does not follow it is not bound to.
+        Assert.Equal(Said(Fruit), Said(StepEditing.Apply(Fruit, StepAct.FollowDuring, "box", "bake")));
+        // Moved, it keeps how it follows.
+        Assert.Equal("dayBefore", Of(StepEditing.Apply(night, StepAct.AddWork, "prepare"), "work", "fill").Kind);
+    }
+
+    [Fact]
     public void Neighbours_change_places_with_their_links_and_back()
     {
         var way = StepEditing.Apply(Fruit, StepAct.AddWork, "fill");

@@ -18,6 +18,13 @@
         <legend class="sr-only">Oven {at + 1}</legend>
         <TextField label="Name" field="ovens[{at}].name" {failure} bind:value={oven.name} size={18} />
         <NumberField label="Shelves" field="ovens[{at}].shelves" {failure} bind:value={oven.shelves} size={5} />
+        <NumberField
+          label="On its floor (empty: any)"
+          field="ovens[{at}].floorPlaces"
+          {failure}
+          bind:value={oven.floorPlaces}
+          size={5}
+        />
         <NumberField label="Lowest, °C" field="ovens[{at}].minC" {failure} bind:value={oven.minC} size={6} />
         <NumberField label="Highest, °C" field="ovens[{at}].maxC" {failure} bind:value={oven.maxC} size={6} />
         <NumberField
@@ -62,6 +69,7 @@
         heatCPerMin: 8,
         coolCPerMin: 4,
         dialOffsetC: 0,
+        floorPlaces: 1,
       })}>Another oven</button
   >
 </section>

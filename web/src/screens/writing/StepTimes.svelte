@@ -6,8 +6,10 @@
     step: Schemas['StepDraft']
     /** What hands count by: "pie", or "kg" of what is made before. */
     piece: string
+    /** What the temperatures of its stages come to, where they are written otherwise. */
+    read?: (number | null)[]
   }
-  const { step, piece }: Props = $props()
+  const { step, piece, read }: Props = $props()
 </script>
 
 <!-- The minutes of one step: of hands, of a bake with its stages, or of a wait. -->
@@ -28,12 +30,22 @@
       {#if stage}
         <span class="stage">
           <input
-            class="field n"
-            type="number"
-            bind:value={stage.tempC}
+            class="field heat"
+            maxlength="24"
+            bind:value={
+              () => stage.written ?? `${stage.tempC ?? ''}`,
+              (text) => {
+                const isPlain = /^\s*\d{1,3}\s*$/.test(text)
+                if (isPlain) stage.tempC = Number(text)
+                stage.written = isPlain ? null : text
+              }
+            }
+            title="220, or as the recipe gives it: 425 °F, 200 °C fan"
             aria-label="{step.name}: stage {number + 1}, temperature"
           />
-          <span class="small">°C</span>
+          {#if !stage.written}<span class="small">°C</span>{:else if read?.[number]}<span class="small"
+              >= {read[number]} °C</span
+            >{/if}
           <input
             class="field n"
             type="number"
@@ -136,6 +148,10 @@
 
   .n {
     width: 4.6rem;
+  }
+
+  .heat {
+    width: 7.2rem;
   }
 
   .meanwhile {

@@ -5,7 +5,19 @@
   type Step = Schemas['StepDraft']
   type Link = Schemas['LinkDraft']
   /** What can be done to a step, as the server knows it. */
-  export type Act = 'addWork' | 'addWait' | 'addBake' | 'takeOut' | 'earlier' | 'later' | 'follow' | 'unfollow'
+  export type Act =
+    | 'addWork'
+    | 'addWait'
+    | 'addBake'
+    | 'takeOut'
+    | 'earlier'
+    | 'later'
+    | 'follow'
+    | 'unfollow'
+    | 'followAfter'
+    | 'followDuring'
+    | 'followNextDay'
+    | 'followAtPickUp'
 
   interface Props {
     steps: (Step | null)[]
@@ -37,6 +49,16 @@
       .map((other) => ({ id: other.id ?? '', name: other.name ?? '' }))
   const holdsMinutes = (link: Link) =>
     !isWait(written.find((step) => step.id === link.from)) && !isWait(written.find((step) => step.id === link.to))
+  const isBake = (id: string | null | undefined) => (written.find((step) => step.id === id)?.stages?.length ?? 0) > 0
+  /** How a step may follow another, as it is said and as it is done. */
+  const ways: { kind: string; words: string; act: Act }[] = [
+    { kind: 'after', words: 'after', act: 'followAfter' },
+    { kind: 'during', words: 'while it bakes:', act: 'followDuring' },
+    { kind: 'dayBefore', words: 'the day after', act: 'followNextDay' },
+    { kind: 'atPickUp', words: 'at pick-up, after', act: 'followAtPickUp' },
+  ]
+  const waysOf = (link: Link, step: Step) =>
+    ways.filter((way) => way.kind !== 'during' || (isBake(link.from) && !isWait(step) && !isBake(step.id)))
   /** Lets a step take something made first; no other step then says that it does. */
   function take(step: Step, name: string) {
     for (const other of written) {
@@ -72,7 +94,23 @@
               {#if into(step).length === 0}begins by itself{#if step.usesDough}, takes the dough{/if}{/if}
               {#each into(step) as link (link.from)}
                 <span class="follow"
-                  >after {nameOf(link.from).toLowerCase()}{#if holdsMinutes(link)}, within <input
+                  ><select
+                    class="field how"
+                    aria-label="{step.name}: how it follows {nameOf(link.from)}"
+                    value={link.kind ?? 'after'}
+                    onchange={(event) => {
+                      const way = ways.find((one) => one.kind === event.currentTarget.value)
+                      if (way) onedit(way.act, id, link.from ?? '')
+                    }}
+                    >{#each waysOf(link, step) as way (way.kind)}<option value={way.kind}>{way.words}</option
+                      >{/each}</select
+                  >
+                  {nameOf(link.from).toLowerCase()}{#if link.kind === 'during'}, from minute <input
+                      class="field n"
+                      type="number"
+                      bind:value={link.least}
+                      aria-label="{step.name}: minutes into {nameOf(link.from)}"
+                    />{:else if holdsMinutes(link)}, within <input
                       class="field n"
                       type="number"
                       bind:value={link.most}
@@ -164,6 +202,11 @@
 
   .n {
     width: 4.2rem;
+  }
+
+  .how {
+    padding-block: 0;
+    min-height: 2rem;
   }
 
   summary {
