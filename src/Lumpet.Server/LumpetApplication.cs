@@ -87,6 +87,7 @@ internal static class LumpetApplication
         FillingEndpoints.Map(app);
         RecipeEndpoints.Map(app);
         WritingEndpoints.Map(app);
+        SchoolEndpoints.Map(app);
         DoughWritingEndpoints.Map(app);
         VersionEndpoints.Map(app);
         PanEndpoints.Map(app);

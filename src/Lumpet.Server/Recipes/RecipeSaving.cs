@@ -61,6 +61,21 @@ internal static class RecipeSaving
     /// <summary>A product as written.</summary>
     public static WrittenRecipe Answer(Product product) => new(product.Id, product.Version, ProductReader.Write(product));
 
+    /// <summary>Reads drafts of one recipe, one after another, against the bakery as it is now.</summary>
+    /// <param name="connection">The bakery.</param>
+    /// <param name="id">The product that they would change; null for a new one.</param>
+    public static Func<ProductDraft, (Product? Product, IReadOnlyList<FieldFault> Faults)> Reading(SqliteConnection connection, string? id)
+    {
+        var bakery = BakeryStore.Find(connection)!;
+        var (pans, doughs, ingredients) = (RecipeStore.Pans(connection), RecipeStore.Doughs(connection), IngredientStore.All(connection).Values.ToArray());
+        string[] others = [.. RecipeFinder.Names(connection).Where(pair => pair.Key != id).Select(pair => pair.Value)];
+        return draft =>
+        {
+            var (product, _, faults) = ProductReader.Read(draft, id ?? "new", 1, bakery.Currency, pans, doughs, ingredients, others, bakery.Cups);
+            return (product, faults);
+        };
+    }
+
     private static (Product? Product, IReadOnlyList<Core.Ingredients.Ingredient> Fresh, IReadOnlyList<FieldFault> Faults) Read(
         SqliteConnection connection, ProductDraft draft, string id, int version, IReadOnlyCollection<string> others)
     {

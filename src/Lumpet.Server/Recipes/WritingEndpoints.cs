@@ -27,6 +27,7 @@ internal static class WritingEndpoints
         routes.MapPost("/api/writing/lines", Lines).WithName("ReadRecipeLines").WithSummary("What typed lines are understood as. Stores nothing.");
         routes.MapPost("/api/writing/steps", Steps).WithName("GetUsualSteps").WithSummary("The usual steps for a filling, a base treatment, a top and a lining. Stores nothing.");
         routes.MapPost("/api/writing/steps/edit", Edit).WithName("EditSteps").WithSummary("Steps as they are after one thing was done to them: added, taken out, moved, linked. Stores nothing.");
+        routes.MapGet("/api/writing/temperature", Temperature).WithName("ReadTemperature").WithSummary("What an oven's temperature as a recipe gives it comes to. Stores nothing.");
         routes.MapPost("/api/writing/recipe", Check).WithName("CheckRecipe").WithSummary("What is still wrong about a recipe as it is written so far. Stores nothing.");
         routes.MapGet("/api/recipes/{id}/written", Written).WithName("GetWrittenRecipe").WithSummary("A product as written.");
         routes.MapPost("/api/recipes", AddRecipe).WithName("AddRecipe").WithSummary("Writes a new product.");
@@ -57,6 +58,10 @@ internal static class WritingEndpoints
                 fault);
         })]);
     }
+
+    private static Results<Ok<TemperatureAnswer>, ValidationProblem> Temperature(string? text) => text is { Length: <= 40 }
+        ? TypedResults.Ok(new TemperatureAnswer(TemperatureText.Celsius(text)))
+        : FieldProblems.Of(("text", "Degrees take up to 40 characters."));
 
     private static Results<Ok<UsualSteps>, ValidationProblem> Steps(StepsRequest request)
     {
@@ -172,6 +177,10 @@ public sealed record TypedLinesRequest(string? Text);
 public sealed record ReadLineAnswer(
     string? Name, string? Preparation, double? Grams, bool IsNew, string How, IReadOnlyList<string> Doubts, IReadOnlyList<string> Allergens, string? Fault);
 
+/// <summary>A temperature.</summary>
+/// <param name="Celsius">Conventional degrees Celsius; null where the text is no temperature.</param>
+public sealed record TemperatureAnswer(int? Celsius);
+
 /// <summary>What the steps are asked for.</summary>
 /// <param name="FillingKind">Kind of filling.</param>
 /// <param name="BaseTreatment">How the base is kept crisp.</param>
@@ -182,7 +191,7 @@ public sealed record StepsRequest(string? FillingKind, string? BaseTreatment, st
 /// <summary>One thing that is done to steps.</summary>
 /// <param name="Steps">The steps as they are.</param>
 /// <param name="Links">How they follow one another.</param>
-/// <param name="Act">"addWork", "addWait", "addBake", "takeOut", "earlier", "later", "follow" or "unfollow".</param>
+/// <param name="Act">"addWork", "addWait", "addBake", "takeOut", "earlier", "later", "follow", "unfollow", "followAfter", "followDuring", "followNextDay" or "followAtPickUp".</param>
 /// <param name="Step">Id of the step to which it is done.</param>
 /// <param name="Other">Id of the step that is followed; null for other acts.</param>
 public sealed record StepEditRequest(IReadOnlyList<StepDraft?>? Steps, IReadOnlyList<LinkDraft?>? Links, string? Act, string? Step, string? Other);

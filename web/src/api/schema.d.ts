@@ -330,6 +330,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/writing/temperature": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What an oven's temperature as a recipe gives it comes to. Stores nothing. */
+        get: operations["ReadTemperature"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/writing/recipe": {
         parameters: {
             query?: never;
@@ -376,6 +393,40 @@ export interface paths {
         put?: never;
         /** Writes a new product. */
         post: operations["AddRecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/writing/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The schools by which a recipe may be made, and what each would take. Stores nothing. */
+        post: operations["OfferSchools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/writing/schools/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A recipe with another school at a place, and what stood there, which puts it back. Stores nothing. */
+        post: operations["TakeSchool"];
         delete?: never;
         options?: never;
         head?: never;
@@ -934,6 +985,18 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What a school changes of the bake of the filled pie. */
+        BakeMarks: {
+            /**
+             * Format: int32
+             * @description Minutes for which its tray is heated; null for a cold tray.
+             */
+            heatedTrayMin: null | number;
+            /** @description Where it stands; null for any shelf. */
+            place: null | string;
+            /** @description Its stages. */
+            stages: null | components["schemas"]["StageDraft"][];
+        };
         /** @description The bakery as every screen needs it. */
         BakeryAnswer: {
             /** @description Whether a bakery has been set up in this database. */
@@ -1597,6 +1660,21 @@ export interface components {
             layers: components["schemas"]["LayerWeightAnswer"][];
             /** @description What is too much for this pan, in words; empty where it fits. */
             room: string[];
+        };
+        /** @description What a school changes of the main filling. */
+        FillingMarks: {
+            /** @description Its kind. */
+            kind: null | string;
+            /**
+             * Format: double
+             * @description How it packs.
+             */
+            packedDensity: null | number;
+            /**
+             * Format: double
+             * @description What of it goes in.
+             */
+            keptPercent: null | number;
         };
         /** @description How the filling scales. */
         FillingScaleAnswer: {
@@ -2829,6 +2907,26 @@ export interface components {
             /** @description Whether the bakery has set it itself. */
             isOwn: boolean;
         };
+        /** @description A link and its place in the list. */
+        PlacedLink: {
+            /**
+             * Format: int32
+             * @description From 0.
+             */
+            at: number;
+            /** @description The link. */
+            link: components["schemas"]["LinkDraft"];
+        };
+        /** @description A step and its place in the list. */
+        PlacedStep: {
+            /**
+             * Format: int32
+             * @description From 0.
+             */
+            at: number;
+            /** @description The step. */
+            step: components["schemas"]["StepDraft"];
+        };
         /** @description A day's plan, ready to be drawn. */
         PlanAnswer: {
             /** @description ISO date of the pick-ups. */
@@ -3281,6 +3379,80 @@ export interface components {
              */
             thicknessMm: null | number;
         };
+        /** @description A school. */
+        SchoolAnswer: {
+            /** @description Its place. */
+            place: string;
+            /** @description The place in words. */
+            title: string;
+            /** @description Unique at its place. */
+            id: string;
+            /** @description The name shown. */
+            name: string;
+            /** @description What speaks for it. */
+            why: string;
+            /** @description Whether the recipe is made so already. */
+            isNow: boolean;
+            effect: null | components["schemas"]["SchoolEffectAnswer"];
+            /** @description Why it would not. */
+            faults: string[];
+        };
+        /** @description What a way of making takes. */
+        SchoolEffectAnswer: {
+            /**
+             * Format: int32
+             * @description Minutes of hands.
+             */
+            workMin: number;
+            /**
+             * Format: int32
+             * @description Least minutes in the oven, trays heated before counted in.
+             */
+            ovenMin: number;
+            /**
+             * Format: int32
+             * @description Trays times minutes in fridge or freezer.
+             */
+            coldTrayMin: number;
+            /**
+             * Format: int32
+             * @description Minutes from the first work to the box.
+             */
+            wayMin: number;
+            /**
+             * Format: double
+             * @description What a pie costs in ingredients and packaging; null while a price is missing.
+             */
+            cost: null | number;
+        };
+        /** @description A recipe with another set at a place. */
+        SchoolTaken: {
+            /** @description Its steps. */
+            steps: components["schemas"]["StepDraft"][];
+            /** @description How they follow one another. */
+            links: components["schemas"]["LinkDraft"][];
+            /** @description Its layers. */
+            layers: components["schemas"]["LayerDraft"][];
+            /** @description The school of its base. */
+            baseTreatment: null | string;
+            /** @description What stood there. */
+            before: components["schemas"]["StepSet"];
+        };
+        /** @description The schools by which a recipe may be made. */
+        SchoolsAnswer: {
+            /**
+             * Format: int32
+             * @description For how many pies made together the figures are.
+             */
+            pies: number;
+            /** @description Of the costs. */
+            currency: string;
+            now: null | components["schemas"]["SchoolEffectAnswer"];
+            /** @description What is wrong; empty where it holds together. */
+            faults: string[];
+            /** @description Place by place. */
+            schools: components["schemas"]["SchoolAnswer"][];
+        };
         /** @description A part of a sentence. */
         SentencePart: {
             /** @description The words. */
@@ -3551,12 +3723,23 @@ export interface components {
             steps: null | components["schemas"]["StepDraft"][];
             /** @description How they follow one another. */
             links: null | components["schemas"]["LinkDraft"][];
-            /** @description "addWork", "addWait", "addBake", "takeOut", "earlier", "later", "follow" or "unfollow". */
+            /** @description "addWork", "addWait", "addBake", "takeOut", "earlier", "later", "follow", "unfollow", "followAfter", "followDuring", "followNextDay" or "followAtPickUp". */
             act: null | string;
             /** @description Id of the step to which it is done. */
             step: null | string;
             /** @description Id of the step that is followed; null for other acts. */
             other: null | string;
+        };
+        /** @description The steps at one place of a way, with everything that ties them to it: put back, they are what they were. */
+        StepSet: {
+            /** @description Its steps, in order; may be empty. */
+            steps: components["schemas"]["PlacedStep"][];
+            /** @description The links of these steps, to one another and to their neighbours; of no steps the link between the neighbours. */
+            links: components["schemas"]["PlacedLink"][];
+            bake?: null | components["schemas"]["BakeMarks"];
+            filling?: null | components["schemas"]["FillingMarks"];
+            /** @description The school of a crisp bottom by which the recipe is called meanwhile. */
+            baseTreatment?: null | string;
         };
         /** @description What the steps are asked for. */
         StepsRequest: {
@@ -3568,6 +3751,15 @@ export interface components {
             top: null | string;
             /** @description How the base is laid in. */
             lining: null | string;
+        };
+        /** @description A school to take, or a set of steps to put back. */
+        TakeSchoolRequest: {
+            draft: null | components["schemas"]["ProductDraft"];
+            /** @description The place. */
+            place: null | string;
+            /** @description Id of the school; null where a set is put back. */
+            school: null | string;
+            set: null | components["schemas"]["StepSet"];
         };
         /** @description What takes something that is made here. */
         TakerAnswer: {
@@ -3620,6 +3812,14 @@ export interface components {
             readyWhen: string;
             /** @description What can hurt. */
             caution: string;
+        };
+        /** @description A temperature. */
+        TemperatureAnswer: {
+            /**
+             * Format: int32
+             * @description Conventional degrees Celsius; null where the text is no temperature.
+             */
+            celsius: null | number;
         };
         /** @description Pies of a product in a pan. */
         TotalAnswer: {
@@ -4688,6 +4888,37 @@ export interface operations {
             };
         };
     };
+    ReadTemperature: {
+        parameters: {
+            query?: {
+                text?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemperatureAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     CheckRecipe: {
         parameters: {
             query?: never;
@@ -4796,6 +5027,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WrittenRecipe"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    OfferSchools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    TakeSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeSchoolRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolTaken"];
                 };
             };
             /** @description Bad Request */

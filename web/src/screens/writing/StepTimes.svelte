@@ -1,15 +1,14 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
   import { words } from '../../parts/words.svelte'
+  import HeatField from './HeatField.svelte'
 
   interface Props {
     step: Schemas['StepDraft']
     /** What hands count by: "pie", or "kg" of what is made before. */
     piece: string
-    /** What the temperatures of its stages come to, where they are written otherwise. */
-    read?: (number | null)[]
   }
-  const { step, piece, read }: Props = $props()
+  const { step, piece }: Props = $props()
 </script>
 
 <!-- The minutes of one step: of hands, of a bake with its stages, or of a wait. -->
@@ -29,23 +28,7 @@
     {#each step.stages ?? [] as stage, number (number)}
       {#if stage}
         <span class="stage">
-          <input
-            class="field heat"
-            maxlength="24"
-            bind:value={
-              () => stage.written ?? `${stage.tempC ?? ''}`,
-              (text) => {
-                const isPlain = /^\s*\d{1,3}\s*$/.test(text)
-                if (isPlain) stage.tempC = Number(text)
-                stage.written = isPlain ? null : text
-              }
-            }
-            title="220, or as the recipe gives it: 425 °F, 200 °C fan"
-            aria-label="{step.name}: stage {number + 1}, temperature"
-          />
-          {#if !stage.written}<span class="small">°C</span>{:else if read?.[number]}<span class="small"
-              >= {read[number]} °C</span
-            >{/if}
+          <HeatField {stage} label="{step.name}: stage {number + 1}, temperature" />
           <input
             class="field n"
             type="number"
@@ -148,10 +131,6 @@
 
   .n {
     width: 4.6rem;
-  }
-
-  .heat {
-    width: 7.2rem;
   }
 
   .meanwhile {

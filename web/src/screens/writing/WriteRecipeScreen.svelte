@@ -15,6 +15,7 @@
   import PieMeasures from './PieMeasures.svelte'
   import PieSoFar from './PieSoFar.svelte'
   import SizeFields from './SizeFields.svelte'
+  import SchoolsField from './SchoolsField.svelte'
   import StepsField from './StepsField.svelte'
 
   interface Props {
@@ -302,6 +303,16 @@
     </div>
 
     {#if draft.steps}
+      <SchoolsField
+        id={version > 0 ? (params?.id ?? null) : null}
+        {written}
+        ontake={(taken) => {
+          written.steps = taken.steps
+          written.links = taken.links
+          written.layers = taken.layers
+          written.baseTreatment = taken.baseTreatment
+        }}
+      />
       <StepsField
         steps={draft.steps}
         links={(draft.links ??= [])}
