@@ -67,6 +67,9 @@ public sealed record IngredientFacts
         _ => 0,
     };
 
+    /// <summary>Percent of its weight that is water, 0 to 100; null where nobody has said.</summary>
+    public double? WaterPercent { get; init; }
+
     private const double EthanolDensity = 0.789;
 
     /// <summary>How much corn starch one gram thickens like; 0 where it does not thicken.</summary>
@@ -83,6 +86,13 @@ public sealed record IngredientFacts
     public PreparationYield? YieldOf(string preparation) =>
         Yields.Where(one => preparation.Contains(one.Preparation, StringComparison.OrdinalIgnoreCase)).MaxBy(one => one.Preparation.Length);
 
+    /// <summary>What is left of it when it is prepared so: what paring and pitting leave, and of that what boiling down leaves.</summary>
+    public Yield YieldFor(string preparation)
+    {
+        var prepared = YieldOf(preparation)?.Yield ?? Yield.Whole;
+        return Reduction.ShareLeft(preparation) is { } left ? Yield.FromShare(prepared.Share * left) : prepared;
+    }
+
     /// <summary>These facts, over which a bakery has set its own; a figure of its own wins over the one that ships.</summary>
     public IngredientFacts With(IngredientFacts own) => this with
     {
@@ -98,6 +108,7 @@ public sealed record IngredientFacts
         StatedUnsafeRaw = own.StatedUnsafeRaw ?? StatedUnsafeRaw,
         StatedNeedsControl = own.StatedNeedsControl ?? StatedNeedsControl,
         WeighedTo = own.WeighedTo ?? WeighedTo,
+        WaterPercent = own.WaterPercent ?? WaterPercent,
         StarchStrength = own.StarchStrength > 0 ? own.StarchStrength : StarchStrength,
     };
 }

@@ -5,14 +5,20 @@ namespace Lumpet.Core.Ingredients;
 
 /// <summary>What an ingredient is made of that the bakery makes itself: a curd, a praline, a roasted puree. It may use others of its kind, but never itself.</summary>
 /// <param name="Lines">What goes in; at least one line.</param>
-/// <param name="KeptShare">What of it is left, above 0 and at most 1.</param>
+/// <param name="KeptShare">What does not stay in the pot, above 0 and at most 1.</param>
 public sealed record IngredientFormula(IReadOnlyList<RecipeLine> Lines, double KeptShare)
 {
     /// <summary>How it is made, in which batches, and how it keeps; null while nobody has said.</summary>
     public Making? How { get; init; }
 
+    /// <summary>What boiling down leaves of the weight, above 0 and at most 1: water goes, nothing else.</summary>
+    public double ReducedTo { get; init; } = 1;
+
+    /// <summary>What of the lines is left in the end.</summary>
+    public double LeftShare => ReducedTo * KeptShare;
+
     /// <summary>What the lines make.</summary>
-    public Mass Made => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams)) * KeptShare;
+    public Mass Made => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams)) * LeftShare;
 
     /// <summary>Every ingredient in it, down to those that are bought, each once, however many ways lead to it.</summary>
     public IReadOnlyCollection<Ingredient> Everything
@@ -29,7 +35,7 @@ public sealed record IngredientFormula(IReadOnlyList<RecipeLine> Lines, double K
     }
 
     /// <summary>What is weighed in for so much of it.</summary>
-    public Mass WeighedFor(Mass wanted) => wanted / KeptShare;
+    public Mass WeighedFor(Mass wanted) => wanted / LeftShare;
 
     /// <summary>The lines that make so much of it.</summary>
     public IReadOnlyList<RecipeLine> For(Mass wanted) => [.. Lines.Select(line => line with { Amount = line.Amount * (wanted / Made) })];

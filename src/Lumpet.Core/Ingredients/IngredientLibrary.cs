@@ -19,8 +19,8 @@ public static class IngredientLibrary
     private const double SpoonMl = CupMl / 48;
 
     /// <summary>All of them, by kind.</summary>
-    public static IReadOnlyList<Ingredient> All { get; } =
-    [
+    public static IReadOnlyList<Ingredient> All { get; } = [.. new Ingredient[]
+    {
         // Flour and starch.
         Filled(Raw("flour", "Flour, plain", Flour, ["wheat"], Cup(125), ["flour", "all-purpose flour", "white flour", "wheat flour"])),
         Raw("pastry-flour", "Flour, pastry", Flour, ["wheat"], Cup(115, Practice)),
@@ -152,7 +152,7 @@ public static class IngredientLibrary
         Of("box", "Pie box", Packaging, [], null),
         Of("label", "Label", Packaging, [], null),
         Of("foil-pan", "Foil pan", Packaging, [], null),
-    ];
+    }.Select(one => WaterContent.Of(one.Id) is { } water ? one with { Facts = one.Facts with { WaterPercent = water } } : one)];
 
     private static readonly Dictionary<string, Ingredient> ById = All.ToDictionary(one => one.Id);
 

@@ -23,6 +23,8 @@ namespace Lumpet.Core.Ingredients;
 /// <param name="KeptPercent">What of that is left; null for all of it.</param>
 /// <param name="NeedsControl">Whether a moist filling of it needs time and temperature control; null for what ships.</param>
 /// <param name="Making">How the bakery makes and keeps it; null while nobody has said, or where it is bought.</param>
+/// <param name="ReducedPercent">What boiling down leaves of the weight of what it is made of; null where it is not boiled down.</param>
+/// <param name="WaterPercent">What of its weight is water; null for what ships.</param>
 public sealed record IngredientDraft(
     string? Name,
     IReadOnlyList<string?>? Allergens,
@@ -40,7 +42,9 @@ public sealed record IngredientDraft(
     string? MadeOf = null,
     double? KeptPercent = null,
     bool? NeedsControl = null,
-    MakingDraft? Making = null);
+    MakingDraft? Making = null,
+    double? ReducedPercent = null,
+    double? WaterPercent = null);
 
 /// <summary>A weight of one as stated.</summary>
 /// <param name="Piece">"one", "stick", "tin", "pod".</param>
@@ -130,7 +134,9 @@ public static class IngredientReader
         own.Formula is null ? null : string.Join('\n', own.Formula.Lines.Select(RecipeLineReader.Write)),
         own.Formula is null || own.Formula.KeptShare >= 1 ? null : Math.Round(own.Formula.KeptShare * 100, 6),
         own.Facts.StatedNeedsControl,
-        own.Formula?.How is { } how ? MakingReader.Write(how) : null);
+        own.Formula?.How is { } how ? MakingReader.Write(how) : null,
+        own.Formula is null or { ReducedTo: >= 1 } ? null : Math.Round(own.Formula.ReducedTo * 100, 6),
+        own.Facts.WaterPercent);
 
     private static IngredientFormula Formula(FieldChecks checks, string id, IngredientDraft draft, Pantry pantry, CupCustom custom)
     {
@@ -145,10 +151,21 @@ public static class IngredientReader
             else lines.Add(read.Of(part));
         }
 
+        var reducedTo = checks.Number("reducedPercent", draft.ReducedPercent ?? 100, 5, 100, "%") / 100;
+        CanBoilAway(checks, "reducedPercent", lines, reducedTo);
         return new IngredientFormula(lines, checks.Number("keptPercent", draft.KeptPercent ?? 100, 5, 100, "%") / 100)
         {
+            ReducedTo = reducedTo,
             How = draft.Making is { } making ? MakingReader.Read(checks, "making", making) : null,
         };
+    }
+
+    /// <summary>Adds a fault where more would boil away than there is water.</summary>
+    internal static void CanBoilAway(FieldChecks checks, string field, IReadOnlyList<RecipeLine> lines, double reducedTo)
+    {
+        var balance = WaterBalance.Of(lines, reducedTo);
+        if (reducedTo < 1 && lines.Count > 0 && !balance.IsPossible)
+            checks.Add(field, FormattableString.Invariant($"Boiling takes water, never sugar or starch: of {balance.Before.Grams:0} g there are {(balance.Water + balance.Unknown).Grams:0} g of it, so {Math.Ceiling(balance.LeastLeft * 1000) / 10:0.#} % is left at least."));
     }
 
     private static IngredientFacts Facts(FieldChecks checks, IngredientDraft draft)
@@ -173,6 +190,7 @@ public static class IngredientReader
             StatedAlcoholPercent = draft.AlcoholPercent is null ? null : checks.Number("alcoholPercent", draft.AlcoholPercent, 0, 96, "%"),
             StatedUnsafeRaw = draft.UnsafeRaw,
             StatedNeedsControl = draft.NeedsControl,
+            WaterPercent = draft.WaterPercent is null ? null : checks.Number("waterPercent", draft.WaterPercent, 0, 100, "%"),
             WeighedTo = draft.WeighedTo is null ? null : checks.Number("weighedTo", draft.WeighedTo, 0.01, 1000, "g"),
         };
     }

@@ -17,7 +17,7 @@ public sealed record ReadLine(Ingredient? Known, string Name, string Preparation
     /// <summary>The line for a formula.</summary>
     /// <param name="ingredient">The ingredient, where it is new.</param>
     public RecipeLine Of(Ingredient ingredient) =>
-        new(ingredient, Preparation, ingredient.Facts.YieldOf(Preparation)?.Yield ?? Yield.Whole, Amount) { Written = Written };
+        new(ingredient, Preparation, ingredient.Facts.YieldFor(Preparation), Amount) { Written = Written };
 }
 
 /// <summary>
@@ -49,7 +49,12 @@ public static partial class RecipeLineReader
         var weighed = AmountWeighing.Weigh(read.Amount, known ?? new Ingredient(string.Empty, name, []), preparation);
         if (weighed.Amount is not { } mass) return (null, $"\"{Shorten(line)}\": {weighed.Fault}");
         if (mass.Grams is not (> 0 and <= MostGrams)) return (null, $"\"{Shorten(line)}\": an amount lies above 0 and up to 1000 kg.");
-        return (new ReadLine(known, name, preparation, mass, PlainGrams().IsMatch(read.Typed) ? string.Empty : read.Typed, weighed.How, [.. read.Doubts, .. Ways(read.Amount, known, preparation)]), null);
+        var left = Reduction.ShareLeft(preparation);
+        if (left is { } share && known is not null && WaterBalance.BoilingShare(known) is { } water && share < 1 - water)
+            return (null, FormattableString.Invariant($"\"{Shorten(line)}\": {known.Name} is {water * 100:0.#} % water, so {(1 - water) * 100:0.#} % of it is left at least."));
+        // What is boiled down is weighed before, and goes in after.
+        if (left is { } boiled) mass *= boiled;
+        return (new ReadLine(known, name, preparation, mass, PlainGrams().IsMatch(read.Typed) ? string.Empty : read.Typed, left is { } after ? FormattableString.Invariant($"{(weighed.How.Length > 0 ? $"{weighed.How}; " : string.Empty)}{mass.Grams / after:0.#} g before it is boiled down") : weighed.How, [.. read.Doubts, .. Ways(read.Amount, known, preparation)]), null);
     }
 
     /// <summary>A cup of flour is not one figure: which way it was filled is worth asking.</summary>
@@ -64,7 +69,7 @@ public static partial class RecipeLineReader
     /// <summary>A line as it would be typed; reading it again gives the same line.</summary>
     public static string Write(RecipeLine line)
     {
-        var amount = line.Written.Length > 0 ? line.Written : FormattableString.Invariant($"{line.Amount.Grams:0.###} g");
+        var amount = line.Written.Length > 0 ? line.Written : FormattableString.Invariant($"{line.Amount.Grams / (Reduction.ShareLeft(line.Preparation) ?? 1):0.###} g");
         // "juice of 1 lemon" says what it is of.
         var name = line.Written.Length > 0 && AmountReader.Read(line.Written)?.Rest.Length > 0 ? string.Empty : $" {line.Ingredient.Name}";
         return $"{amount}{name}{(line.Preparation.Length > 0 ? $", {line.Preparation}" : string.Empty)}";

@@ -39,10 +39,15 @@ public sealed record Layer(string Id, PartKind Kind, LayerLaw Law, IReadOnlyList
     public Density PackedDensity { get; init; } = Density.FromGramsPerMillilitre(1);
 
     /// <summary>
-    /// What is left of the weighed amounts when it goes into the pan, above 0 and at most 1: boiling down loses water, not
-    /// sugar; something stays in the pot.
+    /// What of it goes into the pan, above 0 and at most 1: something stays in the pot.
     /// </summary>
     public double KeptShare { get; init; } = 1;
+
+    /// <summary>What boiling down leaves of the weighed amounts, above 0 and at most 1: it takes water, never sugar or starch.</summary>
+    public double ReducedTo { get; init; } = 1;
+
+    /// <summary>What of the weighed amounts goes into the pan.</summary>
+    public double LeftShare => ReducedTo * KeptShare;
 
     /// <summary>Pieces on a pie in the reference pan, of which the lines are the sum; 0 where it does not go by the piece.</summary>
     public int Pieces { get; init; }
@@ -51,7 +56,7 @@ public sealed record Layer(string Id, PartKind Kind, LayerLaw Law, IReadOnlyList
     public Mass Written => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams));
 
     /// <summary>What of it goes into the reference pan.</summary>
-    public Mass InPan => Written * KeptShare;
+    public Mass InPan => Written * LeftShare;
 
     /// <summary>The room it takes in the reference pan, as it packs.</summary>
     public Volume Room => InPan / PackedDensity;

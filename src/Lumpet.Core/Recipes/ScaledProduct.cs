@@ -56,7 +56,7 @@ public sealed record ScaledPart(RecipePart Part, double Factor, IReadOnlyList<Sc
     public Layer? Layer => Part.Layer;
 
     /// <summary>What of it goes into one pie, what boils away or stays in the pot taken off.</summary>
-    public Mass PerPie => Mass.FromGrams(Lines.Sum(line => line.PerPie.Grams)) * (Layer?.KeptShare ?? 1);
+    public Mass PerPie => Mass.FromGrams(Lines.Sum(line => line.PerPie.Grams)) * (Layer?.LeftShare ?? 1);
 }
 
 /// <summary>A line of a formula, scaled.</summary>

@@ -36,8 +36,9 @@ internal static class FillingEndpoints
         FillingLayerAnswer[] layers = [.. product.Layers.Select((layer, at) => new FillingLayerAnswer(
             LayerWords.Title(product, layer),
             Naming.Of(layer.Kind),
-            Math.Round(layer.KeptShare * 100, 1),
-            Lines([.. scaled.Select(one => Of(one.Scaled, layer).Lines)])))];
+            Math.Round(layer.LeftShare * 100, 1),
+            Lines([.. scaled.Select(one => Of(one.Scaled, layer).Lines)]),
+            LineWords.Reduced([.. layer.Lines.Select((line, index) => line with { Amount = Mass.FromGrams(scaled.Sum(one => Of(one.Scaled, layer).Lines[index].Total.Grams)) })], layer.ReducedTo)))];
         return new FillingAnswer(
             product.Id,
             product.Name,
@@ -79,7 +80,7 @@ internal static class FillingEndpoints
             var line = first.Line;
             return new FillingLineAnswer(
                 line.Ingredient.Name,
-                line.Preparation,
+                LineWords.Preparation(line, exact),
                 ScaleReading.GramsOf(exact, line.Ingredient.Facts.WeighedTo),
                 line.Yield.Share < 1 ? Math.Round(line.Yield.AsPurchased(exact).Grams) : null,
                 line.Yield.Share < 1 ? Math.Round(line.Yield.Share * 100) : null);
@@ -124,7 +125,8 @@ public sealed record FillingAnswer(
 /// <param name="Part">"filling", "topping", "finish" or "beside".</param>
 /// <param name="KeptPercent">What of it goes into the pans.</param>
 /// <param name="Lines">By ingredient.</param>
-public sealed record FillingLayerAnswer(string Title, string Part, double KeptPercent, IReadOnlyList<FillingLineAnswer> Lines);
+/// <param name="Reduced">What boiling down does to it, before and after; empty where nothing is boiled down.</param>
+public sealed record FillingLayerAnswer(string Title, string Part, double KeptPercent, IReadOnlyList<FillingLineAnswer> Lines, string Reduced);
 
 /// <summary>What of a layer goes into one pie.</summary>
 /// <param name="Title">What the layer is called.</param>

@@ -24,10 +24,10 @@ internal static class MadeBatchWords
             batch.Made.Name,
             batch.About,
             ScaleReading.GramsOf(batch.Mass),
-            Math.Round(batch.Made.Formula!.KeptShare * 100, 1),
+            Math.Round(batch.Made.Formula!.LeftShare * 100, 1),
             [.. batch.Lines.Select(line => new MadeBatchLine(
                 line.Line.Ingredient.Name,
-                line.Line.Preparation,
+                LineWords.Preparation(line.Line, line.Exact),
                 line.WeighedGrams,
                 line.Line.Yield.Share < 1 ? Math.Round(line.Line.Yield.AsPurchased(line.Exact).Grams) : null))],
             [.. made.Steps.Select(step => new MadeStepAnswer(
@@ -37,7 +37,8 @@ internal static class MadeBatchWords
             PreparationWords.Keeps(batch.How.Keeping),
             batch.Surplus > Mass.Zero ? ScaleReading.GramsOf(batch.Surplus) : 0,
             made.Short > 0 ? PlanSentence.Filled(book, made.Why) : string.Empty,
-            ProductCautions.Raw(batch.Made.Formula.Lines) ?? string.Empty);
+            ProductCautions.Raw(batch.Made.Formula.Lines) ?? string.Empty,
+            LineWords.Reduced([.. batch.Lines.Select(line => line.Line with { Amount = line.Exact })], batch.Made.Formula.ReducedTo));
     }
 }
 
@@ -55,6 +56,7 @@ internal static class MadeBatchWords
 /// <param name="SurplusGrams">What is made beyond what is used; 0 for nothing.</param>
 /// <param name="Trouble">What stands in the way; empty where nothing does.</param>
 /// <param name="Caution">What is not to be tasted raw; empty where there is nothing.</param>
+/// <param name="Reduced">What boiling down does to it, before and after; empty where nothing is boiled down.</param>
 public sealed record MadeBatchAnswer(
     string Id,
     string Name,
@@ -68,7 +70,8 @@ public sealed record MadeBatchAnswer(
     string Keeps,
     double SurplusGrams,
     string Trouble,
-    string Caution);
+    string Caution,
+    string Reduced);
 
 /// <summary>What is weighed into a batch.</summary>
 /// <param name="Name">The ingredient.</param>

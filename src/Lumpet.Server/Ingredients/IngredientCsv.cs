@@ -34,7 +34,7 @@ internal static class IngredientCsv
 
     private static readonly string[] Columns =
     [
-        "id", "name", "role", "allergens", "may_contain", "grams_per_ml", "density_source", "pieces", "yields", "alcohol_percent", "unsafe_raw", "weighed_to", "other_names", "made_of", "kept_percent", "needs_control", "making",
+        "id", "name", "role", "allergens", "may_contain", "grams_per_ml", "density_source", "pieces", "yields", "alcohol_percent", "unsafe_raw", "weighed_to", "other_names", "made_of", "kept_percent", "needs_control", "making", "reduced_percent", "water_percent",
     ];
 
     /// <summary>Writes ingredients.</summary>
@@ -67,6 +67,8 @@ internal static class IngredientCsv
             csv.WriteField(YesOrNo(stated.NeedsControl));
             // A way of making has steps within steps, which no table has: it stands in its cell as in a library file.
             csv.WriteField(stated.Making is null ? null : JsonSerializer.Serialize(stated.Making, MakingFormat));
+            csv.WriteField(stated.ReducedPercent);
+            csv.WriteField(stated.WaterPercent);
             csv.WriteField<double?>(all[ingredient.Id].Facts.Density is { } density ? Math.Round(density.Value.GramsPerMillilitre, 4) : null);
             csv.NextRecord();
         }
@@ -122,7 +124,9 @@ internal static class IngredientCsv
             Text("made_of") is { Length: > 0 } madeOf ? string.Join('\n', madeOf.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)) : null,
             Number("kept_percent"),
             YesOrNo("needs_control"),
-            Making()));
+            Making(),
+            Number("reduced_percent"),
+            Number("water_percent")));
 
         private MakingDraft? Making()
         {

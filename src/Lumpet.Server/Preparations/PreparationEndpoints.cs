@@ -68,8 +68,9 @@ internal static class PreparationEndpoints
             how is null ? string.Empty : PreparationWords.Keeps(how.Keeping),
             how is null ? string.Empty : PreparationWords.Batches(how, how.Method.Any(step => step.IsBake)),
             [.. (how?.Method ?? []).Select(step => StepWords.Of(step, step.Caution, "kg"))],
-            [.. one.Formula.Lines.Select(line => new MadeLine(line.Ingredient.Name, line.Preparation, Math.Round(line.Amount.Grams, 1)))],
-            Math.Round(one.Formula.KeptShare * 100, 1),
+            [.. one.Formula.Lines.Select(line => new MadeLine(line.Ingredient.Name, LineWords.Preparation(line, line.Amount), Math.Round(line.Amount.Grams, 1)))],
+            Math.Round(one.Formula.LeftShare * 100, 1),
+            LineWords.Reduced(one.Formula.Lines, one.Formula.ReducedTo),
             today > Mass.Zero ? ScaleReading.GramsOf(today) : 0,
             today > Mass.Zero && how is not null ? how.Batches.CountFor(today) : 0,
             one.AllergensStated ? one.Allergens : null,
@@ -97,6 +98,7 @@ public sealed record PreparationsAnswer(string DayName, IReadOnlyList<Preparatio
 /// <param name="Steps">How it is made.</param>
 /// <param name="Lines">What goes in, as written.</param>
 /// <param name="KeptPercent">What of it is left.</param>
+/// <param name="Reduced">What boiling down does to it, before and after; empty where nothing is boiled down.</param>
 /// <param name="DayGrams">How much the day takes; 0 for none.</param>
 /// <param name="DayBatches">In how many batches.</param>
 /// <param name="Allergens">What it carries; null where something in it is not stated.</param>
@@ -112,6 +114,7 @@ public sealed record PreparationAnswer(
     IReadOnlyList<StepAnswer> Steps,
     IReadOnlyList<MadeLine> Lines,
     double KeptPercent,
+    string Reduced,
     double DayGrams,
     int DayBatches,
     IReadOnlyList<string>? Allergens,

@@ -100,7 +100,7 @@ internal static class PieceWords
 
         if (crust is { StripSheet: { } sheet, Top: Top.Lattice })
             said.Add(Words($"A sheet of {Round(sheet.Length.Centimetres)} × {Round(sheet.Width.Centimetres)} cm into {sheet.Strips} strips of {Round(sheet.StripWidth.Centimetres)} cm, {sheet.Strips / 2} each way, {Round(crust.StripGap.Centimetres)} cm apart{(sheet.Strips % 2 == 1 ? ", one left over" : string.Empty)}"));
-        return said.Count == 0 ? string.Empty : string.Join("; ", said) + ".";
+        return string.Concat(said.Select((one, at) => at == 0 ? one : one.StartsWith("A sheet", StringComparison.Ordinal) ? $". {one}" : $"; {one}")) + (said.Count > 0 ? "." : string.Empty);
     }
 
     private static double Thick(Length thickness) => Math.Round(thickness.Millimetres, 1);

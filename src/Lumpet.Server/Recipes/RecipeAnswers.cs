@@ -112,6 +112,7 @@ public sealed record ScaleAnswer(
 /// <param name="Factor">By which every line was multiplied.</param>
 /// <param name="GramsPerPie">What of it goes into one pie.</param>
 /// <param name="KeptPercent">What of its lines that is.</param>
+/// <param name="Reduced">What boiling down does to it, before and after; empty where nothing is boiled down.</param>
 /// <param name="Pieces">Whole pieces on one pie; 0 where it does not go by the piece.</param>
 /// <param name="UpToCm">How high the edge of a filling stands above the dough floor, what lies below it included; null of what is none.</param>
 /// <param name="Lines">Line by line.</param>
@@ -124,6 +125,7 @@ public sealed record PieLayerAnswer(
     double Factor,
     double GramsPerPie,
     double KeptPercent,
+    string Reduced,
     int Pieces,
     double? UpToCm,
     IReadOnlyList<LineAnswer> Lines);

@@ -134,7 +134,8 @@ internal static class ScaleAnswers
                 LayerWords.Scaled(scaled, part),
                 Math.Round(part.Factor, 4),
                 LayerWords.PerPie(part),
-                Math.Round(layer.KeptShare * 100, 1),
+                Math.Round(layer.LeftShare * 100, 1),
+                LineWords.Reduced([.. part.Lines.Select(line => line.Line with { Amount = line.PerPie })], layer.ReducedTo),
                 LayerScale.Pieces(layer, scaled.Product, scaled.Pan),
                 isFilling ? Centimetres(level.Height) : null,
                 Lines(part.Lines));
@@ -156,8 +157,8 @@ internal static class ScaleAnswers
         .. MadeHere.In(scaled).Select(made => new MadeAnswer(
             made.Ingredient.Name,
             ScaleReading.GramsOf(made.Wanted),
-            Math.Round(made.Ingredient.Formula!.KeptShare * 100, 1),
-            [.. made.Ingredient.Formula.For(made.Wanted).Select(line => new MadeLine(line.Ingredient.Name, line.Preparation, ScaleReading.GramsOf(line.Amount, line.Ingredient.Facts.WeighedTo)))])),
+            Math.Round(made.Ingredient.Formula!.LeftShare * 100, 1),
+            [.. made.Ingredient.Formula.For(made.Wanted).Select(line => new MadeLine(line.Ingredient.Name, LineWords.Preparation(line, line.Amount), ScaleReading.GramsOf(line.Amount, line.Ingredient.Facts.WeighedTo)))])),
     ];
 
     private static WholeAnswer Whole(WholePieces whole) => new(
@@ -200,7 +201,7 @@ internal static class ScaleAnswers
         var perPie = SharedRounding.Round([.. lines.Select(line => line.PerPie.Grams)], 0.1);
         return [.. lines.Select((line, index) => new LineAnswer(
             line.Line.Ingredient.Name,
-            line.Line.Preparation,
+            LineWords.Preparation(line.Line, line.Total),
             line.Line.Written,
             Math.Round(line.Line.Amount.Grams, 2),
             perPie[index],

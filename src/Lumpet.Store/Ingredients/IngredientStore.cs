@@ -48,7 +48,7 @@ public static class IngredientStore
         var all = connection.Query<IngredientRow>(
             """
             SELECT id, name, allergens_stated AS allergensStated, other_names AS otherNames, role_stated AS role, density, density_source AS densitySource,
-                   alcohol_stated AS alcohol, unsafe_raw_stated AS unsafeRaw, needs_control_stated AS needsControl, traces_stated AS tracesStated, weighed_to AS weighedTo, kept_share AS kept, retired
+                   alcohol_stated AS alcohol, unsafe_raw_stated AS unsafeRaw, needs_control_stated AS needsControl, traces_stated AS tracesStated, weighed_to AS weighedTo, kept_share AS kept, retired, reduced_to AS reduced, water_percent AS water
             FROM ingredient ORDER BY name COLLATE NOCASE
             """).ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]], row.AllergensStated == 1)
             {
@@ -64,9 +64,10 @@ public static class IngredientStore
                     StatedUnsafeRaw = row.UnsafeRaw is { } raw ? raw == 1 : null,
                     StatedNeedsControl = row.NeedsControl is { } needs ? needs == 1 : null,
                     WeighedTo = row.WeighedTo,
+                    WaterPercent = row.Water,
                 },
                 IsRetired = row.Retired == 1,
-                Formula = lines[row.Id].Any() ? new IngredientFormula([], row.Kept) { How = making.GetValueOrDefault(row.Id) } : null,
+                Formula = lines[row.Id].Any() ? new IngredientFormula([], row.Kept) { ReducedTo = row.Reduced, How = making.GetValueOrDefault(row.Id) } : null,
             });
         foreach (var (id, made) in all.Where(pair => pair.Value.Formula is not null).ToArray())
             all[id] = made with
@@ -76,7 +77,7 @@ public static class IngredientStore
                     Lines = [.. lines[id].Select(row => new RecipeLine(
                         all[row.PartId] with { Formula = null },
                         row.Preparation,
-                        FactsInForce.Of(all[row.PartId]).YieldOf(row.Preparation)?.Yield ?? Yield.Whole,
+                        FactsInForce.Of(all[row.PartId]).YieldFor(row.Preparation),
                         Mass.FromGrams(row.Grams))
                     {
                         Written = row.Written,
@@ -117,7 +118,7 @@ public static class IngredientStore
                 LocalDatePattern.Iso.Parse(row.ValidFrom).Value))];
 
     private sealed record IngredientRow(
-        string Id, string Name, long AllergensStated, string OtherNames, string? Role, double? Density, string? DensitySource, double? Alcohol, long? UnsafeRaw, long? NeedsControl, long TracesStated, double? WeighedTo, double Kept, long Retired);
+        string Id, string Name, long AllergensStated, string OtherNames, string? Role, double? Density, string? DensitySource, double? Alcohol, long? UnsafeRaw, long? NeedsControl, long TracesStated, double? WeighedTo, double Kept, long Retired, double Reduced, double? Water);
 
     private sealed record LineRow(string IngredientId, string PartId, string Preparation, double Grams, string Written);
 

@@ -79,7 +79,7 @@ public static class IngredientWriter
         connection.Execute(
             """
             UPDATE ingredient SET name = @name, allergens_stated = @stated, other_names = @names, role_stated = @role, density = @density,
-              density_source = @source, alcohol_stated = @alcohol, unsafe_raw_stated = @raw, needs_control_stated = @needsControl, traces_stated = @traces, weighed_to = @weighedTo, kept_share = @kept, row_version = row_version + 1
+              density_source = @source, alcohol_stated = @alcohol, unsafe_raw_stated = @raw, needs_control_stated = @needsControl, traces_stated = @traces, weighed_to = @weighedTo, kept_share = @kept, reduced_to = @reduced, water_percent = @water, row_version = row_version + 1
             WHERE id = @id
             """,
             new
@@ -97,6 +97,8 @@ public static class IngredientWriter
                 traces = facts.StatedMayContain is not null,
                 weighedTo = facts.WeighedTo,
                 kept = ingredient.Formula?.KeptShare ?? 1,
+                reduced = ingredient.Formula?.ReducedTo ?? 1,
+                water = facts.WaterPercent,
             });
         foreach (var table in FactTables)
             connection.Execute($"DELETE FROM {table} WHERE ingredient_id = @Id", new { ingredient.Id });

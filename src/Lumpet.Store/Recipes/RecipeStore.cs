@@ -78,7 +78,7 @@ public static class RecipeStore
             .ToLookup(row => (row.OwnerId, row.LayerId));
         var layers = Rows<LayerRow>(
                 $"""
-                SELECT product_id AS productId, id, part, name, law, filling_kind AS filling, packed_density AS packed, kept_share AS kept, pieces
+                SELECT product_id AS productId, id, part, name, law, filling_kind AS filling, packed_density AS packed, kept_share AS kept, pieces, reduced_to AS reduced
                 FROM product_layer {where} ORDER BY product_id, position
                 """)
             .ToLookup(row => row.ProductId, row => Layer(row, Lines(lines[(row.ProductId, row.Id)], ingredients)));
@@ -140,6 +140,7 @@ public static class RecipeStore
         Filling = Word<FillingKind>(row.Filling),
         PackedDensity = Density.FromGramsPerMillilitre(row.Packed),
         KeptShare = row.Kept,
+        ReducedTo = row.Reduced,
         Pieces = (int)row.Pieces,
     };
 
@@ -200,7 +201,7 @@ public static class RecipeStore
         [.. rows.Select(row => new RecipeLine(
             ingredients[row.IngredientId],
             row.Preparation,
-            ingredients[row.IngredientId].Facts.YieldOf(row.Preparation)?.Yield ?? Yield.Whole,
+            ingredients[row.IngredientId].Facts.YieldFor(row.Preparation),
             Mass.FromGrams(row.Grams))
         {
             Written = row.Written,
@@ -253,7 +254,7 @@ public static class RecipeStore
 
     private sealed record LineRow(string OwnerId, string LayerId, string IngredientId, string Preparation, double Grams, string Written);
 
-    private sealed record LayerRow(string ProductId, string Id, string Part, string Name, string Law, string Filling, double Packed, double Kept, long Pieces);
+    private sealed record LayerRow(string ProductId, string Id, string Part, string Name, string Law, string Filling, double Packed, double Kept, long Pieces, double Reduced);
 
     private sealed record DoughLineRow(string DoughId, string IngredientId, string Preparation, double Grams, string Written);
 

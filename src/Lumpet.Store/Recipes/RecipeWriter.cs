@@ -178,6 +178,7 @@ public static class RecipeWriter
                 filling_kind = Naming.Of(layer.Filling),
                 packed_density = layer.PackedDensity.GramsPerMillilitre,
                 kept_share = layer.KeptShare,
+                reduced_to = layer.ReducedTo,
                 pieces = layer.Pieces,
             });
             foreach (var (line, at) in layer.Lines.Select((line, at) => (line, at)))

@@ -41,7 +41,9 @@ public static class WrittenProducts
         // 900 + 200 + 32 (1/4 cup of 128), 90 % of it stays; 9000 / 0.61.
         Of("Quince cooked first", Way(FillingKind.PrecookedFruit, Top.Lid) with { Dough = "Very rich flaky" }, "900 g quinces, pared and cored\n1 cup sugar\n1/4 cup corn starch", 0.95, 1132 * 0.9, ("quince", 14754.098), "egg, milk, wheat", kept: 90),
         // 800 + 200, 85 % stays when the juice is boiled down; 8000 / 0.94.
-        Of("Plum, its juice boiled down", Way(FillingKind.MaceratedFruit, Top.Lid) with { Dough = "Folded" }, "800 g plums, pitted\n200 g sugar", 0.9, 850, ("plum", 8510.638), "egg, milk, wheat", kept: 85),
+        Of("Plum, its juice boiled down", Way(FillingKind.MaceratedFruit, Top.Lid) with { Dough = "Folded" }, "800 g plums, pitted\n200 g sugar", 0.9, 850, ("plum", 8510.638), "egg, milk, wheat", reduced: 85),
+        // 700 + 150 + 250 of 500 g of juice boiled down by half, and all of it to 90 %; 500 / 0.5 x 10 of juice are bought.
+        Of("Apricot in boiled juice", Way(FillingKind.PrecookedFruit, Top.Lid), "700 g apricots, pitted\n150 g sugar\n500 g orange juice, boiled down by half", 0.95, 990, ("orange-juice", 5000), "egg, milk, wheat", reduced: 90),
         // 850 + 200 + 32; 8500 / 0.94.
         Of("Damson below an open lattice", Way(FillingKind.RawFruit, Top.Lattice) with { Dough = "Smeared and stacked" }, "850 g damsons, pitted\n1 cup sugar\n4 tbsp corn starch", 0.8, 1082, ("damson", 9042.553), "egg, milk, wheat"),
         // 900 + 180; 9000 / 0.94. Forty to sixty, as many strips as the sixty give.
@@ -114,13 +116,13 @@ public static class WrittenProducts
     }
 
     private static WrittenProduct Of(
-        string name, ProductDraft way, string lines, double density, double grams, (string, double) bought, string allergens, double kept = 100, string? law = null, int? pieces = null, LayerDraft[]? below = null, LayerDraft[]? above = null, LayerDraft[]? more = null) =>
-        Of(name, way, lines, density, grams, bought, allergens, null, kept, law, pieces, below, above, more);
+        string name, ProductDraft way, string lines, double density, double grams, (string, double) bought, string allergens, double kept = 100, double? reduced = null, string? law = null, int? pieces = null, LayerDraft[]? below = null, LayerDraft[]? above = null, LayerDraft[]? more = null) =>
+        Of(name, way, lines, density, grams, bought, allergens, null, kept, reduced, law, pieces, below, above, more);
 
     private static WrittenProduct Of(
-        string product, ProductDraft way, string lines, double density, double grams, (string, double) bought, string allergens, string? name, double kept = 100, string? law = null, int? pieces = null, LayerDraft[]? below = null, LayerDraft[]? above = null, LayerDraft[]? more = null)
+        string product, ProductDraft way, string lines, double density, double grams, (string, double) bought, string allergens, string? name, double kept = 100, double? reduced = null, string? law = null, int? pieces = null, LayerDraft[]? below = null, LayerDraft[]? above = null, LayerDraft[]? more = null)
     {
-        var main = Filling(lines, Naming.Known<FillingKind>(way.Review!), density, name) with { KeptPercent = kept, Law = law, Pieces = pieces };
+        var main = Filling(lines, Naming.Known<FillingKind>(way.Review!), density, name) with { KeptPercent = kept, ReducedPercent = reduced, Law = law, Pieces = pieces };
         var draft = way with
         {
             Name = product,

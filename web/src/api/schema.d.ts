@@ -1617,6 +1617,8 @@ export interface components {
             keptPercent: number;
             /** @description By ingredient. */
             lines: components["schemas"]["FillingLineAnswer"][];
+            /** @description What boiling down does to it, before and after; empty where nothing is boiled down. */
+            reduced: string;
         };
         /** @description An ingredient of a filling. */
         FillingLineAnswer: {
@@ -1672,9 +1674,9 @@ export interface components {
             packedDensity: null | number;
             /**
              * Format: double
-             * @description What of it goes in.
+             * @description What boiling down leaves of it.
              */
-            keptPercent: null | number;
+            reducedPercent: null | number;
         };
         /** @description How the filling scales. */
         FillingScaleAnswer: {
@@ -1935,6 +1937,16 @@ export interface components {
             /** @description Whether a moist filling of it needs time and temperature control; null for what ships. */
             needsControl?: null | boolean;
             making?: null | components["schemas"]["MakingDraft"];
+            /**
+             * Format: double
+             * @description What boiling down leaves of the weight of what it is made of; null where it is not boiled down.
+             */
+            reducedPercent?: null | number;
+            /**
+             * Format: double
+             * @description What of its weight is water; null for what ships.
+             */
+            waterPercent?: null | number;
         };
         /** @description The ingredients of the bakery. */
         IngredientsAnswer: {
@@ -2025,7 +2037,12 @@ export interface components {
             packedDensity?: null | number;
             /**
              * Format: double
-             * @description What of the weighed lines goes into the pan, after boiling down and what stays in the pot; null for all of it.
+             * @description What boiling down leaves of the weight of the lines; null where nothing is boiled down.
+             */
+            reducedPercent?: null | number;
+            /**
+             * Format: double
+             * @description What of that goes into the pan, after what stays in the pot; null for all of it.
              */
             keptPercent?: null | number;
             /**
@@ -2207,6 +2224,8 @@ export interface components {
             trouble: string;
             /** @description What is not to be tasted raw; empty where there is nothing. */
             caution: string;
+            /** @description What boiling down does to it, before and after; empty where nothing is boiled down. */
+            reduced: string;
         };
         /** @description What is weighed into a batch. */
         MadeBatchLine: {
@@ -2794,6 +2813,8 @@ export interface components {
              * @description What of its lines that is.
              */
             keptPercent: number;
+            /** @description What boiling down does to it, before and after; empty where nothing is boiled down. */
+            reduced: string;
             /**
              * Format: int32
              * @description Whole pieces on one pie; 0 where it does not go by the piece.
@@ -2986,6 +3007,8 @@ export interface components {
              * @description What of it is left.
              */
             keptPercent: number;
+            /** @description What boiling down does to it, before and after; empty where nothing is boiled down. */
+            reduced: string;
             /**
              * Format: double
              * @description How much the day takes; 0 for none.

@@ -20,14 +20,14 @@ public static class OfferedSchools
         if (places.At(SchoolPlace.Filling) is null || !fruit.Contains(KindOf(places))) yield break;
         foreach (var kind in fruit)
         {
-            var (name, why, packed, kept) = kind switch
+            var (name, why, packed, reduced) = kind switch
             {
-                FillingKind.RawFruit => ("Fruit raw", "least work; it sinks and gives its juice in the oven", 0.62, 100.0),
-                FillingKind.PrecookedFruit => ("Fruit cooked first", "fruit and crust are done together; no gap below the lid", 0.95, 100.0),
-                _ => ("Fruit macerated, its juice boiled down", "least starch; the juice is thick before it goes in", 0.9, 85.0),
+                FillingKind.RawFruit => ("Fruit raw", "least work; it sinks and gives its juice in the oven", 0.62, (double?)null),
+                FillingKind.PrecookedFruit => ("Fruit cooked first", "fruit and crust are done together; no gap below the lid", 0.95, null),
+                _ => ("Fruit macerated, its juice boiled down", "least starch; the juice is thick before it goes in", 0.9, 85),
             };
             if (Usual(places, SchoolPlace.Filling, kind, BaseOf(places)) is { } set)
-                yield return new School(Naming.Of(kind), SchoolPlace.Filling, name, why, set with { Filling = new FillingMarks(Naming.Of(kind), packed, kept) });
+                yield return new School(Naming.Of(kind), SchoolPlace.Filling, name, why, set with { Filling = new FillingMarks(Naming.Of(kind), packed, reduced) });
         }
     }
 

@@ -61,5 +61,5 @@ public sealed record BakeMarks(int? HeatedTrayMin, string? Place, IReadOnlyList<
 /// <summary>What a school changes of the main filling.</summary>
 /// <param name="Kind">Its kind.</param>
 /// <param name="PackedDensity">How it packs.</param>
-/// <param name="KeptPercent">What of it goes in.</param>
-public sealed record FillingMarks(string? Kind, double? PackedDensity, double? KeptPercent);
+/// <param name="ReducedPercent">What boiling down leaves of it.</param>
+public sealed record FillingMarks(string? Kind, double? PackedDensity, double? ReducedPercent);

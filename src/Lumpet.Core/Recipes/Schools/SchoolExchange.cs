@@ -19,7 +19,7 @@ public static class SchoolExchange
         if (set.Bake is { } bake && places.PieBake is { } pie)
             steps = [.. steps.Select(step => step?.Id == pie.Id ? step! with { HeatedTrayMin = bake.HeatedTrayMin, Place = bake.Place, Stages = bake.Stages } : step)];
         var layers = set.Filling is { } filling && places.MainFilling is >= 0 and var main
-            ? [.. draft.Layers!.Select((layer, at) => at == main ? layer! with { FillingKind = filling.Kind, PackedDensity = filling.PackedDensity, KeptPercent = filling.KeptPercent } : layer)]
+            ? [.. draft.Layers!.Select((layer, at) => at == main ? layer! with { FillingKind = filling.Kind, PackedDensity = filling.PackedDensity, ReducedPercent = filling.ReducedPercent } : layer)]
             : draft.Layers;
         return (draft with { Steps = steps, Links = links, Layers = layers, BaseTreatment = set.BaseTreatment }, before);
     }

@@ -55,7 +55,7 @@ internal sealed class SchoolPlaces
             [.. links.Select((link, at) => new PlacedLink(at, link)).Where(one => IsIts(one.Link))])
         {
             Bake = place is SchoolPlace.Tray or SchoolPlace.Heat ? new BakeMarks(PieBake!.HeatedTrayMin, PieBake.Place, PieBake.Stages) : null,
-            Filling = place == SchoolPlace.Filling ? Draft.Layers![MainFilling] is { } layer ? new FillingMarks(layer.FillingKind, layer.PackedDensity, layer.KeptPercent) : null : null,
+            Filling = place == SchoolPlace.Filling ? Draft.Layers![MainFilling] is { } layer ? new FillingMarks(layer.FillingKind, layer.PackedDensity, layer.ReducedPercent) : null : null,
             BaseTreatment = Draft.BaseTreatment,
         };
     }

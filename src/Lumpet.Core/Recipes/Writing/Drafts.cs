@@ -199,7 +199,10 @@ public sealed record LayerDraft
     /// <summary>Grams per millilitre as packed, of a filling.</summary>
     public double? PackedDensity { get; init; }
 
-    /// <summary>What of the weighed lines goes into the pan, after boiling down and what stays in the pot; null for all of it.</summary>
+    /// <summary>What boiling down leaves of the weight of the lines; null where nothing is boiled down.</summary>
+    public double? ReducedPercent { get; init; }
+
+    /// <summary>What of that goes into the pan, after what stays in the pot; null for all of it.</summary>
     public double? KeptPercent { get; init; }
 
     /// <summary>Pieces on a pie in the reference pan, where it goes by the piece.</summary>

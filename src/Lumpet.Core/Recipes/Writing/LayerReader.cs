@@ -38,6 +38,7 @@ internal static class LayerReader
         FillingKind = layer.Kind == PartKind.Filling ? Naming.Of(layer.Filling) : null,
         PackedDensity = layer.Kind == PartKind.Filling ? layer.PackedDensity.GramsPerMillilitre : null,
         KeptPercent = Math.Round(layer.KeptShare * 100, 6),
+        ReducedPercent = layer.ReducedTo < 1 ? Math.Round(layer.ReducedTo * 100, 6) : null,
         Pieces = layer.Law == LayerLaw.Count ? layer.Pieces : null,
     };
 
@@ -57,8 +58,12 @@ internal static class LayerReader
         if (law == LayerLaw.Room && !isFilling) checks.Add($"{path}.law", "Only a filling fills the room in the crust.");
         if (law == LayerLaw.Floor && part is PartKind.Beside) checks.Add($"{path}.law", "What is served beside lies on no floor.");
         var number = before.Count(layer => layer.Kind == part) + 1;
-        return new Layer(LayerDrafts.Id(part, number), part, law, names.Lines(checks, $"{path}.lines", draft.Lines, least: 1))
+        var lines = names.Lines(checks, $"{path}.lines", draft.Lines, least: 1);
+        var reducedTo = checks.Number($"{path}.reducedPercent", draft.ReducedPercent ?? 100, 10, 100, "%") / 100;
+        IngredientReader.CanBoilAway(checks, $"{path}.reducedPercent", lines, reducedTo);
+        return new Layer(LayerDrafts.Id(part, number), part, law, lines)
         {
+            ReducedTo = reducedTo,
             Name = checks.Words($"{path}.name", draft.Name, 60),
             Filling = isFilling ? checks.Word($"{path}.fillingKind", draft.FillingKind, FillingKind.RawFruit) : default,
             PackedDensity = Density.FromGramsPerMillilitre(isFilling ? checks.Number($"{path}.packedDensity", draft.PackedDensity, 0.2, 1.6, "g/ml") : 1),

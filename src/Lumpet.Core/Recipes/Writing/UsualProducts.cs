@@ -15,7 +15,7 @@ public static class UsualProducts
     [
         Of("fruit-lid", "Double crust, raw fruit", "raw crust on a hot tray, no blind bake: the first heat sets it", FillingKind.RawFruit, Top.Lid, 0.62, -3),
         Of("cooked-fruit-lid", "Double crust, precooked fruit", "fruit cooked first and cooled, so that fruit and crust are done together", FillingKind.PrecookedFruit, Top.Lid, 0.95, -0.5),
-        Of("macerated-lid", "Double crust, macerated fruit", "the juice is boiled down by half to two thirds and goes back: least starch", FillingKind.MaceratedFruit, Top.Lid, 0.9, -0.5, kept: 85),
+        Of("macerated-lid", "Double crust, macerated fruit", "the juice is boiled down by half to two thirds and goes back: least starch", FillingKind.MaceratedFruit, Top.Lid, 0.9, -0.5, reduced: 85),
         Of("lattice", "Lattice", "open weave over fruit", FillingKind.RawFruit, Top.Lattice, 0.8, -0.5),
         Of("cut-outs", "Fruit below cut-outs", "the off-cuts are the decoration", FillingKind.RawFruit, Top.CutOuts, 0.75, -1),
         Of("crumble", "Fruit below crumble", "no lid to roll", FillingKind.RawFruit, Top.Crumble, 0.7, -1.5),
@@ -32,7 +32,7 @@ public static class UsualProducts
     ];
 
     private static UsualProduct Of(
-        string id, string name, string why, FillingKind kind, Top top, double packed, double change, double kept = 100, BaseTreatment? treatment = null, Lining lining = Lining.OnePiece)
+        string id, string name, string why, FillingKind kind, Top top, double packed, double change, double reduced = 100, BaseTreatment? treatment = null, Lining lining = Lining.OnePiece)
     {
         var school = treatment ?? UsualChains.DefaultBase(kind);
         var (steps, links) = UsualChains.For(kind, school, top, lining);
@@ -52,7 +52,7 @@ public static class UsualProducts
             OldestMin = 1440,
             Layers =
             [
-                new LayerDraft { Part = Naming.Of(PartKind.Filling), FillingKind = Naming.Of(kind), PackedDensity = packed, KeptPercent = kept },
+                new LayerDraft { Part = Naming.Of(PartKind.Filling), FillingKind = Naming.Of(kind), PackedDensity = packed, KeptPercent = 100, ReducedPercent = reduced < 100 ? reduced : null },
                 .. Topping(top) is { } topping ? [topping] : Array.Empty<LayerDraft>(),
             ],
             Packaging = "Pie box\nLabel",

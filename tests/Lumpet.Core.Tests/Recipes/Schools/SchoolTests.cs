@@ -1,10 +1,10 @@
 using System.Text.Json;
-using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Schools;
 using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Steps;
 using Lumpet.Core.Steps.Writing;
+using Lumpet.Core.Tests.Recipes.Writing;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Recipes.Schools;
@@ -12,20 +12,9 @@ namespace Lumpet.Core.Tests.Recipes.Schools;
 /// <summary>Schools exchanged, combined and exchanged back.</summary>
 public sealed class SchoolTests
 {
-    private static ProductDraft Draft(string usual) => UsualProducts.All.Single(one => one.Id == usual).Draft.Filled("800 g Quinces").Finished("4 g Egg white") with
-    {
-        Name = "Quince",
-        Dough = Demonstration.Doughs[0].Id,
-        ReferencePan = Demonstration.Pans[0].Id,
-        Sizes = [new SizeDraft(Demonstration.Pans[0].Id, null)],
-        Assessment = "held hot, assessed by the process authority on 3 May",
-    };
+    private static ProductDraft Draft(string usual) => Drafted.Of(usual, "800 g Quinces");
 
-    private static (Product? Product, IReadOnlyList<FieldFault> Faults) Read(ProductDraft draft)
-    {
-        var (product, _, faults) = ProductReader.Read(draft, "quince", 1, "EUR", Demonstration.Pans, Demonstration.Doughs, IngredientLibrary.All, []);
-        return (product, faults);
-    }
+    private static (Product? Product, IReadOnlyList<FieldFault> Faults) Read(ProductDraft draft) => Drafted.Read(draft);
 
     private static School Of(ProductDraft draft, SchoolPlace place, string id) => OfferedSchools.For(draft).Single(school => school.Place == place && school.Id == id);
 
@@ -99,7 +88,7 @@ public sealed class SchoolTests
         var draft = Taken(Draft("fruit-lid"), SchoolPlace.Filling, "precookedFruit");
         Assert.Equal(["line", "chill-lined", "cook", "cool-filling", "fill", "firm", "onto-tray", "bake", "cool", "box"], Steps(draft));
         Assert.Equal(("precookedFruit", 0.95), (draft.Layers![0]!.FillingKind, draft.Layers[0]!.PackedDensity));
-        Assert.Equal(85, Taken(draft, SchoolPlace.Filling, "maceratedFruit").Layers![0]!.KeptPercent);
+        Assert.Equal(85, Taken(draft, SchoolPlace.Filling, "maceratedFruit").Layers![0]!.ReducedPercent);
     }
 
     [Fact]

@@ -89,6 +89,7 @@
               {/if}
             </tbody>
           </table>
+          {#if layer.reduced}<p class="small">{layer.reduced}</p>{/if}
           {#if layer.keptPercent < 100}
             <p class="small">
               {layer.keptPercent} % of it goes into the pans: the rest boils away or stays in the pot.

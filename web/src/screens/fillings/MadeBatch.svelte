@@ -35,6 +35,7 @@
       {/each}
     </tbody>
   </table>
+  {#if batch.reduced}<p class="small">{batch.reduced}</p>{/if}
   {#if batch.keptPercent < 100}<p class="small">{batch.keptPercent} % of it is left.</p>{/if}
   <ol class="mt-1">
     {#each batch.steps as step, index (index)}

@@ -91,6 +91,13 @@
       rows={4}
       placeholder="200 g Hazelnuts, toasted"
     />
+    <NumberField
+      label="Boiled down to, %"
+      field="reducedPercent"
+      {failure}
+      bind:value={draft.reducedPercent}
+      size={6}
+    />
     <NumberField label="Of that is left, %" field="keptPercent" {failure} bind:value={draft.keptPercent} size={6} />
   </details>
   <div class="mt-2 flex flex-wrap gap-x-4 gap-y-1">

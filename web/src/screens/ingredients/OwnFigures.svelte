@@ -47,6 +47,7 @@
       bind:value={draft.alcoholPercent}
       size={6}
     />
+    <NumberField label="Of it is water, %" field="waterPercent" {failure} bind:value={draft.waterPercent} size={6} />
     {#each [{ label: 'Not to be tasted raw', field: 'unsafeRaw' as const, now: first?.unsafeRaw }, { label: 'Needs time and temperature control', field: 'needsControl' as const, now: first?.needsControl }] as one (one.field)}
       <label class="flex flex-col"
         ><span class="small">{one.label}</span>

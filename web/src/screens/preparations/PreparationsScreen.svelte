@@ -69,6 +69,7 @@
             100
               ? `; ${one.keptPercent} % of it is left`
               : ''}.
+            {one.reduced}
           </p>
           <p class="small mt-1">
             {#if one.takenBy.length === 0}Nothing takes it yet.

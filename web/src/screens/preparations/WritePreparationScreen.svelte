@@ -108,9 +108,17 @@
       />
     </div>
     <div class="says">
-      Of what is weighed in,
+      It is
+      <NumberField
+        label="boiled down to, %"
+        field="reducedPercent"
+        {failure}
+        bind:value={written.reducedPercent}
+        size={6}
+      />
+      <span class="small">empty where nothing boils away;</span> and of that
       <NumberField label="% is left" field="keptPercent" {failure} bind:value={written.keptPercent} size={6} />
-      <span class="small">empty where nothing boils away or stays behind</span>
+      <span class="small">empty where nothing stays behind</span>
     </div>
 
     <h2 class="mt-5">How it is made</h2>

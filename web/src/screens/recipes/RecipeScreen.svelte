@@ -67,7 +67,7 @@
       lines={layer.lines}
       factor={layer.factor}
       count={answer.count}
-      foot="{layer.scaled}{layer.keptPercent < 100
+      foot="{layer.scaled}{layer.reduced ? ` ${layer.reduced}` : ''}{layer.keptPercent < 100
         ? ` ${layer.keptPercent} % of it goes into the pan, ${grams(layer.gramsPerPie)} a pie: the rest boils away or stays in the pot.`
         : ''}"
     />

@@ -140,8 +140,11 @@
     >
       <option value="rim">over the outer edge of the rim</option>
       <option value="wall">from the wall, the rim counted in</option>
-    </select>;
-    <SaidNumber label="Trimmed off, %" field="trimPercent" {failure} bind:value={written.trimPercent} /> % is trimmed off.
+    </select>.
+  </p>
+  <p class="said">
+    <SaidNumber label="Trimmed off, %" field="trimPercent" {failure} bind:value={written.trimPercent} /> % of what is rolled
+    is trimmed off and comes back.
   </p>
   {#if isLattice}
     <p class="said">

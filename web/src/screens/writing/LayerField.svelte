@@ -37,6 +37,7 @@
     [
       `${wordOf(words.current.laws, layer.law ?? (isFilling ? 'room' : 'top'))}${layer.law === 'count' ? `, ${layer.pieces ?? '?'} a pie` : ''}`,
       isFilling ? `packed at ${layer.packedDensity ?? '?'} g/ml` : '',
+      (layer.reducedPercent ?? 100) < 100 ? `boiled down to ${layer.reducedPercent} %` : '',
       (layer.keptPercent ?? 100) < 100 ? `${layer.keptPercent} % of it goes in` : 'all of it goes in',
     ]
       .filter((one) => one !== '')
@@ -44,7 +45,9 @@
   )
   const path = $derived(`layers[${at}]`)
   const isFaulty = $derived(
-    ['law', 'pieces', 'packedDensity', 'keptPercent', 'name'].some((field) => failure?.fields[`${path}.${field}`]),
+    ['law', 'pieces', 'packedDensity', 'reducedPercent', 'keptPercent', 'name'].some(
+      (field) => failure?.fields[`${path}.${field}`],
+    ),
   )
   /** Opened by a person, or by a fault inside. */
   let isOpen = $state(false)
@@ -112,7 +115,14 @@
         />
       {/if}
       <NumberField
-        label="Goes into the pan, %"
+        label="Boiled down to, % (empty: not)"
+        field="{path}.reducedPercent"
+        {failure}
+        bind:value={layer.reducedPercent}
+        size={6}
+      />
+      <NumberField
+        label="Of that into the pan, %"
         field="{path}.keptPercent"
         {failure}
         bind:value={layer.keptPercent}

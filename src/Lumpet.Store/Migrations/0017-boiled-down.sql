@@ -1,0 +1,4 @@
+-- Boiling down takes water only, and is told apart from what stays in the pot.
+ALTER TABLE product_layer ADD COLUMN reduced_to REAL NOT NULL DEFAULT 1 CHECK (reduced_to > 0 AND reduced_to <= 1);
+ALTER TABLE ingredient ADD COLUMN reduced_to REAL NOT NULL DEFAULT 1 CHECK (reduced_to > 0 AND reduced_to <= 1);
+ALTER TABLE ingredient ADD COLUMN water_percent REAL CHECK (water_percent BETWEEN 0 AND 100);
