@@ -3,6 +3,7 @@ using System.Text.RegularExpressions;
 using System.Web;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Core.Steps.Writing;
 
 namespace Lumpet.Core.Recipes.Exchange;
 
@@ -17,12 +18,13 @@ internal sealed partial class ForeignRecipes(LibraryState state)
     private readonly Pantry pantry = new(state.Ingredients);
     private readonly List<NamedProduct> products = [];
     private readonly List<NamedDough> doughs = [];
+    private readonly List<NamedIngredient> ingredients = [];
     private readonly List<LibraryNote> notes = [];
     private readonly List<FieldFault> faults = [];
     private readonly List<string> ids = [.. state.Products.Select(product => product.Id)];
 
     /// <summary>What was read, as a library.</summary>
-    public LibraryFile Library => new(LibraryFile.FormatName, [], [], doughs, products);
+    public LibraryFile Library => new(LibraryFile.FormatName, ingredients, [], doughs, products);
 
     /// <summary>What to look at.</summary>
     public IReadOnlyList<LibraryNote> Notes => notes;
@@ -42,6 +44,10 @@ internal sealed partial class ForeignRecipes(LibraryState state)
     {
         var writing = own.Deserialize<RecipeJsonLd.OwnWriting>(Format)!;
         products.Add(new NamedProduct(writing.Id, EarlierProduct.Upgraded(writing.Product, own.Deserialize<RecipeJsonLd.EarlierWriting>(Format)!.Product)));
+        // What it is made of that is made elsewhere and not yet known here comes with it.
+        foreach (var one in writing.Ingredients ?? [])
+            if (one?.Id is { } made && !state.Own.ContainsKey(made) && ingredients.All(other => other.Id != made))
+                ingredients.Add(one);
         foreach (var dough in new[] { writing.Dough, writing.TopDough }.OfType<NamedDough>())
             if (doughs.All(other => other.Id != dough.Id))
                 doughs.Add(dough);
@@ -70,20 +76,27 @@ internal sealed partial class ForeignRecipes(LibraryState state)
         }
 
         var review = new List<string>();
-        string[] taken = [.. written.Where(line => IsTaken(line, review))];
-        if (taken.Length == 0)
+        var told = ToldComponents.In(written, line => RecipeLineReader.Read(line, pantry, state.Cups).Line is not null)
+            .Select(one => one with { Lines = [.. one.Lines.Where(line => IsTaken(line, review))] }).Where(one => one.Lines.Count > 0).ToArray();
+        if (told.Length == 0)
         {
             faults.Add(new FieldFault($"{path}.recipeIngredient", $"No line of \"{name}\" could be weighed: {(review.Count > 0 ? review[0] : "there is none")}"));
             return;
         }
 
-        review.Add("Dough, pan, top, steps and cooling are only the usual ones: choose what it is. Every line stands in the filling: move what belongs to dough, topping or finish.");
+        var dough = told.Length > 1 && told.FirstOrDefault(one => one.IsDough) is { } crust ? Dough(name, crust, review) : null;
+        ToldComponent[] components = [.. told.Where(one => dough is null || !one.IsDough)];
+        review.Add(told.Length == 1
+            ? "Dough, pan, top, steps and cooling are only the usual ones: choose what it is. Every line stands in the filling: move what belongs to dough, topping or finish."
+            : $"Its components were read by their headings: {string.Join(", ", told.Select(one => one.Title.Length == 0 ? "the first lines" : one.Title.ToLowerInvariant()))}. Pan, top, steps and cooling are only the usual ones{(dough is null ? ", and so is the dough" : string.Empty)}: choose what it is.");
+        var stages = ToldBake.Stages(Instructions(recipe));
+        if (stages.Count > 0) review.Add($"Its bake was read from what is told: {string.Join(", then ", stages.Select(stage => $"{stage.Written ?? $"{stage.TempC} °C"} {stage.Least} to {stage.Most} min"))}.");
         var yields = Plain(Text(recipe, "recipeYield"));
         if (yields.Length > 0) review.Add($"It was written for \"{Shorten(yields)}\": make the amounts those of one pie in one pan.");
         foreach (var said in Instructions(recipe).Take(12)) review.Add($"As told there: {Shorten(said)}");
         var id = ShortName.For(name, ids);
         ids.Add(id);
-        products.Add(new NamedProduct(id, Draft(name, taken, review, NeedsCold(taken))));
+        products.Add(new NamedProduct(id, Draft(name, dough ?? state.Doughs[0].Id, components, stages, review)));
         notes.AddRange(review.Select(what => new LibraryNote(name, what)));
     }
 
@@ -105,14 +118,45 @@ internal sealed partial class ForeignRecipes(LibraryState state)
     /// <summary>Whether a filling of these lines needs time and temperature control; then only steps that keep it cold are taken.</summary>
     private bool NeedsCold(IEnumerable<string> lines) => lines.Any(line => RecipeLineReader.Read(line, pantry, state.Cups).Line?.Known?.Facts.NeedsControl == true);
 
-    private ProductDraft Draft(string name, IEnumerable<string> lines, IEnumerable<string> review, bool needsCold) => LayerDrafts.With(UsualProducts.All.First(usual => usual.Id == (needsCold ? "custard" : "cooked-fruit-lid")).Draft with
+    /// <summary>The dough of a component, as one of the bakery's own from now on; null where it is none that could be mixed.</summary>
+    private string? Dough(string name, ToldComponent crust, List<string> review)
     {
-        Name = name,
-        Dough = state.Doughs[0].Id,
-        ReferencePan = state.Pans[0].Id,
-        Sizes = [new SizeDraft(state.Pans[0].Id, null)],
-        Review = string.Join('\n', review),
-    }, PartKind.Filling, string.Join('\n', lines));
+        var id = ShortName.For($"{name} dough", [.. state.Doughs.Select(dough => dough.Id), .. doughs.Select(dough => dough.Id ?? string.Empty)]);
+        var draft = UsualDoughs.All[0] with { Name = Shorter($"{name}, dough"), Lines = string.Join('\n', crust.Lines) };
+        if (DoughReader.Read(draft, id, 1, pantry, state.Cups).Dough is not { } dough || dough.Lines.All(line => line.Ingredient.Facts.Role != IngredientRole.Flour)) return null;
+        doughs.Add(new NamedDough(id, draft));
+        review.Add($"\"{draft.Name}\" is a dough of its own, with the usual rest, thickness and keeping: choose its family, or take one that is there.");
+        return id;
+    }
+
+    private static string Shorter(string name) => name.Length <= 80 ? name : name[..80];
+
+    private ProductDraft Draft(string name, string dough, ToldComponent[] components, IReadOnlyList<StageDraft> stages, IEnumerable<string> review)
+    {
+        ToldComponent[] fillings = [.. components.Where(one => one.Part == PartKind.Filling)];
+        // Without any filling the first component is it: a recipe of one thing only.
+        if (fillings.Length == 0) fillings = [components[0]];
+        ToldComponent[] others = [.. components.Except(fillings)];
+        var start = NeedsCold(components.SelectMany(one => one.Lines)) ? "custard" : others.Any(one => one.IsCrumble) ? "crumble" : "cooked-fruit-lid";
+        var usual = UsualProducts.All.First(one => one.Id == start).Draft;
+        var layer = usual.Layers![0]!;
+        return usual with
+        {
+            Name = name,
+            Dough = dough,
+            ReferencePan = state.Pans[0].Id,
+            Sizes = [new SizeDraft(state.Pans[0].Id, null)],
+            Layers =
+            [
+                .. fillings.Select(one => layer with { Lines = string.Join('\n', one.Lines), Name = fillings.Length > 1 ? Named(one) : null }),
+                .. others.Select(one => new LayerDraft { Part = Naming.Of(one.Part), Lines = string.Join('\n', one.Lines), Name = Named(one) }),
+            ],
+            Steps = stages.Count == 0 ? usual.Steps : [.. usual.Steps!.Select(step => step!.Id == "bake" ? step with { Stages = stages } : step)],
+            Review = string.Join('\n', review),
+        };
+    }
+
+    private static string? Named(ToldComponent component) => component.Title.Length == 0 ? null : component.Title.Length <= 60 ? component.Title : component.Title[..60];
 
     private static IEnumerable<string> Lines(JsonElement recipe) =>
         (recipe.TryGetProperty("recipeIngredient", out var list) || recipe.TryGetProperty("ingredients", out list)) && list.ValueKind == JsonValueKind.Array

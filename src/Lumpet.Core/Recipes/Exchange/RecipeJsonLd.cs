@@ -49,7 +49,7 @@ public static class RecipeJsonLd
                 ["name"] = step.Name,
                 ["text"] = StepText(step),
             })]),
-            [OwnPart] = JsonSerializer.SerializeToNode(new OwnWriting(product.Id, ProductReader.Write(product), new NamedDough(product.Dough.Id, DoughReader.Write(product.Dough)), product.TopDough is { } top ? new NamedDough(top.Id, DoughReader.Write(top)) : null), Format),
+            [OwnPart] = JsonSerializer.SerializeToNode(new OwnWriting(product.Id, ProductReader.Write(product), new NamedDough(product.Dough.Id, DoughReader.Write(product.Dough)), product.TopDough is { } top ? new NamedDough(top.Id, DoughReader.Write(top)) : null, MadeHere(product)), Format),
         };
         return recipe.ToJsonString(Format);
     }
@@ -91,6 +91,15 @@ public static class RecipeJsonLd
         _ => false,
     };
 
+    /// <summary>What is made here for a product, down to what is bought; what ships is known everywhere.</summary>
+    private static NamedIngredient[]? MadeHere(Product product)
+    {
+        var made = product.AllLines.Select(line => line.Ingredient).Where(one => one.Formula is not null).SelectMany(one => one.Formula!.Everything.Append(one))
+            .DistinctBy(one => one.Id).Where(one => one.Formula is not null || IngredientLibrary.Find(one.Id) is null).OrderBy(one => one.Id, StringComparer.Ordinal);
+        NamedIngredient[] named = [.. made.Select(one => new NamedIngredient(one.Id, IngredientReader.Write(one)))];
+        return named.Length == 0 ? null : named;
+    }
+
     private static JsonArray Texts(IEnumerable<string> lines) => new([.. lines.Select(line => (JsonNode)JsonValue.Create(line))]);
 
     private static string StepText(Step step)
@@ -108,7 +117,8 @@ public static class RecipeJsonLd
     /// <param name="Product">As written.</param>
     /// <param name="Dough">Its dough.</param>
     /// <param name="TopDough">The dough of what lies on top, where it is another.</param>
-    internal sealed record OwnWriting(string? Id, ProductDraft? Product, NamedDough? Dough, NamedDough? TopDough = null);
+    /// <param name="Ingredients">What is made here for it, and what that is made of, but for what ships; null where there is none.</param>
+    internal sealed record OwnWriting(string? Id, ProductDraft? Product, NamedDough? Dough, NamedDough? TopDough = null, IReadOnlyList<NamedIngredient?>? Ingredients = null);
 
     /// <summary>The same as it was written before products had layers.</summary>
     /// <param name="Product">What it said of them then.</param>
