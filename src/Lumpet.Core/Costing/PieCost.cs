@@ -55,7 +55,7 @@ public sealed record PieCost(
 
     private static CostLine ByWeight(RecipePart part, ScaledLine line, PriceList prices)
     {
-        var price = Usable(prices.Find(line.Line.Ingredient.Id), PackUnit.Gram);
+        var price = prices.Find(line.Line.Ingredient.Id) is { } row && (row.PackUnit == PackUnit.Gram || line.Line.Ingredient.Facts.OnePiece is not null) ? row : null;
         var bought = (decimal)line.Line.Yield.AsPurchased(line.PerPie).Grams;
         return new CostLine(part, line.Line.Ingredient, line.PerPie.Grams, line.Line.Yield, price, prices.OfGram(line.Line.Ingredient) is { } gram ? gram * bought : null);
     }
@@ -66,7 +66,7 @@ public sealed record PieCost(
         return new CostLine(Packaging, item, 1, Yield.Whole, price, price?.PerUnit);
     }
 
-    // A price by the piece says nothing of a gram, so it counts as missing.
+    // A price by weight says nothing of a box, so it counts as missing.
     private static Price? Usable(Price? price, PackUnit unit) => price?.PackUnit == unit ? price : null;
 
     private static Money? Sum(IReadOnlyList<Money> costs) =>

@@ -82,6 +82,9 @@ public sealed record IngredientFacts
     /// <param name="piece">"one" for things that are simply counted, else the piece: "stick", "lemon".</param>
     public PieceWeight? PieceOf(string piece) => Pieces.FirstOrDefault(one => one.Piece.Equals(piece, StringComparison.OrdinalIgnoreCase));
 
+    /// <summary>What one of it weighs as it is bought: "one", or the only piece of which a weight is known; null where none or several are.</summary>
+    public PieceWeight? OnePiece => PieceOf("one") ?? (Pieces.Count == 1 ? Pieces[0] : null);
+
     /// <summary>The yield of a preparation that is known, or null: "pared and cored, sliced" loses what "pared and cored" loses.</summary>
     public PreparationYield? YieldOf(string preparation) =>
         Yields.Where(one => preparation.Contains(one.Preparation, StringComparison.OrdinalIgnoreCase)).MaxBy(one => one.Preparation.Length);

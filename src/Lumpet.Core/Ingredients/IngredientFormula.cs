@@ -37,6 +37,11 @@ public sealed record IngredientFormula(IReadOnlyList<RecipeLine> Lines, double K
     /// <summary>What is weighed in for so much of it.</summary>
     public Mass WeighedFor(Mass wanted) => wanted / LeftShare;
 
+    /// <summary>How much one whole egg, tin or the like makes, of that of which batches take whole ones; null where they do not.</summary>
+    public Mass? MadeOfOne => How?.WholeOf is { } id && Lines.FirstOrDefault(line => line.Ingredient.Id == id) is { Ingredient.Facts.OnePiece: { } one } line && line.Amount > Mass.Zero
+        ? Made * (one.Weight * line.Yield.Share / line.Amount)
+        : null;
+
     /// <summary>The lines that make so much of it.</summary>
     public IReadOnlyList<RecipeLine> For(Mass wanted) => [.. Lines.Select(line => line with { Amount = line.Amount * (wanted / Made) })];
 

@@ -134,7 +134,7 @@ public static class IngredientReader
         own.Formula is null ? null : string.Join('\n', own.Formula.Lines.Select(RecipeLineReader.Write)),
         own.Formula is null || own.Formula.KeptShare >= 1 ? null : Math.Round(own.Formula.KeptShare * 100, 6),
         own.Facts.StatedNeedsControl,
-        own.Formula?.How is { } how ? MakingReader.Write(how) : null,
+        own.Formula?.How is { } how ? MakingReader.Write(how) with { WholeOf = own.Formula.Lines.FirstOrDefault(line => line.Ingredient.Id == how.WholeOf)?.Ingredient.Name } : null,
         own.Formula is null or { ReducedTo: >= 1 } ? null : Math.Round(own.Formula.ReducedTo * 100, 6),
         own.Facts.WaterPercent);
 
@@ -156,8 +156,17 @@ public static class IngredientReader
         return new IngredientFormula(lines, checks.Number("keptPercent", draft.KeptPercent ?? 100, 5, 100, "%") / 100)
         {
             ReducedTo = reducedTo,
-            How = draft.Making is { } making ? MakingReader.Read(checks, "making", making) : null,
+            How = draft.Making is { } making ? MakingReader.Read(checks, "making", making) with { WholeOf = Whole(checks, making, lines) } : null,
         };
+    }
+
+    /// <summary>Id of the line of which batches take whole ones; null where nobody says so.</summary>
+    private static string? Whole(FieldChecks checks, MakingDraft making, List<RecipeLine> lines)
+    {
+        if (string.IsNullOrWhiteSpace(making.WholeOf)) return null;
+        if (lines.FirstOrDefault(line => line.Ingredient.Name.Equals(making.WholeOf.Trim(), StringComparison.OrdinalIgnoreCase) || line.Ingredient.Id == making.WholeOf) is { Ingredient.Facts.OnePiece: not null } line) return line.Ingredient.Id;
+        checks.Add("making.wholeOf", $"Whole ones can be taken of {string.Join(", ", lines.Where(one => one.Ingredient.Facts.OnePiece is not null).Select(one => one.Ingredient.Name).DefaultIfEmpty("nothing that it is made of: no weight of one is known"))}.");
+        return null;
     }
 
     /// <summary>Adds a fault where more would boil away than there is water.</summary>

@@ -18,10 +18,16 @@ public sealed class PriceList
             .GroupBy(row => row.IngredientId)
             .ToDictionary(group => group.Key, group => group.OrderBy(row => row.ValidFrom).Last()));
 
-    /// <summary>What a gram of an ingredient costs as purchased: by its own price, or by what it is made of; null where none is known.</summary>
+    /// <summary>What a gram of an ingredient costs as purchased: by its own price, by weight or by the piece where the weight of one is known, or by what it is made of; null where none is known.</summary>
     public Money? OfGram(Ingredient ingredient)
     {
-        if (Find(ingredient.Id) is { PackUnit: PackUnit.Gram } price) return price.PerUnit;
+        if (Find(ingredient.Id) is { } price)
+        {
+            if (price.PackUnit == PackUnit.Gram) return price.PerUnit;
+            // Eggs by the dozen, tins, shells: by what one weighs, where that is known.
+            if (ingredient.Facts.OnePiece is { } one) return price.PerUnit with { Amount = price.PerUnit.Amount / (decimal)one.Weight.Grams };
+        }
+
         if (ingredient.Formula is not { } formula) return null;
         // What is made here may go into much else that is: it is reckoned once. The formula belongs to the key, since two
         // versions of one ingredient may be asked for.

@@ -15,6 +15,9 @@ public sealed record Making(PreparationKind Kind, IReadOnlyList<Step> Method, Ba
     /// </summary>
     public const int MostBetweenMin = 60;
 
+    /// <summary>Id of the ingredient of which every batch takes whole eggs, tins or the like; null where batches are simply equal.</summary>
+    public string? WholeOf { get; init; }
+
     /// <summary>Whether a plan makes it.</summary>
     public bool IsPlanned => Method.Count > 0;
 

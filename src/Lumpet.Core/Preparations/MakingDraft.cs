@@ -17,6 +17,9 @@ public sealed record MakingDraft
     /// <summary>What pot, bowl or bench takes, in kilograms made.</summary>
     public double? BatchMostKg { get; init; }
 
+    /// <summary>Name of the ingredient of which every batch takes whole ones: eggs, tins; null where batches are simply equal.</summary>
+    public string? WholeOf { get; init; }
+
     /// <summary>Kilograms weighed in on one tray where it is baked; null where it is not.</summary>
     public double? TrayKg { get; init; }
 

@@ -42,6 +42,9 @@ public enum Lining
 
     /// <summary>Small rounds cut side by side from a sheet.</summary>
     SmallRounds,
+
+    /// <summary>A shell that is bought by the piece: nothing is rolled and nothing trimmed.</summary>
+    BoughtShell,
 }
 
 /// <summary>How the dough of a product is cut.</summary>

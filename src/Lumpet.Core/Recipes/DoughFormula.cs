@@ -39,6 +39,9 @@ public sealed record DoughFormula(
     /// <summary>The sum of the written amounts.</summary>
     public Mass Written => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams));
 
+    /// <summary>What one weighs of a shell that is bought by the piece; null where it is no such shell.</summary>
+    public Mass? BoughtShell => Lines is [{ Ingredient.Facts: { Role: IngredientRole.BoughtDough, OnePiece: { } one } }] ? one.Weight : null;
+
     /// <summary>The batch that leaves this much dough for discs: discs plus what stays in the bowl.</summary>
     public Mass BatchFor(Mass discs) => discs / (1 - BowlLossShare);
 }

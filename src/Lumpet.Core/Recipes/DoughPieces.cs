@@ -12,7 +12,7 @@ public static class DoughPieces
     /// <param name="mound">Height of the filling above the rim; at least 0.</param>
     public static IReadOnlyList<DoughPiece> For(Product product, Pan pan, Length mound)
     {
-        var (cut, onTop) = (new Cutting(product.Crust, product.Dough.Density, product.Crust.Thickness), new Cutting(product.Crust, (product.TopDough ?? product.Dough).Density, product.Crust.TopThickness ?? product.Crust.Thickness));
+        var (cut, onTop) = (new Cutting(product.Crust, product.Dough.Density, product.Crust.Thickness) { Shell = product.Dough.BoughtShell }, new Cutting(product.Crust, (product.TopDough ?? product.Dough).Density, product.Crust.TopThickness ?? product.Crust.Thickness));
         DoughPiece[] below = [.. Base(cut, pan)];
         // Trim of one dough is no decoration of another.
         return [.. below, .. Top(onTop, product, pan, mound, product.TopDough is null ? below : []).Select(piece => piece with { IsOnTop = true })];
@@ -51,7 +51,7 @@ public static class DoughPieces
 
     private static IEnumerable<DoughPiece> Base(Cutting cut, Pan pan)
     {
-        switch (pan.IsFreeForm && cut.Crust.Lining != Lining.SmallRounds ? Lining.OnePiece : cut.Crust.Lining)
+        switch (pan.IsFreeForm && cut.Crust.Lining is not (Lining.SmallRounds or Lining.BoughtShell) ? Lining.OnePiece : cut.Crust.Lining)
         {
             case Lining.FloorAndStrips:
                 yield return cut.Flat("floor", pan.Bottom);
@@ -61,6 +61,11 @@ public static class DoughPieces
                 // Pressed to an even thickness over floor and wall: what is between the pan and the room that is left. No sheet, no trim.
                 var pressed = pan.BrimfulVolume.Millilitres - pan.Lined(cut.Crust.Thickness).LevelVolume.Millilitres;
                 yield return cut.Piece("base", pan.Bottom, 1, Strips.None, Length.Zero, Area.FromSquareCentimetres(pressed / cut.Crust.Thickness.Centimetres), trimShare: 0);
+                break;
+            case Lining.BoughtShell:
+                // One shell a pie, of what one weighs; its size is that of the pan it was made for.
+                var shell = cut.Shell ?? throw new ArgumentException("its dough is no shell that is bought by the piece");
+                yield return cut.Piece("shell", pan.Bottom, 1, Strips.None, Length.Zero, pan.Bottom.Area, trimShare: 0) with { Mass = shell, Disc = shell };
                 break;
             case Lining.SmallRounds:
                 var round = BaseOutline(cut.Crust, pan);
@@ -144,6 +149,9 @@ public static class DoughPieces
 
     private sealed record Cutting(Crust Crust, Density Density, Length Thickness)
     {
+        /// <summary>What one bought shell weighs; null where the dough is none.</summary>
+        public Mass? Shell { get; init; }
+
         public DoughPiece Flat(string name, Outline outline) => Piece(name, outline, 1, Strips.None, Length.Zero, outline.Area, Crust.TrimShare);
 
         public DoughPiece Piece(string name, Outline outline, int count, Strips strips, Length width, Area area, double trimShare)

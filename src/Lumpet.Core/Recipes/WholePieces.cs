@@ -36,7 +36,7 @@ public sealed record WholePieces(ScaledLine Line, string Piece, double GramsOfOn
     private static PieceWeight? PieceOf(RecipeLine line)
     {
         var facts = line.Ingredient.Facts;
-        if (facts.Role == IngredientRole.Egg) return facts.PieceOf("one");
+        if (facts.Role is IngredientRole.Egg or IngredientRole.BoughtDough) return facts.PieceOf("one");
         return facts.PieceOf("tin") ?? facts.Pieces.FirstOrDefault(piece => piece.Piece != "one" && line.Written.Contains(piece.Piece, StringComparison.OrdinalIgnoreCase) && facts.Role is not (IngredientRole.Fruit or IngredientRole.Vegetable or IngredientRole.Liquid or IngredientRole.Acid));
     }
 

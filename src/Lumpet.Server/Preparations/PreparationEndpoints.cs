@@ -66,7 +66,7 @@ internal static class PreparationEndpoints
                 .. made.Where(other => Takes(other.Formula!.Lines)).Select(other => new TakerAnswer(other.Name, $"/preparations/{other.Id}")),
             ],
             how is null ? string.Empty : PreparationWords.Keeps(how.Keeping),
-            how is null ? string.Empty : PreparationWords.Batches(how, how.Method.Any(step => step.IsBake)),
+            how is null ? string.Empty : PreparationWords.Batches(how, how.Method.Any(step => step.IsBake), one.Formula.Lines.FirstOrDefault(line => line.Ingredient.Id == how.WholeOf)?.Ingredient.Name),
             [.. (how?.Method ?? []).Select(step => StepWords.Of(step, step.Caution, "kg"))],
             [.. one.Formula.Lines.Select(line => new MadeLine(line.Ingredient.Name, LineWords.Preparation(line, line.Amount), Math.Round(line.Amount.Grams, 1)))],
             Math.Round(one.Formula.LeftShare * 100, 1),

@@ -46,9 +46,13 @@ internal static class PreparationWords
     }
 
     /// <summary>How much is made at once: "up to 8 kg at once, 2.5 kg on a tray".</summary>
-    public static string Batches(Making how, bool isBaked) =>
+    /// <param name="how">How it is made.</param>
+    /// <param name="isBaked">Whether it lies on trays.</param>
+    /// <param name="whole">Name of what batches take whole ones of; null where they do not.</param>
+    public static string Batches(Making how, bool isBaked, string? whole = null) =>
         (how.Batches.Least > Mass.Zero ? FormattableString.Invariant($"{how.Batches.Least.Kilograms:0.##} to {how.Batches.Most.Kilograms:0.##} kg at once") : FormattableString.Invariant($"up to {how.Batches.Most.Kilograms:0.##} kg at once"))
-        + (isBaked ? FormattableString.Invariant($", {how.Batches.Tray.Kilograms:0.##} kg on a tray") : string.Empty);
+        + (isBaked ? FormattableString.Invariant($", {how.Batches.Tray.Kilograms:0.##} kg on a tray") : string.Empty)
+        + (whole is null ? string.Empty : $", whole ones of {whole.ToLowerInvariant()} in each");
 
     /// <summary>A length of time up to months: "12 h", "3 days".</summary>
     private static string Long(int minutes) => minutes < 2880 ? StepWords.Length(minutes) : FormattableString.Invariant($"{minutes / 1440.0:0.#} days");

@@ -81,6 +81,7 @@ internal static class KindWords
         Lining.FloorAndStrips => "floor and wall strips",
         Lining.Pressed => "pressed in",
         Lining.SmallRounds => "small rounds from a sheet",
+        Lining.BoughtShell => "a shell bought by the piece",
         _ => "in one piece",
     };
 

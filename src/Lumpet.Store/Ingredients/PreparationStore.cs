@@ -30,13 +30,16 @@ internal static class PreparationStore
         return connection.Query<Row>(
             """
             SELECT ingredient_id AS ingredientId, kind, batch_least_g AS least, batch_most_g AS most, tray_g AS tray, keeps_in AS keepsIn,
-                   hold_least AS holdLeast, hold_aim AS holdAim, hold_most AS holdMost, before_use AS beforeUse
+                   hold_least AS holdLeast, hold_aim AS holdAim, hold_most AS holdMost, before_use AS beforeUse, whole_of AS wholeOf
             FROM preparation
             """).ToDictionary(row => row.IngredientId, row => new Making(
                 Naming.Known<PreparationKind>(row.Kind),
                 [.. steps[row.IngredientId]],
                 new BatchLimits(Mass.FromGrams(row.Least), Mass.FromGrams(row.Most), Mass.FromGrams(row.Tray)),
-                new Keeping(Naming.Known<KeepPlace>(row.KeepsIn), new Span((int)row.HoldLeast, (int)row.HoldAim, (int)row.HoldMost), row.BeforeUse)));
+                new Keeping(Naming.Known<KeepPlace>(row.KeepsIn), new Span((int)row.HoldLeast, (int)row.HoldAim, (int)row.HoldMost), row.BeforeUse))
+            {
+                WholeOf = row.WholeOf,
+            });
     }
 
     /// <summary>Writes how something is made; what was said of it before is gone by then.</summary>
@@ -54,6 +57,7 @@ internal static class PreparationStore
             hold_aim = making.Keeping.Hold.Aim,
             hold_most = making.Keeping.Hold.Most,
             before_use = making.Keeping.BeforeUse,
+            whole_of = making.WholeOf,
         });
         foreach (var (step, position) in making.Method.Select((step, position) => (step, position)))
         {
@@ -103,7 +107,7 @@ internal static class PreparationStore
     };
 
     private sealed record Row(
-        string IngredientId, string Kind, double Least, double Most, double Tray, string KeepsIn, long HoldLeast, long HoldAim, long HoldMost, string BeforeUse);
+        string IngredientId, string Kind, double Least, double Most, double Tray, string KeepsIn, long HoldLeast, long HoldAim, long HoldMost, string BeforeUse, string? WholeOf);
 
     private sealed record StepRow(
         string IngredientId, string Id, string Name, string Station, long? PerBatch, double? PerKilogram, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, string ReadyWhen, string Caution, string Place, long HeatedTray, long Turned, string Handwork);

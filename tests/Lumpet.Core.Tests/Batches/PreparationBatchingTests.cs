@@ -51,6 +51,48 @@ public sealed class PreparationBatchingTests
         Assert.Equal("jam, batch 2 of 3", batches[1].About);
     }
 
+    /// <summary>A curd of 4 eggs (200 g) and 300 g more, of which whole eggs go into every batch: 125 g an egg.</summary>
+    private static Ingredient Curd(double least, double most) => TestBakery.Ingredient("curd") with
+    {
+        Formula = new IngredientFormula([new RecipeLine(IngredientLibrary.Find("egg")!, "", Yield.Whole, Mass.FromGrams(200)), TestBakery.Line("sugar", 300)], 1)
+        {
+            How = Jam(least, most).Formula!.How! with { WholeOf = "egg" },
+        },
+    };
+
+    [Fact]
+    public void Batches_take_whole_eggs_and_what_that_makes_beyond_is_named()
+    {
+        // 1.1 kg take 8.8 eggs: nine, 1125 g.
+        var batch = Assert.Single(PreparationBatching.Divide([Demand(Curd(0, 5000), 1100, 100)]));
+        Assert.Equal((1125, 25), (Math.Round(batch.Mass.Grams, 6), Math.Round(batch.Surplus.Grams, 6)));
+        Assert.Equal(450, batch.Lines[0].Exact.Grams, 6);
+        // A pot of 600 g takes four eggs at most: nine are three pots of three, and not 2.25 each.
+        var pots = PreparationBatching.Divide([Demand(Curd(0, 600), 1100, 100)]);
+        Assert.Equal([375, 375, 375], pots.Select(pot => Math.Round(pot.Mass.Grams, 6)));
+        Assert.Equal([0, 0, 25], pots.Select(pot => Math.Round(pot.Surplus.Grams, 6)));
+        // The smallest pot of 300 g is three eggs; five eggs in pots of two are three pots, and a pot too small for one egg takes what it takes.
+        Assert.Equal(375, Assert.Single(PreparationBatching.Divide([Demand(Curd(300, 5000), 60, 100)])).Mass.Grams, 6);
+        Assert.Equal([250, 250, 250], PreparationBatching.Divide([Demand(Curd(0, 260), 601, 100)]).Select(pot => Math.Round(pot.Mass.Grams, 6)));
+        Assert.Equal(100, PreparationBatching.Divide([Demand(Curd(0, 100), 200, 100)])[0].Mass.Grams, 6);
+    }
+
+    [Fact]
+    public void However_much_is_wanted_every_batch_takes_whole_ones_and_all_of_it_is_made() =>
+        Gen.Select(Gen.Double[1, 30_000], Gen.Double[126, 9000], Gen.Double[0, 125]).Sample(any =>
+        {
+            var (wanted, most, least) = any;
+            var batches = PreparationBatching.Divide([Demand(Curd(least, most), wanted * 0.4, 100), Demand(Curd(least, most), wanted * 0.6, 200, "b")]);
+            Assert.All(batches, batch =>
+            {
+                var eggs = batch.Lines[0].Exact.Grams / 50;
+                Assert.Equal(Math.Round(eggs), eggs, 6);
+                Assert.True(batch.Mass.Grams <= most + 1e-6 && batch.Uses.Count > 0 && batch.Surplus.Grams >= -1e-6);
+            });
+            Assert.Equal(wanted, batches.Sum(batch => batch.Uses.Sum(use => use.Wanted.Grams)), 1e-6 * wanted);
+            Assert.Equal(batches.Sum(batch => batch.Mass.Grams), wanted + batches.Sum(batch => batch.Surplus.Grams), 1e-6 * wanted);
+        });
+
     [Fact]
     public void Less_than_the_smallest_pot_is_one_with_its_surplus_named()
     {

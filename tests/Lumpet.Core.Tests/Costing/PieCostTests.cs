@@ -94,4 +94,23 @@ public sealed class PieCostTests
     [InlineData(double.NaN)]
     public void A_yield_lies_above_zero_and_at_most_at_one(double share) =>
         Assert.Throws<ArgumentOutOfRangeException>(() => Yield.FromShare(share));
+
+    [Fact]
+    public void What_is_bought_by_the_piece_costs_by_what_one_weighs()
+    {
+        // A dozen eggs at 3.60: 0.30 for 50 g, so 184 g of egg are 1.104.
+        Price[] prices =
+        [
+            new Price("egg", "a supplier", 12, PackUnit.Piece, new Money(3.6m, "EUR"), new LocalDate(2026, 1, 1)),
+            Price("sugar", 1000, 1m),
+            // Nobody has said what one of these weighs.
+            new Price("starch", "a supplier", 12, PackUnit.Piece, new Money(3.6m, "EUR"), new LocalDate(2026, 1, 1)),
+        ];
+        var egg = new RecipeLine(IngredientLibrary.Find("egg")!, "", Yield.Whole, Mass.FromGrams(184));
+        var cost = PieCost.Of(Scaling.Scale(Custard.Filled(egg, Line("sugar", 95), Line("starch", 5)), Pan23, 1), PriceList.On(new LocalDate(2026, 6, 1), prices));
+        Assert.Equal(1.104, (double)cost.Lines.First(line => line.Ingredient.Id == "egg").Cost!.Value.Amount, 9);
+        Assert.Equal(PackUnit.Piece, cost.Lines.First(line => line.Ingredient.Id == "egg").Price!.PackUnit);
+        Assert.Contains("starch", cost.Missing);
+        Assert.DoesNotContain("sugar", cost.Missing);
+    }
 }

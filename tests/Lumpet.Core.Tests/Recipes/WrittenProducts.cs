@@ -44,6 +44,8 @@ public static class WrittenProducts
         Of("Plum, its juice boiled down", Way(FillingKind.MaceratedFruit, Top.Lid) with { Dough = "Folded" }, "800 g plums, pitted\n200 g sugar", 0.9, 850, ("plum", 8510.638), "egg, milk, wheat", reduced: 85),
         // 700 + 150 + 250 of 500 g of juice boiled down by half, and all of it to 90 %; 500 / 0.5 x 10 of juice are bought.
         Of("Apricot in boiled juice", Way(FillingKind.PrecookedFruit, Top.Lid), "700 g apricots, pitted\n150 g sugar\n500 g orange juice, boiled down by half", 0.95, 990, ("orange-juice", 5000), "egg, milk, wheat", reduced: 90),
+        // 366 (1 1/2 cups of 244) + 75 + 32 (1/4 cup of 128); ten shells are of the dough, not of the layer.
+        Of("Cream in shells bought by the piece", Way(FillingKind.CookedCream, Top.Open, Lining.BoughtShell) with { Dough = "Shells by the piece" }, "1 1/2 cups milk\n75 g sugar\n1/4 cup corn starch", 1.05, 473, ("milk", 3660), "egg, milk, wheat"),
         // 850 + 200 + 32; 8500 / 0.94.
         Of("Damson below an open lattice", Way(FillingKind.RawFruit, Top.Lattice) with { Dough = "Smeared and stacked" }, "850 g damsons, pitted\n1 cup sugar\n4 tbsp corn starch", 0.8, 1082, ("damson", 9042.553), "egg, milk, wheat"),
         // 900 + 180; 9000 / 0.94. Forty to sixty, as many strips as the sixty give.
@@ -106,7 +108,11 @@ public static class WrittenProducts
     ];
 
     /// <summary>The usual doughs, by short names as a bakery gives them.</summary>
-    public static IReadOnlyList<DoughFormula> Doughs { get; } = [.. Demonstration.Doughs.Select(dough => dough with { Id = ShortName.For(dough.Name, []) })];
+    public static IReadOnlyList<DoughFormula> Doughs { get; } = 
+    [
+        .. Demonstration.Doughs.Select(dough => dough with { Id = ShortName.For(dough.Name, []) }),
+        DoughReader.Read(UsualDoughs.All[^1] with { Name = "Shells by the piece", Lines = "1 tart shell, bought in" }, "shells-by-the-piece", 1, IngredientLibrary.All).Dough!,
+    ];
 
     private static Ingredient Made(string id, string name, PreparationKind kind, string madeOf, double kept)
     {

@@ -51,6 +51,14 @@ internal static class CrustReader
         }
     }
 
+    /// <summary>Adds a fault where a bought shell is none, or would have to fit several pans.</summary>
+    public static void FitsItsShell(FieldChecks checks, Product product)
+    {
+        if (product.Dough.BoughtShell is null) checks.Add("dough", $"{product.Dough.Name} is no shell: take a dough whose one line is a shell that is bought in, with the weight of one stated at its ingredient.");
+        if (product.Sizes.Count > 1) checks.Add("sizes", "A bought shell fits one pan: write a recipe for each.");
+        if (product.Crust.Share is not null) checks.Add("doughGrams", "A shell that is bought is not divided: say how thick it is.");
+    }
+
     /// <summary>A crust as it would be written.</summary>
     public static ProductDraft Write(Crust crust) => new()
     {

@@ -76,6 +76,7 @@ public static class ProductReader
             Review = review,
         };
         product = CrustReader.Settled(checks, product);
+        if (product.Crust.Lining == Lining.BoughtShell) CrustReader.FitsItsShell(checks, product);
         product = product with { Process = StepTaking.Read(checks, draft, product) };
         // Its step says egg; where no line does, its allergen would be missing on every label.
         if (process.Steps.Any(step => step.Seals) && product.AllLines.All(line => line.Ingredient.Facts.Role != IngredientRole.Egg))

@@ -57,7 +57,7 @@ public static class UsualChains
     /// <summary>What is done to the lined pan before the filling comes in; the id of its last step.</summary>
     private static string Shell(Chain chain, BaseTreatment treatment, Lining lining)
     {
-        chain.Add(Hands("line", lining == Lining.Pressed ? "Press into the pans" : lining == Lining.SmallRounds ? "Cut small rounds, line" : "Roll, line, cut what goes on top", Station.Bench, 8, 3, 20, "even; no crack in the corner") with { UsesDough = true });
+        chain.Add(Hands("line", lining == Lining.Pressed ? "Press into the pans" : lining == Lining.BoughtShell ? "Set out the shells" : lining == Lining.SmallRounds ? "Cut small rounds, line" : "Roll, line, cut what goes on top", Station.Bench, 8, 3, 20, "even; no crack in the corner") with { UsesDough = true });
         chain.Then(Wait("chill-lined", "Chill what was shaped", Station.Cold, 20, 45, 960, 4, "firm to the touch"), ("line", 0));
         switch (treatment)
         {

@@ -160,6 +160,16 @@
           bind:value={making.batchMostKg}
           size={7}
         />
+        <TextField
+          label="Whole ones in each of (eggs, tins; empty: no matter)"
+          field="making.wholeOf"
+          {failure}
+          bind:value={
+            () => making.wholeOf ?? '', (name) => (making.wholeOf = (name ?? '').trim() === '' ? null : (name ?? null))
+          }
+          size={22}
+          placeholder="Egg, whole"
+        />
         {#if making.steps.some((step) => (step?.stages?.length ?? 0) > 0)}
           <NumberField
             label="On a tray, kg weighed in"
