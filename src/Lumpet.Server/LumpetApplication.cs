@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Lumpet.Server.Bakery;
+using Lumpet.Server.Bench;
 using Lumpet.Server.Changes;
 using Lumpet.Server.DayPlan;
 using Lumpet.Server.Dough;
@@ -85,6 +86,7 @@ internal static class LumpetApplication
         PlanEndpoints.Map(app);
         DoughEndpoints.Map(app);
         FillingEndpoints.Map(app);
+        BenchEndpoints.Map(app);
         RecipeEndpoints.Map(app);
         WritingEndpoints.Map(app);
         SchoolEndpoints.Map(app);

@@ -18,7 +18,7 @@ internal static class DayTasks
     {
         var (dough, about, caution) = (batch.Dough, About(batch), DoughCautions.Of(batch.Dough));
         var turns = batch.Turns.Count;
-        yield return Dough(batch, Mix, turns > 0 ? "Mix" : "Mix and divide", about, Station.Dough, TaskKind.Hands, batch.MixStartMin, batch.MixEndMin, RoomC, dough.ReadyWhen, caution);
+        yield return Dough(batch, Mix, !dough.IsMixed ? "Set out" : turns > 0 ? "Mix" : "Mix and divide", about, Station.Dough, TaskKind.Hands, batch.MixStartMin, batch.MixEndMin, RoomC, dough.Sign, caution);
         for (var turn = 0; turn < turns; turn++)
         {
             var (start, end) = (batch.Turns[turn], batch.Turns[turn] + dough.Method.TurnMinutes);
@@ -71,7 +71,7 @@ internal static class DayTasks
         var (batch, how) = (made.Batch, made.Batch.How);
         var raw = ProductCautions.Raw(batch.Made.Formula!.Lines);
         foreach (var (step, at) in made.Steps.Select((step, at) => (step, at)))
-            yield return Made(batch, step.Step.Id, step.Step.Name, step.Step.Station, Kind(step.Step), step.StartMin, step.EndMin, step.Step.Celsius ?? step.Step.Stages[0].TempC, step.Step.ReadyWhen, at == 0 && raw is not null ? $"{step.Step.Caution} {raw}".TrimStart() : step.Step.Caution) with
+            yield return Made(batch, step.Step.Id, step.Step.Name, step.Step.Station, Kind(step.Step), step.StartMin, step.EndMin, step.Step.Celsius ?? step.Step.Stages[0].TempC, step.Step.Sign, at == 0 && raw is not null ? $"{step.Step.Caution} {raw}".TrimStart() : step.Step.Caution) with
             {
                 Bakes = step.Step.IsBake ? BakeOf.Preparation : null,
             };
@@ -114,7 +114,7 @@ internal static class DayTasks
         end,
         parcel.Pies,
         step.Celsius,
-        step.ReadyWhen,
+        step.Sign,
         caution)
     {
         Bakes = step.IsBake ? step.Bakes : null,

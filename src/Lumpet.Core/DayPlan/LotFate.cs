@@ -61,7 +61,7 @@ public sealed record LotFate(
     /// <summary>Why a parcel's work cannot be done around its bakes, or null where it can.</summary>
     private static PlanText? Obstacle(Parcel parcel, MixedBatch[] batches, MadeBatch[] made, Mixer mixer)
     {
-        if (batches.FirstOrDefault(one => one.Batch.Mass > mixer.LargestBatch) is { } large)
+        if (batches.FirstOrDefault(one => one.Batch.Dough.IsMixed && one.Batch.Mass > mixer.LargestBatch) is { } large)
             return Say($"a disc of {(int)Math.Round(large.Batch.Discs.Max(disc => disc.Disc.Grams))} g of {large.Batch.Dough.Name} is more than the mixer takes ({FormattableString.Invariant($"{mixer.LargestBatch.Kilograms:0.##}")} kg)");
         if (parcel.Times.Misfits.Count > 0) return parcel.Times.Misfits[0].Why;
         if (made.FirstOrDefault(one => one.Short > 0 && IsTakenBy(one, parcel)) is { } late)

@@ -101,7 +101,7 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         WayPiece Made(string id, string name, Station station, bool isWork, int celsius, int start, int end, string readyWhen, string caution) => new(
             new Step(id, name, station, isWork ? new Hands(end - start, 0) : null, [], isWork ? null : Span.Between(end - start, end - start), celsius, false, readyWhen, caution), start, end, caution);
         var at = rolledMin - dough.Rest.Aim - (method.Turns * (method.TurnMinutes + method.TurnRestMinutes)) - dough.MixMinutes;
-        yield return Made(":mix", $"Mix {dough.Name}", Station.Dough, true, RoomC, at, at += dough.MixMinutes, dough.ReadyWhen, DoughCautions.Of(dough));
+        yield return Made(":mix", $"Mix {dough.Name}", Station.Dough, true, RoomC, at, at += dough.MixMinutes, dough.Sign, DoughCautions.Of(dough));
         for (var turn = 1; turn <= method.Turns; turn++)
         {
             yield return Made($":turn-{turn}", $"Roll and fold, turn {turn} of {method.Turns}", Station.Bench, true, RoomC, at, at += method.TurnMinutes, string.Empty, string.Empty);

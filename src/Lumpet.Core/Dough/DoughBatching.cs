@@ -18,6 +18,8 @@ public static class DoughBatching
     public static IReadOnlyList<DoughBatch> Divide(IReadOnlyList<DoughDemand> demands, Mixer mixer)
     {
         var dough = demands[0].Dough;
+        // What is bought in goes into no bowl: so much is set out.
+        if (!dough.IsMixed) mixer = mixer with { SmallestBatch = Mass.Zero, LargestBatch = Mass.FromGrams(double.MaxValue) };
         DoughDemand[] inOrder = [.. demands.OrderBy(demand => demand.NeededMin).ThenBy(demand => demand.Label, StringComparer.Ordinal)];
         // A disc stays whole, so the largest one is the least that a batch can be; what exceeds the mixer is reported by the day's plan.
         var most = inOrder.Select(demand => dough.BatchFor(demand.Disc)).Append(mixer.LargestBatch).Max();

@@ -33,11 +33,11 @@ internal static class Mixing
             // From the last turn back to the mixer; the bowl is taken for the mixing only.
             var turns = new int[method.Turns];
             for (var turn = turns.Length - 1; turn >= 0; turn--) endBy = turns[turn] = Latest(method.TurnMinutes, endBy - method.TurnRestMinutes);
-            var timed = batch with { MixStartMin = Latest(dough.MixMinutes, Math.Min(mixerFreeUntil, endBy)), Turns = turns };
+            var timed = batch with { MixStartMin = Latest(dough.MixMinutes, dough.IsMixed ? Math.Min(mixerFreeUntil, endBy) : endBy), Turns = turns };
             // A dough that would rest too long is as wrong as one that rests too little.
             if (timed.NeededMin - timed.RestStartMin > dough.Rest.Most) missing = Math.Max(missing, 1);
             mixed.Add(new MixedBatch(timed, missing));
-            mixerFreeUntil = timed.MixStartMin;
+            if (dough.IsMixed) mixerFreeUntil = timed.MixStartMin;
         }
 
         return [.. mixed.OrderBy(one => one.Batch.MixStartMin).ThenBy(one => one.Batch.Number)];

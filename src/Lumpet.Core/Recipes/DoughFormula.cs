@@ -30,6 +30,12 @@ public sealed record DoughFormula(
     /// <summary>Whether it is retired: kept for what is made of it, and offered no more.</summary>
     public bool IsRetired { get; init; }
 
+    /// <summary>What is done where the sign does not come: it sticks, cracks, springs back; empty where nothing is said.</summary>
+    public string Cure { get; init; } = string.Empty;
+
+    /// <summary>The sign that mixing is done, and what is done where it does not come.</summary>
+    public string Sign => Cures.Sign(ReadyWhen, Cure);
+
     /// <summary>How it is made and kept.</summary>
     public DoughMethod Method { get; init; } = DoughMethod.Flaky;
 
@@ -38,6 +44,9 @@ public sealed record DoughFormula(
 
     /// <summary>The sum of the written amounts.</summary>
     public Mass Written => Mass.FromGrams(Lines.Sum(line => line.Amount.Grams));
+
+    /// <summary>Whether the mixer makes it; what is bought in is only set out.</summary>
+    public bool IsMixed => Method.Family != DoughFamily.BoughtIn;
 
     /// <summary>What one weighs of a shell that is bought by the piece; null where it is no such shell.</summary>
     public Mass? BoughtShell => Lines is [{ Ingredient.Facts: { Role: IngredientRole.BoughtDough, OnePiece: { } one } }] ? one.Weight : null;

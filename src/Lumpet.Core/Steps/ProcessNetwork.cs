@@ -56,6 +56,12 @@ public sealed record Step(
     string ReadyWhen,
     string Caution)
 {
+    /// <summary>What is done where the sensory test fails; empty where nothing is said.</summary>
+    public string Cure { get; init; } = string.Empty;
+
+    /// <summary>The sensory test, and what is done where it fails: "no grey patches; if not, 5 min more, bare".</summary>
+    public string Sign => Cures.Sign(ReadyWhen, Cure);
+
     /// <summary>Whether this step is a bake.</summary>
     public bool IsBake => Stages.Count > 0;
 

@@ -94,7 +94,7 @@ internal static class OvenDrawing
             [.. visit.Stages.Select(stage => new StageAnswer(stage.Number, stage.TempC, book.Clock.At(stage.StartMin), book.Clock.At(stage.EndMin)))],
             visit.FromOvenId is null ? null : plan.Stretches.Values.First(oven => oven.Id == visit.FromOvenId).Name,
             book.Clock.At(neededMin),
-            step.ReadyWhen,
+            step.Sign,
             id,
             from);
     }

@@ -106,7 +106,7 @@ internal static class OvenStepWords
         }
 
         return (
-            Each(one => one.Step.ReadyWhen),
+            Each(one => one.Step.Sign),
             Each(one => one.Lot is { } lot ? StepCautions.Of(lot.Product)[one.Step.Id] : one.Step.Caution));
     }
 

@@ -39,7 +39,7 @@ internal static class WayEndpoints
             piece.EndMin,
             StepWords.Of(piece.Step, piece.Caution).Celsius,
             [.. piece.Step.Stages.Select(stage => new WayStageAnswer(stage.TempC, stage.MinMin, stage.MaxMin))],
-            piece.Step.ReadyWhen,
+            piece.Step.Sign,
             piece.Caution))],
         line.JoinsMin,
         line.JoinsLine);

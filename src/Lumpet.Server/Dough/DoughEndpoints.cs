@@ -50,8 +50,9 @@ internal static class DoughEndpoints
         batch.Dough.Rest.Least,
         [.. DoughWords.Making(batch.Dough, batch.Lines.Where(line => DoughWords.IsWater(line.Line)).Sum(line => line.Weighed.Grams))],
         [.. batch.Turns.Select(book.Clock.At)],
-        batch.Dough.ReadyWhen,
-        DoughCautions.Of(batch.Dough));
+        batch.Dough.Sign,
+        DoughCautions.Of(batch.Dough),
+        DoughWords.Keeps(batch.Dough));
 
     /// <summary>Discs that are the same on the scale and at the pin are one line, with the orders that they are for.</summary>
     private static BatchDiscAnswer[] Discs(DayBook book, PlannedDay plan, DoughBatch batch) =>
@@ -95,6 +96,7 @@ public sealed record DoughAnswer(string DayName, int Count, double Kilograms, st
 /// <param name="Turns">When each turn begins; empty where it has none.</param>
 /// <param name="ReadyWhen">The sign that mixing is done.</param>
 /// <param name="Caution">What can hurt.</param>
+/// <param name="Keeps">How it keeps, in words.</param>
 public sealed record BatchAnswer(
     string Dough,
     string Name,
@@ -114,7 +116,8 @@ public sealed record BatchAnswer(
     IReadOnlyList<string> Making,
     IReadOnlyList<Moment> Turns,
     string ReadyWhen,
-    string Caution);
+    string Caution,
+    string Keeps);
 
 /// <summary>An ingredient of a batch.</summary>
 /// <param name="Name">Its name.</param>

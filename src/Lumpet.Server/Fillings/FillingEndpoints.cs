@@ -1,7 +1,9 @@
 using Lumpet.Core;
+using Lumpet.Core.DayPlan;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Safety;
+using Lumpet.Core.Steps;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.DayPlan;
 using Lumpet.Server.Recipes;
@@ -22,22 +24,23 @@ internal static class FillingEndpoints
         var (view, refused) = await PlanEndpoints.ViewAsync(day, from, settled, database, shelf, clock, waiting);
         if (view is null) return refused!;
         var (book, plan) = (view.Book, view.Plan);
-        FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, [.. lots]))];
+        FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, plan, [.. lots]))];
         // What a plan makes has sheets of its own; of the rest it is said how much is wanted.
         var planned = plan.Made.Select(made => made.Batch.Made.Name).ToHashSet();
         MadeAnswer[] made = [.. ScaleAnswers.Made(plan.Lots.Select(lot => Scaling.Scale(lot.Product, lot.Pan, lot.Count))).Where(one => !planned.Contains(one.Name))];
         return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), made, MadeBatchWords.Of(book, plan), fillings));
     }
 
-    private static FillingAnswer Filling(DayBook book, Lumpet.Core.DayPlan.Lot[] lots)
+    private static FillingAnswer Filling(DayBook book, PlannedDay plan, Lot[] lots)
     {
         var product = lots[0].Product;
         var scaled = lots.Select(lot => (Lot: lot, Scaled: Scaling.Scale(product, lot.Pan, lot.Count))).ToArray();
+        var batches = Batches(plan, lots);
         FillingLayerAnswer[] layers = [.. product.Layers.Select((layer, at) => new FillingLayerAnswer(
             LayerWords.Title(product, layer),
             Naming.Of(layer.Kind),
             Math.Round(layer.LeftShare * 100, 1),
-            Lines([.. scaled.Select(one => Of(one.Scaled, layer).Lines)]),
+            Lines([.. scaled.Select(one => Of(one.Scaled, layer).Lines)], [.. batches.Select(batch => Of(Scaling.Scale(product, batch.Lot.Pan, batch.Task.Pies), layer).Lines)]),
             LineWords.Reduced([.. layer.Lines.Select((line, index) => line with { Amount = Mass.FromGrams(scaled.Sum(one => Of(one.Scaled, layer).Lines[index].Total.Grams)) })], layer.ReducedTo)))];
         return new FillingAnswer(
             product.Id,
@@ -57,7 +60,22 @@ internal static class FillingEndpoints
             product.WithoutStatedAllergens,
             product.MayContain,
             book.Bakery.Handles,
-            ProductCautions.Of(product));
+            ProductCautions.Of(product),
+            [.. batches.Select(batch => new FillingBatchAnswer(book.Clock.At(batch.Task.StartMin), batch.Task.Pies, batch.Lot.Pan.Name))],
+            [.. FillingSteps.Of(product.Process).Select(step => Step(book, plan, lots, product, step))],
+            ProcessWords.Keeping(product));
+    }
+
+    /// <summary>Each time that a filling is made: the first of its steps, with the pies it is for.</summary>
+    private static (DayTask Task, Lot Lot)[] Batches(PlannedDay plan, Lot[] lots) => FillingSteps.First(lots[0].Product.Process) is not { } first ? []
+        : [.. plan.Tasks.Where(task => task.StepId == first.Id).SelectMany(task => lots.Where(lot => lot.Id == task.LotId).Select(lot => (task, lot))).OrderBy(one => one.task.StartMin)];
+
+    private static FillingStepAnswer Step(DayBook book, PlannedDay plan, Lot[] lots, Product product, Step step)
+    {
+        var said = StepWords.Of(step, StepCautions.Of(product)[step.Id], bound: StepWords.Bound(product.Process, step));
+        return new FillingStepAnswer(
+            said.Name, said.Station, said.Time, said.Celsius, said.ReadyWhen, said.Caution,
+            [.. plan.Tasks.Where(task => task.StepId == step.Id && lots.Any(lot => lot.Id == task.LotId)).Select(task => task.StartMin).Distinct().Order().Select(book.Clock.At)]);
     }
 
     private static ScaledPart Of(ScaledProduct scaled, Layer layer) => scaled.Parts.First(part => part.Part.Id == layer.Id);
@@ -73,7 +91,7 @@ internal static class FillingEndpoints
     }
 
     /// <summary>The lines of one layer, added up over the lots of a product and rounded once.</summary>
-    private static FillingLineAnswer[] Lines(IReadOnlyList<ScaledLine>[] lots) =>
+    private static FillingLineAnswer[] Lines(IReadOnlyList<ScaledLine>[] lots, IReadOnlyList<ScaledLine>[] batches) =>
         [.. lots[0].Select((first, index) =>
         {
             var exact = Mass.FromGrams(lots.Sum(lot => lot[index].Total.Grams));
@@ -83,7 +101,8 @@ internal static class FillingEndpoints
                 LineWords.Preparation(line, exact),
                 ScaleReading.GramsOf(exact, line.Ingredient.Facts.WeighedTo),
                 line.Yield.Share < 1 ? Math.Round(line.Yield.AsPurchased(exact).Grams) : null,
-                line.Yield.Share < 1 ? Math.Round(line.Yield.Share * 100) : null);
+                line.Yield.Share < 1 ? Math.Round(line.Yield.Share * 100) : null,
+                batches.Length < 2 ? [] : [.. batches.Select(batch => ScaleReading.GramsOf(batch[index].Total, line.Ingredient.Facts.WeighedTo))]);
         })];
 }
 
@@ -107,6 +126,9 @@ public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyL
 /// <param name="MayContain">What it may carry in traces, as suppliers say.</param>
 /// <param name="Handles">What this kitchen handles, as the bakery states; null while it has stated nothing.</param>
 /// <param name="Cautions">What can hurt.</param>
+/// <param name="Batches">Each time that it is made; empty where it has no step of its own.</param>
+/// <param name="Steps">Its method, up to the step that fills.</param>
+/// <param name="Keeps">How the pie keeps.</param>
 public sealed record FillingAnswer(
     string Product,
     string Name,
@@ -118,7 +140,26 @@ public sealed record FillingAnswer(
     IReadOnlyList<string> NotStated,
     IReadOnlyList<string> MayContain,
     IReadOnlyList<string>? Handles,
-    IReadOnlyList<string> Cautions);
+    IReadOnlyList<string> Cautions,
+    IReadOnlyList<FillingBatchAnswer> Batches,
+    IReadOnlyList<FillingStepAnswer> Steps,
+    string Keeps);
+
+/// <summary>One time that a filling is made.</summary>
+/// <param name="Start">When it is begun.</param>
+/// <param name="Pies">For how many pies.</param>
+/// <param name="Pan">In which pan.</param>
+public sealed record FillingBatchAnswer(Moment Start, int Pies, string Pan);
+
+/// <summary>A step of a filling.</summary>
+/// <param name="Name">What is done.</param>
+/// <param name="Station">Where.</param>
+/// <param name="Time">How long, in words.</param>
+/// <param name="Celsius">Temperature.</param>
+/// <param name="ReadyWhen">The sensory test, and what is done where it fails.</param>
+/// <param name="Caution">What can hurt.</param>
+/// <param name="Starts">When it is begun, batch by batch.</param>
+public sealed record FillingStepAnswer(string Name, string Station, string Time, int Celsius, string ReadyWhen, string Caution, IReadOnlyList<Moment> Starts);
 
 /// <summary>A layer of a product.</summary>
 /// <param name="Title">What it is called.</param>
@@ -146,7 +187,8 @@ public sealed record PackagingAnswer(string Name, int Count);
 /// <param name="Grams">What to weigh, prepared.</param>
 /// <param name="ToBuyGrams">What to buy for it; null where nothing is lost.</param>
 /// <param name="YieldPercent">What preparation leaves; null where nothing is lost.</param>
-public sealed record FillingLineAnswer(string Name, string Preparation, double Grams, double? ToBuyGrams, double? YieldPercent);
+/// <param name="PerBatch">What to weigh for each batch; empty where there is one only.</param>
+public sealed record FillingLineAnswer(string Name, string Preparation, double Grams, double? ToBuyGrams, double? YieldPercent, IReadOnlyList<double> PerBatch);
 
 /// <summary>Pies that a filling goes into.</summary>
 /// <param name="Count">Pies.</param>

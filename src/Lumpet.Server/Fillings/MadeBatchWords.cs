@@ -31,7 +31,7 @@ internal static class MadeBatchWords
                 line.WeighedGrams,
                 line.Line.Yield.Share < 1 ? Math.Round(line.Line.Yield.AsPurchased(line.Exact).Grams) : null))],
             [.. made.Steps.Select(step => new MadeStepAnswer(
-                step.Step.Name, Naming.Of(step.Step.Station), clock.At(step.StartMin), clock.At(step.EndMin), step.Step.IsBake ? StepWords.Bake(step.Step) : string.Empty, step.Step.Celsius ?? step.Step.Stages[0].TempC, step.Step.ReadyWhen, step.Step.Caution))],
+                step.Step.Name, Naming.Of(step.Step.Station), clock.At(step.StartMin), clock.At(step.EndMin), step.Step.IsBake ? StepWords.Bake(step.Step) : string.Empty, step.Step.Celsius ?? step.Step.Stages[0].TempC, step.Step.Sign, step.Step.Caution))],
             clock.At(batch.NeededMin),
             [.. batch.Uses.Select(use => new MadeUseAnswer(use.Label, ScaleReading.GramsOf(use.Wanted), clock.At(use.NeededMin)))],
             PreparationWords.Keeps(batch.How.Keeping),

@@ -18,10 +18,13 @@ internal static class DoughWords
         said.Add(thickness < method.ThinnestMm || thickness > method.ThickestMm
             ? Words($"Rolled to {thickness} mm, where {method.ThinnestMm} to {method.ThickestMm} mm is usual for it.")
             : Words($"Rolled to {method.ThinnestMm} to {method.ThickestMm} mm."));
-        said.Add(Words($"Keeps {method.KeepsColdDays} days cold, {method.KeepsFrozenDays} days frozen, thawed in the fridge overnight."));
+        said.Add(Keeps(dough));
         if (DoughCautions.Of(dough) is { Length: > 0 } caution) said.Add(caution);
         return string.Join(' ', said);
     }
+
+    /// <summary>"Keeps 3 days cold, 60 days frozen, thawed in the fridge overnight."</summary>
+    public static string Keeps(DoughFormula dough) => Words($"Keeps {dough.Method.KeepsColdDays} days cold, {dough.Method.KeepsFrozenDays} days frozen, thawed in the fridge overnight.");
 
     /// <summary>What the hands at the mixer have to know, one sentence each: held-back water, the look of the fat, turns, rest.</summary>
     /// <param name="dough">The dough.</param>

@@ -76,6 +76,15 @@ internal static class PieceWords
             : Words($"rolled to {piece.Rolled.Length.Centimetres:0.#} × {piece.Rolled.Width.Centimetres:0.#} cm, trimmed to {piece.Outline.Length.Centimetres:0.#} × {piece.Outline.Width.Centimetres:0.#} cm");
     }
 
+    /// <summary>How a piece that is no single round is cut: ", 8 + 8 strips 1.9 cm wide"; empty for a round.</summary>
+    public static string Cut(DoughPiece piece) => piece.Name switch
+    {
+        "lattice" => Words($", {piece.Strips.Upright.Count} + {piece.Strips.Across.Count} strips {piece.StripWidth.Centimetres:0.#} cm wide"),
+        "wall strips" => Words($", {piece.Count} × {piece.Strips.Across[0].Centimetres:0.#} cm, {piece.StripWidth.Centimetres:0.#} cm high"),
+        "cut-outs" => Words($", {piece.Count} of {piece.Diameter.Centimetres:0.#} cm"),
+        _ => string.Empty,
+    };
+
     /// <summary>A piece in a few words: "base 312 g, 33 cm across", "lattice 96 g, 8 + 8 strips".</summary>
     public static string InShort(DoughPiece piece)
     {

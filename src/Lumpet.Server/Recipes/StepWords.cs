@@ -16,7 +16,7 @@ internal static class StepWords
         Naming.Of(step.Station),
         bound.Length == 0 ? Time(step, piece) : $"{Time(step, piece)}, {bound}",
         step.Celsius ?? (step.IsBake ? step.Stages[0].TempC : 20),
-        step.ReadyWhen,
+        step.Sign,
         caution);
 
     /// <summary>A bake's stages: "220 C 20 to 25 min, then 190 C 45 to 55 min".</summary>

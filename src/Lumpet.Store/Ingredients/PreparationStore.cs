@@ -23,7 +23,7 @@ internal static class PreparationStore
         var steps = connection.Query<StepRow>(
                 """
                 SELECT ingredient_id AS ingredientId, id, name, station, hands_per_batch AS perBatch, hands_per_kg AS perKilogram, wait_least AS waitLeast, wait_aim AS waitAim,
-                       wait_most AS waitMost, celsius, ready_when AS readyWhen, caution, place, heated_tray_min AS heatedTray, turned, handwork
+                       wait_most AS waitMost, celsius, ready_when AS readyWhen, caution, place, heated_tray_min AS heatedTray, turned, handwork, cure
                 FROM preparation_step ORDER BY ingredient_id, position
                 """)
             .ToLookup(row => row.IngredientId, row => Step(row, stages));
@@ -75,6 +75,7 @@ internal static class PreparationStore
                 wait_most = step.Wait?.Most,
                 celsius = step.Celsius,
                 ready_when = step.ReadyWhen,
+                cure = step.Cure,
                 caution = step.Caution,
                 place = Naming.Of(step.Place),
                 heated_tray_min = step.HeatedTrayMin,
@@ -102,6 +103,7 @@ internal static class PreparationStore
         Place = Naming.Known<OvenPlace>(row.Place),
         HeatedTrayMin = (int)row.HeatedTray,
         Turned = row.Turned == 1,
+        Cure = row.Cure,
         TemperaturesWritten = stages[(row.IngredientId, row.Id)].Any(one => one.Written.Length > 0) ? [.. stages[(row.IngredientId, row.Id)].Select(one => one.Written)] : [],
         Handwork = HandworkRows.Read(row.Handwork),
     };
@@ -110,7 +112,7 @@ internal static class PreparationStore
         string IngredientId, string Kind, double Least, double Most, double Tray, string KeepsIn, long HoldLeast, long HoldAim, long HoldMost, string BeforeUse, string? WholeOf);
 
     private sealed record StepRow(
-        string IngredientId, string Id, string Name, string Station, long? PerBatch, double? PerKilogram, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, string ReadyWhen, string Caution, string Place, long HeatedTray, long Turned, string Handwork);
+        string IngredientId, string Id, string Name, string Station, long? PerBatch, double? PerKilogram, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, string ReadyWhen, string Caution, string Place, long HeatedTray, long Turned, string Handwork, string Cure);
 
     private sealed record StageRow(string IngredientId, string StepId, long TempC, long Least, long Most, string Written);
 }

@@ -98,7 +98,7 @@ public static class RecipeStore
                 $"""
                 SELECT product_id AS productId, id, name, station, hands_per_batch AS perBatch, hands_per_pie AS perPie,
                        wait_least AS waitLeast, wait_aim AS waitAim, wait_most AS waitMost, celsius, uses_dough AS usesDough,
-                       ready_when AS readyWhen, caution, bakes, place, heated_tray_min AS heatedTray, weights_out_min AS weightsOut, turned, seals, handwork
+                       ready_when AS readyWhen, caution, bakes, place, heated_tray_min AS heatedTray, weights_out_min AS weightsOut, turned, seals, handwork, cure
                 FROM product_step {where} ORDER BY product_id, position
                 """)
             .ToLookup(row => row.ProductId);
@@ -176,7 +176,7 @@ public static class RecipeStore
             SELECT id, name, version, density, bowl_loss_share AS bowlLoss, mix_min AS mixMin, rest_least AS restLeast,
                    rest_aim AS restAim, rest_most AS restMost, ready_when AS readyWhen, caution,
                    family, held_back_percent AS heldBack, fat_size AS fatSize, turns, turn_min AS turnMin, turn_rest_min AS turnRest, thinnest_mm AS thinnest,
-                   thickest_mm AS thickest, keeps_cold_days AS keepsCold, keeps_frozen_days AS keepsFrozen, retired
+                   thickest_mm AS thickest, keeps_cold_days AS keepsCold, keeps_frozen_days AS keepsFrozen, retired, cure
             FROM dough {of}
             """,
             new { ids }).ToDictionary(row => row.Id, row => new DoughFormula(
@@ -192,6 +192,7 @@ public static class RecipeStore
                 row.Caution)
             {
                 IsRetired = row.Retired == 1,
+                Cure = row.Cure,
                 Method = new DoughMethod(
                     Word<DoughFamily>(row.Family), row.HeldBack, row.FatSize, (int)row.Turns, (int)row.TurnMin, (int)row.TurnRest, row.Thinnest, row.Thickest, (int)row.KeepsCold, (int)row.KeepsFrozen),
             });
@@ -232,6 +233,7 @@ public static class RecipeStore
         WeightsOutMin = (int?)row.WeightsOut,
         Turned = row.Turned == 1,
         Seals = row.Seals == 1,
+        Cure = row.Cure,
         TemperaturesWritten = stages[(row.ProductId, row.Id)].Any(one => one.Written.Length > 0) ? [.. stages[(row.ProductId, row.Id)].Select(one => one.Written)] : [],
         Handwork = HandworkRows.Read(row.Handwork),
     };
@@ -243,11 +245,11 @@ public static class RecipeStore
 
     private sealed record DoughRow(
         string Id, string Name, long Version, double Density, double BowlLoss, long MixMin, long RestLeast, long RestAim, long RestMost, string ReadyWhen, string Caution,
-        string Family, double HeldBack, string FatSize, long Turns, long TurnMin, long TurnRest, double Thinnest, double Thickest, long KeepsCold, long KeepsFrozen, long Retired);
+        string Family, double HeldBack, string FatSize, long Turns, long TurnMin, long TurnRest, double Thinnest, double Thickest, long KeepsCold, long KeepsFrozen, long Retired, string Cure);
 
     private sealed record StepRow(
         string ProductId, string Id, string Name, string Station, long? PerBatch, double? PerPie, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, long UsesDough, string ReadyWhen, string Caution,
-        string? Bakes, string Place, long HeatedTray, long? WeightsOut, long Turned, long Seals, string Handwork);
+        string? Bakes, string Place, long HeatedTray, long? WeightsOut, long Turned, long Seals, string Handwork, string Cure);
 
     private sealed record PanRow(
         string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray, string? BoughtAs, long Retired);

@@ -32,15 +32,15 @@ public static class RecipeWriter
         connection.Execute(
             """
                 INSERT INTO dough (id, name, version, density, bowl_loss_share, mix_min, rest_least, rest_aim, rest_most, ready_when, caution,
-                  family, held_back_percent, fat_size, turns, turn_min, turn_rest_min, thinnest_mm, thickest_mm, keeps_cold_days, keeps_frozen_days)
+                  family, held_back_percent, fat_size, turns, turn_min, turn_rest_min, thinnest_mm, thickest_mm, keeps_cold_days, keeps_frozen_days, cure)
                 VALUES (@id, @name, @version, @density, @loss, @mix, @least, @aim, @most, @ready, @caution,
-                  @family, @heldBack, @fatSize, @turns, @turnMin, @turnRest, @thinnest, @thickest, @keepsCold, @keepsFrozen)
+                  @family, @heldBack, @fatSize, @turns, @turnMin, @turnRest, @thinnest, @thickest, @keepsCold, @keepsFrozen, @cure)
                 ON CONFLICT (id) DO UPDATE SET name = excluded.name, version = excluded.version, density = excluded.density,
                   bowl_loss_share = excluded.bowl_loss_share, mix_min = excluded.mix_min, rest_least = excluded.rest_least,
                   rest_aim = excluded.rest_aim, rest_most = excluded.rest_most, ready_when = excluded.ready_when, caution = excluded.caution,
                   family = excluded.family, held_back_percent = excluded.held_back_percent, fat_size = excluded.fat_size, turns = excluded.turns, turn_min = excluded.turn_min,
                   turn_rest_min = excluded.turn_rest_min, thinnest_mm = excluded.thinnest_mm, thickest_mm = excluded.thickest_mm,
-                  keeps_cold_days = excluded.keeps_cold_days, keeps_frozen_days = excluded.keeps_frozen_days
+                  keeps_cold_days = excluded.keeps_cold_days, keeps_frozen_days = excluded.keeps_frozen_days, cure = excluded.cure
                 """,
             new
             {
@@ -65,6 +65,7 @@ public static class RecipeWriter
                 thickest = dough.Method.ThickestMm,
                 keepsCold = dough.Method.KeepsColdDays,
                 keepsFrozen = dough.Method.KeepsFrozenDays,
+                cure = dough.Cure,
             });
         foreach (var (line, position) in dough.Lines.Select((line, position) => (line, position)))
             Rows.Insert(connection, "dough_line", new { dough_id = dough.Id, position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
@@ -211,6 +212,7 @@ public static class RecipeWriter
                 celsius = step.Celsius,
                 uses_dough = step.UsesDough ? 1 : 0,
                 ready_when = step.ReadyWhen,
+                cure = step.Cure,
                 caution = step.Caution,
                 bakes = step.IsBake ? Naming.Of(step.Bakes) : null,
                 place = Naming.Of(step.Place),

@@ -262,6 +262,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The work of a day at the bench, with its weights. */
+        get: operations["GetBench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/writing/usual": {
         parameters: {
             query?: never;
@@ -1134,6 +1151,8 @@ export interface components {
             readyWhen: string;
             /** @description What can hurt. */
             caution: string;
+            /** @description How it keeps, in words. */
+            keeps: string;
         };
         /** @description Discs of one kind. */
         BatchDiscAnswer: {
@@ -1170,6 +1189,60 @@ export interface components {
              * @description Its share of the formula.
              */
             percent: number;
+        };
+        /** @description The work of a day at the bench. */
+        BenchAnswer: {
+            /** @description The day. */
+            dayName: string;
+            /**
+             * Format: int32
+             * @description Minutes of hands in all.
+             */
+            minutes: number;
+            /** @description By the clock. */
+            tasks: components["schemas"]["BenchTaskAnswer"][];
+        };
+        /** @description A task at the bench. */
+        BenchTaskAnswer: {
+            /** @description As in the plan. */
+            id: string;
+            /** @description When it begins. */
+            start: components["schemas"]["Moment"];
+            /** @description When it ends. */
+            end: components["schemas"]["Moment"];
+            /**
+             * Format: int32
+             * @description How long it takes.
+             */
+            minutes: number;
+            /** @description What is done. */
+            name: string;
+            /** @description Of which product. */
+            product: string;
+            /** @description In which pan. */
+            pan: string;
+            /**
+             * Format: int32
+             * @description How many pies.
+             */
+            pies: number;
+            /** @description Where. */
+            station: string;
+            /**
+             * Format: int32
+             * @description Temperature of the place.
+             */
+            celsius: number;
+            /** @description What it takes, one thing each, as the scale shows it. */
+            weights: string[];
+            /** @description The sensory test, and what is done where it fails. */
+            readyWhen: string;
+            /** @description What can hurt. */
+            caution: string;
+            /** @description How the pie keeps, where it is boxed; empty elsewhere. */
+            keeps: string;
+            /** @description The pick-up that it is for. */
+            pickUp: components["schemas"]["Moment"];
         };
         /** @description A stretch of time that is drawn in one piece. */
         BlockAnswer: {
@@ -1431,6 +1504,8 @@ export interface components {
             restMost?: null | number;
             /** @description The sign that mixing is done. */
             readyWhen?: null | string;
+            /** @description What is done where that sign does not come. */
+            cure?: null | string;
             /** @description What can hurt. */
             caution?: null | string;
             /** @description One of the names of DoughFamily; null for flaky. */
@@ -1603,6 +1678,24 @@ export interface components {
             handles: null | string[];
             /** @description What can hurt. */
             cautions: string[];
+            /** @description Each time that it is made; empty where it has no step of its own. */
+            batches: components["schemas"]["FillingBatchAnswer"][];
+            /** @description Its method, up to the step that fills. */
+            steps: components["schemas"]["FillingStepAnswer"][];
+            /** @description How the pie keeps. */
+            keeps: string;
+        };
+        /** @description One time that a filling is made. */
+        FillingBatchAnswer: {
+            /** @description When it is begun. */
+            start: components["schemas"]["Moment"];
+            /**
+             * Format: int32
+             * @description For how many pies.
+             */
+            pies: number;
+            /** @description In which pan. */
+            pan: string;
         };
         /** @description A layer of a product. */
         FillingLayerAnswer: {
@@ -1641,6 +1734,8 @@ export interface components {
              * @description What preparation leaves; null where nothing is lost.
              */
             yieldPercent: null | number;
+            /** @description What to weigh for each batch; empty where there is one only. */
+            perBatch: number[];
         };
         /** @description Pies that a filling goes into. */
         FillingLotAnswer: {
@@ -1755,6 +1850,26 @@ export interface components {
              * @description Thickness of the dough.
              */
             thicknessCm: number;
+        };
+        /** @description A step of a filling. */
+        FillingStepAnswer: {
+            /** @description What is done. */
+            name: string;
+            /** @description Where. */
+            station: string;
+            /** @description How long, in words. */
+            time: string;
+            /**
+             * Format: int32
+             * @description Temperature.
+             */
+            celsius: number;
+            /** @description The sensory test, and what is done where it fails. */
+            readyWhen: string;
+            /** @description What can hurt. */
+            caution: string;
+            /** @description When it is begun, batch by batch. */
+            starts: components["schemas"]["Moment"][];
         };
         /** @description The fillings of a day. */
         FillingsAnswer: {
@@ -2306,6 +2421,8 @@ export interface components {
              * @description What pot, bowl or bench takes, in kilograms made.
              */
             batchMostKg?: null | number;
+            /** @description Name of the ingredient of which every batch takes whole ones: eggs, tins; null where batches are simply equal. */
+            wholeOf?: null | string;
             /**
              * Format: double
              * @description Kilograms weighed in on one tray where it is baked; null where it is not.
@@ -3715,6 +3832,8 @@ export interface components {
             usesDough?: boolean;
             /** @description The sensory test. */
             readyWhen?: null | string;
+            /** @description What is done where that test fails. */
+            cure?: null | string;
             /** @description What can hurt. */
             caution?: null | string;
             /** @description What a bake bakes, one of the names of BakeOf; null where its place among the steps tells. */
@@ -4779,6 +4898,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FillingsAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetBench: {
+        parameters: {
+            query?: {
+                from?: string;
+                settled?: boolean;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchAnswer"];
                 };
             };
             /** @description Bad Request */

@@ -107,7 +107,7 @@ public static class RecipeJsonLd
         var parts = new List<string> { step.Name };
         if (step.IsBake) parts.Add(string.Join(", then ", step.Stages.Select(stage => $"{stage.TempC} °C for {stage.MinMin} to {stage.MaxMin} min")));
         if (step.Wait is { } wait) parts.Add(string.Create(CultureInfo.InvariantCulture, $"{wait.Least} min at least"));
-        if (step.ReadyWhen.Length > 0) parts.Add($"ready when {step.ReadyWhen}");
+        if (step.Sign.Length > 0) parts.Add($"ready when {step.Sign}");
         if (step.Caution.Length > 0) parts.Add(step.Caution);
         return string.Join(". ", parts);
     }

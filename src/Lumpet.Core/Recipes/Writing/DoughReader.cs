@@ -36,11 +36,11 @@ public static class DoughReader
         var density = checks.Number("density", draft.Density, 0.5, 1.6, "g/ml");
         var loss = checks.Number("bowlLossPercent", draft.BowlLossPercent, 0, 30, "%");
         var mix = checks.Whole("mixMin", draft.MixMin, 1, 480, "min");
-        var (ready, caution) = (checks.Words("readyWhen", draft.ReadyWhen), checks.Words("caution", draft.Caution));
+        var (ready, cure, caution) = (checks.Words("readyWhen", draft.ReadyWhen), checks.Words("cure", draft.Cure), checks.Words("caution", draft.Caution));
         var method = Method(checks, draft);
         return checks.Faults.Count > 0
             ? (null, [], checks.Faults)
-            : (new DoughFormula(id, name, version, lines, Density.FromGramsPerMillilitre(density), loss / 100, mix, rest, ready, caution) { Method = method }, names.Fresh, []);
+            : (new DoughFormula(id, name, version, lines, Density.FromGramsPerMillilitre(density), loss / 100, mix, rest, ready, caution) { Method = method, Cure = cure }, names.Fresh, []);
     }
 
     /// <summary>A dough as it would be written.</summary>
@@ -55,6 +55,7 @@ public static class DoughReader
         RestAim = dough.Rest.Aim,
         RestMost = dough.Rest.Most,
         ReadyWhen = dough.ReadyWhen,
+        Cure = dough.Cure.Length == 0 ? null : dough.Cure,
         Caution = dough.Caution,
         Family = Naming.Of(dough.Method.Family),
         HeldBackPercent = dough.Method.HeldBackPercent,

@@ -32,6 +32,9 @@ public sealed record DoughDraft
     /// <summary>The sign that mixing is done.</summary>
     public string? ReadyWhen { get; init; }
 
+    /// <summary>What is done where that sign does not come.</summary>
+    public string? Cure { get; init; }
+
     /// <summary>What can hurt.</summary>
     public string? Caution { get; init; }
 

@@ -264,12 +264,25 @@ public static class UsualChains
 
         public List<LinkDraft> Links { get; } = [];
 
-        public void Add(StepDraft step) => Steps.Add(step);
+        /// <summary>What is usually done where a step's test fails.</summary>
+        private static StepDraft Cured(StepDraft step) => step.Id switch
+        {
+            "line" => step with { Cure = "back into the cold for 10 min; patch cracks, never stretch" },
+            "chill-lined" => step with { Cure = "10 min more" },
+            "blind" => step with { Cure = "5 min more, bare" },
+            "whisk" => step with { Cure = "strain it again" },
+            "cook" or "reduce" => step with { Cure = "boil a minute longer" },
+            "bake" => step with { Cure = "5 min more; shield a rim that is dark" },
+            "set" => step with { Cure = "leave it in the cold; box the next first" },
+            _ => step,
+        };
+
+        public void Add(StepDraft step) => Steps.Add(Cured(step));
 
         /// <summary>Adds a step after others, each within so many minutes; 0 where a wait stands between.</summary>
         public void Then(StepDraft step, params (string Before, int Within)[] after)
         {
-            Steps.Add(step);
+            Add(step);
             Links.AddRange(after.Select(one => new LinkDraft(one.Before, step.Id, 0, one.Within)));
         }
     }

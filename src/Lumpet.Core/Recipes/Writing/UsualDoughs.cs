@@ -33,6 +33,7 @@ public static class UsualDoughs
             RestAim = restAim,
             RestMost = 2880,
             ReadyWhen = readyWhen,
+            Cure = family == DoughFamily.BoughtIn ? "thaw it longer" : "20 min of cold where it sticks; held-back water by the spoon where it crumbles; a longer rest where it springs back",
             Caution = string.Empty,
             Family = Naming.Of(family),
             HeldBackPercent = heldBack,

@@ -29,6 +29,7 @@ internal static class SingleStepReader
             id, name, station ?? default, hands, stages, wait, celsius, step.UsesDough, checks.Words($"{path}.readyWhen", step.ReadyWhen), checks.Words($"{path}.caution", step.Caution))
         {
             Seals = step.Seals,
+            Cure = checks.Words($"{path}.cure", step.Cure),
         };
         return stages.Length == 0 ? read : AtTheOven(checks, step, path, read);
     }
@@ -95,6 +96,7 @@ internal static class SingleStepReader
         Stages = [.. step.Stages.Select((stage, at) => new StageDraft(stage.TempC, stage.MinMin, stage.MaxMin, step.TemperaturesWritten.Count > at && step.TemperaturesWritten[at].Length > 0 ? step.TemperaturesWritten[at] : null))],
         UsesDough = step.UsesDough,
         ReadyWhen = step.ReadyWhen,
+        Cure = step.Cure.Length == 0 ? null : step.Cure,
         Caution = step.Caution,
         Bakes = step.IsBake ? Naming.Of(step.Bakes) : null,
         Place = step.IsBake && step.Place != OvenPlace.Shelf ? Naming.Of(step.Place) : null,

@@ -39,6 +39,9 @@ public sealed record StepDraft
     /// <summary>The sensory test.</summary>
     public string? ReadyWhen { get; init; }
 
+    /// <summary>What is done where that test fails.</summary>
+    public string? Cure { get; init; }
+
     /// <summary>What can hurt.</summary>
     public string? Caution { get; init; }
 

@@ -57,7 +57,7 @@
         <ul class="mt-1">
           {#each batch.making as said (said)}<li>{said}</li>{/each}
         </ul>
-        <p class="small">Ready when: {batch.readyWhen}.</p>
+        <p class="small">Ready when: {batch.readyWhen}. {batch.keeps}</p>
         {#if batch.caution}<p class="small"><b>Caution:</b> {batch.caution}</p>{/if}
       </div>
       <table class="self-start">

@@ -186,6 +186,7 @@
       </div>
       <div class="mt-2 grid gap-x-4 gap-y-2 md:grid-cols-2">
         <TextField label="Ready when" field="readyWhen" {failure} bind:value={written.readyWhen} />
+        <TextField label="If it is not: what then" field="cure" {failure} bind:value={written.cure} />
         <TextField label="Caution" field="caution" {failure} bind:value={written.caution} />
       </div>
       <div class="mt-4 flex flex-wrap items-center gap-3">

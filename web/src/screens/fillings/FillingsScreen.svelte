@@ -9,6 +9,7 @@
   import MadeFirst from '../../parts/MadeFirst.svelte'
   import MadeBatch from './MadeBatch.svelte'
   import Mark from '../../parts/Mark.svelte'
+  import StepNotes from '../../parts/StepNotes.svelte'
 
   interface Props {
     params?: { day?: string }
@@ -28,7 +29,11 @@
       <th scope="row" class="py-1 text-left font-normal"
         >{line.name}{line.preparation ? `, ${line.preparation}` : ''}</th
       >
-      <td class="weight text-right">{grams(line.grams)}</td>
+      <td class="weight text-right"
+        >{grams(line.grams)}{#if line.perBatch.length > 0}<span class="small block font-normal"
+            >{line.perBatch.map((weight) => grams(weight)).join(' + ')}</span
+          >{/if}</td
+      >
       <td class="small w-64 pl-4">
         {#if line.toBuyGrams !== null}buy {grams(line.toBuyGrams)}: {line.yieldPercent} % is left{/if}
       </td>
@@ -74,6 +79,13 @@
     <section class="border-line together mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[1fr_24rem]">
       <div>
         <h2><Mark product={filling.name} size={22} /> {filling.name}</h2>
+        {#if filling.batches.length > 1}
+          <p class="small">
+            Made {filling.batches.length} times, weights in this order: {filling.batches
+              .map((batch) => `${batch.start.day} ${batch.start.clock} for ${batch.pies} of ${batch.pan}`)
+              .join(', ')}.
+          </p>
+        {/if}
         {#each filling.layers as layer, at (at)}
           {@const sum = layer.lines.reduce((total, line) => total + line.grams, 0)}
           {#if at > 0 || layer.title !== 'Filling'}<h3 class="mt-2 font-bold">{layer.title}</h3>{/if}
@@ -96,6 +108,19 @@
             </p>
           {/if}
         {/each}
+        <ol class="mt-2">
+          {#each filling.steps as step, at (at)}
+            <li>
+              <strong>{step.name}</strong>
+              <span class="small"
+                >{step.starts.map((start) => start.clock).join(', ')}{step.starts.length > 0 ? '; ' : ''}{step.station}, {step.time},
+                {step.celsius} °C</span
+              >
+              <StepNotes readyWhen={step.readyWhen} caution={step.caution} />
+            </li>
+          {/each}
+        </ol>
+        <p class="small">The pie is {filling.keeps}.</p>
         {#if filling.packaging.length > 0}
           <p class="mt-2">
             <strong>Packed with</strong>

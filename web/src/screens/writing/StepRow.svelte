@@ -44,6 +44,14 @@
   <span class="when"><StepTimes {step} {piece} /></span>
   <span class="signs">
     <input class="field" bind:value={step.readyWhen} placeholder="ready when" aria-label="{step.name}: ready when" />
+    {#if step.readyWhen || step.cure}
+      <input
+        class="field"
+        bind:value={() => step.cure ?? '', (text) => (step.cure = text.trim() === '' ? null : text)}
+        placeholder="if it is not: what then"
+        aria-label="{step.name}: what is done if it is not"
+      />
+    {/if}
     <input class="field" bind:value={step.caution} placeholder="caution" aria-label="{step.name}: caution" />
   </span>
   <span class="moves small">{@render moves()}</span>
