@@ -57,6 +57,12 @@ internal static class BenchEndpoints
             foreach (var piece in scaled.Pieces)
                 yield return Words($"{piece.Name}: {(piece.Disc > Mass.Zero ? Words($"{Math.Round(piece.Disc.Grams)} g") : "from the trim")}{(PieceWords.Rolled(piece) is { Length: > 0 } rolled ? $", {rolled}" : PieceWords.Cut(piece))}");
         var filling = FillingSteps.Of(product.Process);
+        if (filling.Count > 1 && step.Id == filling[0].Id)
+        {
+            foreach (var part in scaled.Fillings.Where(part => part.Part.Id == product.MainFilling.Id))
+                yield return Words($"{LayerWords.Title(product, part.Part)}, for all: {string.Join(", ", part.Lines.Select(line => Words($"{ScaleReading.GramsOf(line.Total, line.Line.Ingredient.Facts.WeighedTo)} g {line.Line.Ingredient.Name.ToLowerInvariant()}")))}");
+        }
+
         if (filling.Count > 0 && step.Id == filling[^1].Id)
         {
             foreach (var part in scaled.Parts.Where(part => part.Kind is PartKind.Filling or PartKind.Topping))

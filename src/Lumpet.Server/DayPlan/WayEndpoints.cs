@@ -25,13 +25,17 @@ internal static class WayEndpoints
         if (pies is < 1 or > MostPies) return FieldProblems.Of(("count", $"1 to {MostPies} pies."));
         if (product.SizeIn(pan ?? product.ReferencePan.Id)?.Pan is not { } chosen) return FieldProblems.Of(("pan", $"{product.Name} is not made in this pan."));
         var way = PieWay.Of(product, chosen, pies);
-        return TypedResults.Ok(new WayAnswer(way.Minutes, [.. way.Lines.Select(Line)]));
+        return TypedResults.Ok(Answer(way));
     }
+
+    /// <summary>A way as it is drawn.</summary>
+    internal static WayAnswer Answer(PieWay way) => new(way.Minutes, [.. way.Lines.Select(Line)]);
 
     private static WayLineAnswer Line(WayLine line) => new(
         line.Name,
         [.. line.Pieces.Select((piece, at) => new WayPieceAnswer(
             $"{at}",
+            piece.Step.Id,
             piece.Step.Name,
             piece.Step.IsBake ? "bake" : piece.Step.Hands is not null ? "hands" : "wait",
             Naming.Of(piece.Step.Station),
@@ -59,6 +63,7 @@ public sealed record WayLineAnswer(string Name, IReadOnlyList<WayPieceAnswer> Pi
 
 /// <summary>A step of a way.</summary>
 /// <param name="Id">Unique in its line.</param>
+/// <param name="Step">Id of the step, as it is written; of doughs and what is made first one of its own.</param>
 /// <param name="Name">What is done.</param>
 /// <param name="Kind">"hands", "bake" or "wait".</param>
 /// <param name="Station">Where.</param>
@@ -69,7 +74,7 @@ public sealed record WayLineAnswer(string Name, IReadOnlyList<WayPieceAnswer> Pi
 /// <param name="ReadyWhen">The sensory test.</param>
 /// <param name="Caution">What can hurt.</param>
 public sealed record WayPieceAnswer(
-    string Id, string Name, string Kind, string Station, int StartMin, int EndMin, int Celsius, IReadOnlyList<WayStageAnswer> Stages, string ReadyWhen, string Caution);
+    string Id, string Step, string Name, string Kind, string Station, int StartMin, int EndMin, int Celsius, IReadOnlyList<WayStageAnswer> Stages, string ReadyWhen, string Caution);
 
 /// <summary>A stage of a bake.</summary>
 /// <param name="TempC">Its temperature.</param>

@@ -7,6 +7,7 @@ using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Steps.Writing;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
+using Lumpet.Server.DayPlan;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
@@ -20,6 +21,9 @@ namespace Lumpet.Server.Recipes;
 /// <summary>Doughs and products as a person writes them.</summary>
 internal static class WritingEndpoints
 {
+    // As many pies as are made together where a way is drawn.
+    private const int PiesDrawn = 12;
+
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)
     {
@@ -110,7 +114,8 @@ internal static class WritingEndpoints
         return TypedResults.Ok(new CheckAnswer(
             faults.GroupBy(fault => fault.Field).ToDictionary(field => field.Key, field => field.Select(fault => fault.Message).ToArray()),
             product is null ? [] : [.. MadeFirst.In(product).Select(one => new TakesAnswer(one.Made.Name, one.Step.Id, one.IsSaid))],
-            product is null ? null : Pie(product)));
+            product is null ? null : Pie(product),
+            product is null ? null : WayEndpoints.Answer(PieWay.Of(product, product.ReferencePan, PiesDrawn))));
     }
 
     private static PieAnswer Pie(Product product)
@@ -205,7 +210,8 @@ public sealed record CheckRequest(string? Id, ProductDraft? Draft);
 /// <param name="Fields">Messages by field; empty where it can be saved.</param>
 /// <param name="Takes">Which step takes what is made first; empty while something is wrong.</param>
 /// <param name="Pie">One pie as it is written, in the pan for which it is; null while something but its name is wrong.</param>
-public sealed record CheckAnswer(IReadOnlyDictionary<string, string[]> Fields, IReadOnlyList<TakesAnswer> Takes, PieAnswer? Pie);
+/// <param name="Way">Its way along time, for a dozen pies; null likewise.</param>
+public sealed record CheckAnswer(IReadOnlyDictionary<string, string[]> Fields, IReadOnlyList<TakesAnswer> Takes, PieAnswer? Pie, WayAnswer? Way);
 
 /// <summary>One pie in the pan for which it is written.</summary>
 /// <param name="Pan">The pan.</param>

@@ -1274,6 +1274,7 @@ export interface components {
             /** @description Which step takes what is made first; empty while something is wrong. */
             takes: components["schemas"]["TakesAnswer"][];
             pie: null | components["schemas"]["PieAnswer"];
+            way: null | components["schemas"]["WayAnswer"];
         };
         /** @description A recipe as it is written so far. */
         CheckRequest: {
@@ -4162,6 +4163,8 @@ export interface components {
         WayPieceAnswer: {
             /** @description Unique in its line. */
             id: string;
+            /** @description Id of the step, as it is written; of doughs and what is made first one of its own. */
+            step: string;
             /** @description What is done. */
             name: string;
             /** @description "hands", "bake" or "wait". */

@@ -2,8 +2,8 @@
   import { api, type Schemas } from '../../api/client'
   import { duration } from '../../parts/amounts'
   import { Asked } from '../../parts/asked.svelte'
-  import { colourOf } from '../../parts/heat'
-  import { fitting } from '../ovens/layout'
+  import { heatOf } from './way'
+  import WayLines from './WayLines.svelte'
 
   interface Props {
     id: string
@@ -11,7 +11,6 @@
     count: number
   }
   const { id, pan, count }: Props = $props()
-  type Piece = Schemas['WayPieceAnswer']
 
   const asked = new Asked<Schemas['WayAnswer']>()
   asked.follow(['recipes', 'ingredients'], () => {
@@ -20,38 +19,10 @@
   })
   const way = $derived(asked.current)
 
-  const row = 58
-  const band = 24
-  const least = 5
-  let room = $state(1000)
-  const scale = $derived(way && way.minutes > 0 ? room / way.minutes : 1)
-  const x = (minute: number) => minute * scale
-  /** The pie lies below what runs into it. */
-  const top = (line: number) => ((way?.lines.length ?? 0) - 1 - line) * row + 20
-  const height = $derived((way?.lines.length ?? 0) * row + 26)
-  const hour = $derived([1, 2, 3, 4, 6, 8, 12, 24].find((hours) => hours * 60 * scale >= 76) ?? 48)
-  const hours = $derived(
-    way ? Array.from({ length: Math.floor(way.minutes / 60 / hour) }, (_, index) => (index + 1) * hour) : [],
-  )
-
   let opened = $state<{ line: number; piece: string }>()
   const open = $derived(
     opened && way?.lines[opened.line]?.pieces.find((piece) => piece.id === opened?.piece && piece.name),
   )
-  const width = (piece: Piece) => Math.max(least, x(piece.endMin) - x(piece.startMin))
-  const stages = (piece: Piece) =>
-    piece.stages.map((stage) => (stage.minMin / piece.stages.reduce((sum, one) => sum + one.minMin, 0)) * 100)
-  const heat = (piece: Piece) =>
-    piece.stages.length > 0
-      ? piece.stages.map((stage) => `${stage.tempC} °C ${stage.minMin} to ${stage.maxMin} min`).join(', then ')
-      : `at ${piece.celsius} °C`
-  /** A name, and shorter ways to say it where there is less room. */
-  const shorter = (name: string) => {
-    const word = name.split(/[ ,;:]/)[0] ?? ''
-    // "Let" says nothing of "Let it set".
-    return [name, name.split(/[,;:]/)[0] ?? name, ...(word.length > 3 ? [word] : [])]
-  }
-  const words = (piece: Piece) => `${piece.name}, ${duration(piece.endMin - piece.startMin)}, ${heat(piece)}`
 </script>
 
 {#if way}
@@ -61,133 +32,13 @@
       To scale, with every wait as it is wanted and hands for {count}
       {count === 1 ? 'pie' : 'pies'}. What is outlined is work; press a step to read it.
     </p>
-    <div class="way" style:height="{height}px" bind:clientWidth={room}>
-      {#each hours as before (before)}
-        <span class="tick" style:left="{x(way.minutes - before * 60)}px" style:height="{height - 18}px"></span>
-        {#if x(way.minutes - before * 60) >= 38}<span class="small clock" style:left="{x(way.minutes - before * 60)}px"
-            >{before} h before</span
-          >{/if}
-      {/each}
-      {#each way.lines as line, at (at)}
-        {#if line.joinsMin !== null}
-          <span
-            class="join"
-            style:left="{x(line.joinsMin)}px"
-            style:top="{top(at) + band / 2}px"
-            style:height="{top(line.joinsLine) - top(at)}px"
-          ></span>
-        {/if}
-      {/each}
-      {#each way.lines as line, at (at)}
-        {@const start = x(line.pieces[0]?.startMin ?? 0)}
-        <span
-          class="name small"
-          style:top="{top(at) - 19}px"
-          style:left={start < room * 0.7 ? `${start}px` : undefined}
-          style:right={start < room * 0.7 ? undefined : '0'}>{line.name}</span
-        >
-        {#each line.pieces as piece (piece.id)}
-          {@const tag = fitting(shorter(piece.name), width(piece))}
-          <button
-            class={['piece', piece.kind]}
-            class:open={opened?.line === at && opened.piece === piece.id}
-            style:left="{x(piece.startMin)}px"
-            style:top="{top(at)}px"
-            style:width="{width(piece)}px"
-            style:height="{band}px"
-            style:background={colourOf(piece.celsius)}
-            title={words(piece)}
-            aria-label={words(piece)}
-            aria-pressed={opened?.line === at && opened.piece === piece.id}
-            onclick={() => (opened = { line: at, piece: piece.id })}
-          >
-            {#each piece.stages as stage, number (number)}
-              <span class="stage" style:width="{stages(piece)[number]}%" style:background={colourOf(stage.tempC)}
-              ></span>
-            {/each}
-            {#if tag}<span class="tag">{tag}</span>{/if}
-          </button>
-        {/each}
-      {/each}
-    </div>
+    <WayLines {way} {opened} onopen={(line, piece) => (opened = { line, piece: piece.id })} />
     {#if open}
       <p class="note mt-2" role="status">
-        <strong>{open.name}</strong>, {open.station}, {duration(open.endMin - open.startMin)}, {heat(open)}.
+        <strong>{open.name}</strong>, {open.station}, {duration(open.endMin - open.startMin)}, {heatOf(open)}.
         {#if open.readyWhen}Ready when: {open.readyWhen}.{/if}
         {#if open.caution}<b>Caution:</b> {open.caution}{/if}
       </p>
     {/if}
   </section>
 {/if}
-
-<style>
-  .way {
-    position: relative;
-    margin-top: 0.5rem;
-    overflow: hidden;
-  }
-
-  .tick {
-    position: absolute;
-    top: 0;
-    width: 1px;
-    background: var(--color-line);
-  }
-
-  .clock {
-    position: absolute;
-    bottom: 0;
-    transform: translateX(-50%);
-    white-space: nowrap;
-  }
-
-  .join {
-    position: absolute;
-    width: 2px;
-    background: var(--color-base-content);
-    z-index: 1;
-  }
-
-  .name {
-    position: absolute;
-    white-space: nowrap;
-    padding-right: 4px;
-    background: var(--color-base-100);
-  }
-
-  .piece {
-    position: absolute;
-    display: flex;
-    border: 1px solid rgb(42 29 23 / 30%);
-    border-radius: 3px;
-    overflow: hidden;
-    cursor: pointer;
-  }
-
-  .piece.hands {
-    border: 2px solid var(--color-base-content);
-  }
-
-  .piece.open {
-    outline: 3px solid var(--color-damson);
-    outline-offset: 1px;
-  }
-
-  .stage {
-    height: 100%;
-  }
-
-  .tag {
-    position: absolute;
-    left: 4px;
-    top: 50%;
-    transform: translateY(-50%);
-    padding: 0 4px;
-    border-radius: 3px;
-    background: var(--color-paper);
-    font-size: 0.75rem;
-    font-weight: 700;
-    line-height: 1.35;
-    white-space: nowrap;
-  }
-</style>

@@ -25,7 +25,7 @@
 </script>
 
 <!-- One step as it is written: what is done, where, how long, by which sign it is done. -->
-<li>
+<li id="step-{step.id}">
   <span class="heat" style:background={colourOf(step.celsius ?? step.stages?.[0]?.tempC ?? 20)}></span>
   <span class="what">
     <input class="field name" bind:value={step.name} aria-label="Step {number}" placeholder="what is done" />

@@ -17,6 +17,7 @@
   import SizeFields from './SizeFields.svelte'
   import SchoolsField from './SchoolsField.svelte'
   import StepsField from './StepsField.svelte'
+  import WayField from './WayField.svelte'
 
   interface Props {
     params?: { id?: string }
@@ -143,6 +144,7 @@
   let checked = $state.raw<Record<string, string[]>>({})
   let takes = $state.raw<Schemas['TakesAnswer'][]>([])
   let pie = $state.raw<Schemas['PieAnswer']>()
+  let way = $state.raw<Schemas['WayAnswer']>()
   let asked = 0
   $effect(() => {
     const body = draft && { id: version > 0 ? (params?.id ?? null) : null, draft: $state.snapshot(draft) as Draft }
@@ -154,6 +156,7 @@
         if (Object.keys(data.fields).length === 0) takes = data.takes
         // The last that held together stays, rather than a hole while a word is typed.
         pie = data.pie ?? pie
+        way = data.way ?? way
         checked = Object.fromEntries(Object.entries(data.fields).filter(([field]) => /^(steps|links)/.test(field)))
       })
     }, 150)
@@ -313,6 +316,14 @@
           written.baseTreatment = taken.baseTreatment
         }}
       />
+      {#if way}
+        <WayField
+          {way}
+          steps={draft.steps}
+          onedit={(act, step, other) => void edit(act, step, other)}
+          onfields={(step) => document.getElementById(`step-${step}`)?.querySelector('input')?.focus()}
+        />
+      {/if}
       <StepsField
         steps={draft.steps}
         links={(draft.links ??= [])}
