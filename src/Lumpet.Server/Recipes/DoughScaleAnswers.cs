@@ -57,6 +57,7 @@ public sealed record FindingAnswer(string Part, double Percent, double Least, do
 /// <param name="StripWidthCm">Width of a strip.</param>
 /// <param name="StripPitchCm">From the middle of a strip of a lattice to that of the next; 0 of other pieces.</param>
 /// <param name="Reckoning">How its size follows from the pan, in words that can be checked by hand.</param>
+/// <param name="ThicknessMm">To which it is rolled.</param>
 /// <param name="AreaCm2">Its area.</param>
 /// <param name="PieceGrams">Its weight.</param>
 /// <param name="DiscGrams">Weight of its disc.</param>
@@ -76,6 +77,7 @@ public sealed record PieceAnswer(
     double StripWidthCm,
     double StripPitchCm,
     string Reckoning,
+    double ThicknessMm,
     double AreaCm2,
     double PieceGrams,
     double DiscGrams,

@@ -7,7 +7,6 @@ using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Steps.Writing;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
-using Lumpet.Server.DayPlan;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;

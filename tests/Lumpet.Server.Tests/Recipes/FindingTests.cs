@@ -86,7 +86,7 @@ public sealed class FindingTests(TestServer server) : IClassFixture<TestServer>
                 // Area, thickness and density make the weight of every piece, as it can be checked by hand.
                 var dough = answer.GetProperty("dough");
                 Assert.All(dough.GetProperty("pieces").EnumerateArray(), piece => Assert.Equal(
-                    piece.GetProperty("areaCm2").GetDouble() * dough.GetProperty("thicknessMm").GetDouble() / 10 * dough.GetProperty("density").GetDouble(), piece.GetProperty("pieceGrams").GetDouble(), 0.2));
+                    piece.GetProperty("areaCm2").GetDouble() * piece.GetProperty("thicknessMm").GetDouble() / 10 * dough.GetProperty("density").GetDouble(), piece.GetProperty("pieceGrams").GetDouble(), 0.2));
             }
         }
     }

@@ -2990,6 +2990,11 @@ export interface components {
             reckoning: string;
             /**
              * Format: double
+             * @description To which it is rolled.
+             */
+            thicknessMm: number;
+            /**
+             * Format: double
              * @description Its area.
              */
             areaCm2: number;

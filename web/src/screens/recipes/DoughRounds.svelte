@@ -57,7 +57,8 @@
         kind={millimetres}
         label="Thickness in mm"
         onchange={onthickness}
-      />{:else}{dough.thicknessMm}{/if} mm
+      />{:else}{dough.thicknessMm}{/if} mm{#each dough.pieces.filter((piece) => piece.thicknessMm !== dough.thicknessMm) as piece (piece.name)},
+      {piece.name} to {piece.thicknessMm} mm{/each}
   </h2>
   {#if onthickness && dough.thicknessMm !== dough.writtenThicknessMm}
     <p class="note my-1">
@@ -91,8 +92,10 @@
         <strong>{piece.name}</strong>
         {size(piece)}
         <span class="small block">
-          {piece.reckoning} = {piece.areaCm2} cm² × {dough.thicknessMm / 10} cm × {dough.density} g/ml = {piece.pieceGrams}
-          g; / (1 − {piece.trimPercent} %) = {piece.trimPercent === 0 ? '' : 'disc '}{piece.discGrams} g</span
+          {#if piece.name === 'shell'}{piece.reckoning}: {piece.pieceGrams} g{:else}
+            {piece.reckoning} = {piece.areaCm2} cm² × {Number((piece.thicknessMm / 10).toFixed(4))} cm × {dough.density} g/ml
+            = {piece.pieceGrams}
+            g; / (1 − {piece.trimPercent} %) = {piece.trimPercent === 0 ? '' : 'disc '}{piece.discGrams} g{/if}</span
         >
       </li>
     {/each}

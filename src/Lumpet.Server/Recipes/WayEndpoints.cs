@@ -1,12 +1,11 @@
 using Lumpet.Core;
 using Lumpet.Core.DayPlan;
 using Lumpet.Server.Faults;
-using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.HttpResults;
 
-namespace Lumpet.Server.DayPlan;
+namespace Lumpet.Server.Recipes;
 
 /// <summary>The way of a pie along time.</summary>
 internal static class WayEndpoints
