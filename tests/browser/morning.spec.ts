@@ -157,6 +157,7 @@ test('every place has its key, and the keys can be switched off', async ({ page 
     ['v', 'ovens'],
     ['d', 'dough'],
     ['f', 'fillings'],
+    ['n', 'bench'],
     ['r', 'recipes'],
     ['b', 'bakery'],
     ['i', 'ingredients'],

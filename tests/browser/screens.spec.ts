@@ -28,6 +28,7 @@ const screens = [
   '/preparations/new',
   '/dough',
   '/fillings',
+  '/bench',
   '/recipes',
   '/recipes/pear/26/24',
   '/recipes/damson/23/6',
@@ -85,6 +86,7 @@ for (const sheet of [
   '/ovens',
   '/dough',
   '/fillings',
+  '/bench',
   '/recipes/pear/26/24',
   '/recipes/slab/34x24/6',
 ])

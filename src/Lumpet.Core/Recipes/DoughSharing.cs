@@ -27,7 +27,7 @@ public static class DoughSharing
             ?? throw new ArgumentException(FormattableString.Invariant($"{sheet.Strips / 2} strips of {sheet.StripWidth.Centimetres:0.0#} cm do not lie side by side on {product.ReferencePan.Name}"));
         var longest = DoughPieces.For(settled, settled.ReferencePan, Length.Zero).SelectMany(piece => piece.IsOnTop ? piece.Strips.All : []).Max();
         return longest <= sheet.Length ? settled : throw new ArgumentException(FormattableString.Invariant(
-            $"strips across {product.ReferencePan.Name} are up to {longest.Centimetres:0.0#} cm long, and those of the sheet {sheet.Length.Centimetres:0.0#} cm"));
+            $"strips across {product.ReferencePan.Name} are up to {longest.Centimetres:0.0#} cm long, and those of the sheet {sheet.Length.Centimetres:0.##} cm"));
     }
 
     private static Product Shared(Product product, DoughShare share)

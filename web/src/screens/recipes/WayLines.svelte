@@ -41,6 +41,12 @@
   const words = (piece: Piece) => `${piece.name}, ${duration(piece.endMin - piece.startMin)}, ${heatOf(piece)}`
 
   let from: number | undefined
+  function take(event: PointerEvent) {
+    if (!onmove) return
+    from = event.clientX
+    // Wherever it is let go, it is this piece that was dragged.
+    if (event.currentTarget instanceof Element) event.currentTarget.setPointerCapture(event.pointerId)
+  }
   function drop(piece: Piece, event: PointerEvent) {
     if (from === undefined || !onmove) return
     const by = event.clientX - from
@@ -95,7 +101,7 @@
         aria-label={words(piece)}
         aria-pressed={opened?.line === at && opened.piece === piece.id}
         onclick={() => onopen(at, piece)}
-        onpointerdown={(event) => (from = event.clientX)}
+        onpointerdown={(event) => take(event)}
         onpointerup={(event) => drop(piece, event)}
         onkeydown={(event) => move(piece, event)}
       >
