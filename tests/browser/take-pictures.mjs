@@ -13,6 +13,7 @@ const screens = [
   ['ovens-dark', '/ovens', 800, press('button', 'Dark')],
   ['dough', '/dough', 800],
   ['fillings', '/fillings', 800],
+  ['bench', '/bench', 900],
   ['recipe', '/recipes/pear/26/24', 1000],
   [
     'way',
