@@ -155,11 +155,30 @@ public sealed class AnyDraftTests
             Assert.Equal(pair.First.PerPie.Grams * 137, pair.First.Total.Grams, 4);
             Assert.Equal(pair.First.Total.Grams / pair.First.Line.Yield.Share, pair.First.ToBuy.Grams, 4);
         });
+        Balances(product, one);
         // In its own pan it is as it is written.
         if (size.Pan == product.ReferencePan) Assert.Equal(1, one.FillingScale.Factor, 6);
         var cost = PieCost.Of(one, PriceList.On(new LocalDate(2026, 6, 1), []));
         Assert.Null(cost.Total);
         Assert.All(product.AllLines, line => Assert.Contains(line.Ingredient.Name, cost.Missing));
+    }
+
+    /// <summary>Grams in are grams out, with every loss named: what boils away, what stays in pot and bowl, what is trimmed and what of that is used.</summary>
+    private static void Balances(Product product, ScaledProduct one)
+    {
+        Assert.All(one.Parts.Where(part => part.Layer is not null), part =>
+        {
+            var (weighed, layer) = (part.Lines.Sum(line => line.PerPie.Grams), part.Layer!);
+            var (boiled, inThePot) = (weighed * (1 - layer.ReducedTo), weighed * layer.ReducedTo * (1 - layer.KeptShare));
+            Assert.Equal(weighed, part.PerPie.Grams + boiled + inThePot, 1e-6 * weighed + 1e-9);
+        });
+        Assert.All(one.Doughs, part =>
+        {
+            var (weighed, dough) = (part.Lines.Sum(line => line.PerPie.Grams), part.Part.Dough!);
+            DoughPiece[] pieces = [.. one.Pieces.Where(piece => product.DoughOf(piece) == dough)];
+            Assert.Equal(weighed, pieces.Sum(piece => piece.Disc.Grams) + (weighed * dough.BowlLossShare), 1e-6 * weighed + 1e-9);
+            Assert.Equal(pieces.Sum(piece => piece.Disc.Grams), pieces.Sum(piece => piece.Mass.Grams + piece.Trim.Grams - piece.TakenFromTrim.Grams), 6);
+        });
     }
 
     private static void Planned(Product product)
@@ -169,6 +188,8 @@ public sealed class AnyDraftTests
         Assert.Equal(plan.Pies, plan.Fates.Sum(fate => fate.InTime + fate.Late + fate.Unfit + fate.NotBaked));
         Assert.Equal(plan.Tasks.Select(task => task.Id).Order(), plan.Reasons.Keys.Order());
         Assert.All(plan.Waves, wave => Assert.Equal([product.Name], wave.For));
+        // What is mixed and becomes no disc and is not left over is what stays in the bowl, by the dough's own share.
+        Assert.All(plan.Batches, batch => Assert.Equal(batch.Mass.Grams * batch.Dough.BowlLossShare, batch.Mass.Grams - batch.InDiscs.Grams - batch.Surplus.Grams, 1e-6 * batch.Mass.Grams));
     }
 
     private static void TakenElsewhere(Product product)
