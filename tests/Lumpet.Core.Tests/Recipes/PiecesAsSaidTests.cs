@@ -55,7 +55,7 @@ public sealed class PiecesAsSaidTests
     {
         var tops = new[] { Top.Lid, Top.Lattice, Top.Open };
         var used = 0;
-        Gen.Select(Gen.Double[150, 1800], Gen.Double[0.2, 0.8], Gen.Int[0, 2], Gen.Enum<Lining>(), Gen.Bool).Sample(
+        Gen.Select(Gen.Double[150, 1800], Gen.Double[0.2, 0.8], Gen.Int[0, 2], Gen.OneOfConst(Lining.OnePiece, Lining.FloorAndStrips, Lining.Pressed, Lining.SmallRounds), Gen.Bool).Sample(
             any =>
             {
                 var (grams, toBase, top, lining, fromWall) = any;
@@ -76,8 +76,7 @@ public sealed class PiecesAsSaidTests
                 Assert.Equal(tops[top] == Top.Open ? grams : grams * toBase, pieces.Where(piece => !piece.IsOnTop).Sum(piece => piece.Disc.Grams), 1e-6 * grams);
                 Assert.InRange(product.Crust.Thickness.Millimetres, 1, 15);
             },
-            iter: 300,
-            seed: "0000000000000");
+            iter: 300);
         Assert.True(used > 100);
     }
 
