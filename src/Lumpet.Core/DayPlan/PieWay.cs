@@ -46,7 +46,7 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         {
             bool IsMine(int node) => !graph.HoldsDough(node) && begun.First(other => other == node || Leads(graph, other, node)) == root;
             var joins = graph.Edges.Where(edge => IsMine(edge.From) && graph.HoldsDough(edge.To)).Select(edge => times.Start[edge.To]).DefaultIfEmpty(times.End[root]).Min();
-            lines.Add(new WayLine(Named(product, at), On(IsMine), joins, 0));
+            lines.Add(new WayLine(Named(product, at) ?? graph.Nodes[root].Name, On(IsMine), joins, 0));
         }
 
         MadeFirst(lines, product, pan, graph, times, pies);
@@ -54,13 +54,14 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         return new PieWay([.. lines.Select(line => line.From(first))], times.End.Max() - first);
     }
 
-    /// <summary>What is prepared first, second and so on: the fillings and toppings in their order, as <see cref="PreparationTaking"/> takes them.</summary>
-    private static string Named(Product product, int at) =>
+    /// <summary>What is prepared first, second and so on: the fillings and toppings in their order, as <see cref="PreparationTaking"/> takes them; null beyond them.</summary>
+    private static string? Named(Product product, int at) =>
         product.Layers.Where(layer => layer.Kind is PartKind.Filling or PartKind.Topping).ElementAtOrDefault(at) switch
         {
             { Name.Length: > 0 } layer => layer.Name,
             { Kind: PartKind.Filling } => "Filling",
-            _ => "Topping",
+            { Kind: PartKind.Topping } => "Topping",
+            _ => null,
         };
 
     /// <summary>Backwards from the box at minute 0, every wait as it is wanted.</summary>
@@ -135,7 +136,7 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
 }
 
 /// <summary>One line of a way.</summary>
-/// <param name="Name">Of what: the product, "Filling", "Topping", or something made first.</param>
+/// <param name="Name">Of what: the product, "Filling", "Topping", the first work of something else, or something made first.</param>
 /// <param name="Pieces">Its steps in order of time.</param>
 /// <param name="JoinsMin">When it runs into another line; null of the pie's own.</param>
 /// <param name="JoinsLine">Number of the line it runs into, from 0.</param>

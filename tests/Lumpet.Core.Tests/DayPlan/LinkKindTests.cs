@@ -112,6 +112,7 @@ public sealed class LinkKindTests
         Assert.True(Piece(way, "sauce").EndMin <= Piece(way, "bake").EndMin && Piece(way, "sauce").StartMin >= Piece(way, "bake").StartMin);
         // It is a line of its own, which runs into the box.
         Assert.DoesNotContain(way.Lines[0].Pieces, piece => piece.Step.Id == "sauce");
+        Assert.Equal(["Pear and ginger", "Filling", "sauce"], way.Lines.Select(line => line.Name));
         var night = PieWay.Of(With([], Linked("prepare", "fill", 1440, LinkKind.DayBefore)), Pan23, 4);
         Assert.Equal(840, Piece(night, "fill").StartMin - Piece(night, "prepare").EndMin);
     }

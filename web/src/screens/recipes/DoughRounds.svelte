@@ -53,7 +53,7 @@
   <h2>
     {onthickness ? 'Dough of one pie' : `${dough.name} on top`}, {lining === 'pressed in' ? 'pressed to' : 'rolled to'}
     {#if onthickness}<StepWord
-        value={dough.thicknessMm}
+        value={Math.round(dough.thicknessMm * 100) / 100}
         kind={millimetres}
         label="Thickness in mm"
         onchange={onthickness}
