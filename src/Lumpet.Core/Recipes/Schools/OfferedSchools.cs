@@ -139,7 +139,8 @@ public static class OfferedSchools
             links.Add(now.Links.Count == 1 && now.Steps.Count == 0 ? now.Links[0].Link : Between(from, to, 30));
         }
 
-        var firstLink = now.Links.Count > 0 ? now.Links[0].At : places.Draft.Links!.Count;
+        // A place is found by its links, so there is always one.
+        var firstLink = now.Links[0].At;
         return now with
         {
             Steps = [.. fresh.Select((step, offset) => new PlacedStep(at + offset, step))],

@@ -143,4 +143,31 @@ public sealed class SchoolTests
         // A filling that is set in a baked shell needs that shell.
         Assert.DoesNotContain(OfferedSchools.For(Draft("cream")), school => school.Place is SchoolPlace.Base or SchoolPlace.Tray or SchoolPlace.Heat);
     }
+
+    private static WrittenWay Way(ProductDraft draft) => new([.. draft.Steps!.OfType<StepDraft>()], [.. draft.Links!.OfType<LinkDraft>()]);
+
+    private static ProductDraft With(ProductDraft draft, WrittenWay way) => draft with { Steps = [.. way.Steps], Links = [.. way.Links] };
+
+    [Fact]
+    public void A_base_of_one_step_gives_the_pie_its_name_whatever_it_stands_on()
+    {
+        var draft = Taken(Draft("fruit-lid"), SchoolPlace.Base, "seal");
+        // Sealed, and not dried: one step is left of the two.
+        draft = With(draft, StepEditing.Apply(Way(draft), StepAct.TakeOut, "dry"));
+        Assert.Equal("seal", Taken(draft, SchoolPlace.Tray, "hotTray").BaseTreatment);
+        Assert.Equal("ovenFloor", Taken(Draft("fruit-lid"), SchoolPlace.Tray, "ovenFloor").BaseTreatment);
+        Assert.Equal("hotTray", Taken(Taken(draft, SchoolPlace.Tray, "hotTray"), SchoolPlace.Base, "plain").BaseTreatment);
+        Assert.Equal("plain", Taken(Taken(draft, SchoolPlace.Tray, "plain"), SchoolPlace.Base, "plain").BaseTreatment);
+    }
+
+    [Fact]
+    public void A_filling_that_is_made_while_its_shell_bakes_is_not_exchanged_and_a_sauce_beside_the_pie_is_no_matter()
+    {
+        var part = Taken(Draft("fruit-lid"), SchoolPlace.Base, "partBlind");
+        bool IsOffered(ProductDraft draft) => OfferedSchools.For(draft).Any(school => school.Place == SchoolPlace.Filling);
+        Assert.True(IsOffered(part));
+        Assert.False(IsOffered(part with { Links = [.. part.Links!, new LinkDraft("blind", "prepare", 0, 0, "during")] }));
+        var sauce = With(part, StepEditing.Apply(Way(part), StepAct.AddWork, "bake"));
+        Assert.True(IsOffered(With(sauce, StepEditing.Apply(Way(sauce), StepAct.FollowDuring, "work", "bake"))));
+    }
 }
