@@ -152,12 +152,18 @@ test('a task tells why it is when it is, and leads to its neighbours', async ({ 
 test('every place has its key, and the keys can be switched off', async ({ page }) => {
   await page.goto('/')
   await expect(line(page)).toBeVisible()
+  // No key leads to two places.
+  await page.keyboard.press('?')
+  await expect(page.locator('dialog kbd').first()).toBeVisible()
+  const keys = await page.locator('dialog kbd').allTextContents()
+  expect(keys.length).toBe(new Set(keys).size)
+  await page.keyboard.press('Escape')
   for (const [key, place] of [
     ['p', 'plan'],
     ['v', 'ovens'],
     ['d', 'dough'],
     ['f', 'fillings'],
-    ['n', 'bench'],
+    ['h', 'bench'],
     ['r', 'recipes'],
     ['b', 'bakery'],
     ['i', 'ingredients'],

@@ -85,7 +85,7 @@ test('a temperature is kept as the recipe gives it', async ({ page }) => {
 
 test('the bench sheet has the weights of each piece of work, and can be reached by a key', async ({ page }) => {
   await page.goto('/#/orders')
-  await page.keyboard.press('n')
+  await page.keyboard.press('h')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('of hands at the bench for')
   await expect(page.getByText(/base: \d+ g, rolled to/).first()).toBeVisible()
   await expect(page.getByText(/Filling: \d+ g a pie/).first()).toBeVisible()

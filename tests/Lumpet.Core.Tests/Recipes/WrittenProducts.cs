@@ -108,7 +108,7 @@ public static class WrittenProducts
     ];
 
     /// <summary>The usual doughs, by short names as a bakery gives them.</summary>
-    public static IReadOnlyList<DoughFormula> Doughs { get; } = 
+    public static IReadOnlyList<DoughFormula> Doughs { get; } =
     [
         .. Demonstration.Doughs.Select(dough => dough with { Id = ShortName.For(dough.Name, []) }),
         DoughReader.Read(UsualDoughs.All[^1] with { Name = "Shells by the piece", Lines = "1 tart shell, bought in" }, "shells-by-the-piece", 1, IngredientLibrary.All).Dough!,
