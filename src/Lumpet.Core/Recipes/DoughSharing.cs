@@ -49,12 +49,12 @@ public static class DoughSharing
         {
             var taken = Discs(Rolled(thickness), isOnTop);
             if (Math.Abs(taken / wanted - 1) < 1e-12) break;
-            thickness = Length.FromMillimetres(Math.Clamp(thickness.Millimetres * (wanted / taken), 0.05, 100));
+            thickness = Length.FromMillimetres(Math.Clamp(thickness.Millimetres * (wanted / taken), 0.001, 100));
             if (thickness > DoughSharing.Rolled.Thickest * 2) break;
         }
 
         if (thickness < DoughSharing.Rolled.Thinnest || thickness > DoughSharing.Rolled.Thickest)
-            throw new ArgumentException(FormattableString.Invariant($"{wanted.Grams:0} g for the {what} would be rolled to {thickness.Millimetres:0.0#} mm; dough is rolled to 1 to 15 mm"));
+            throw new ArgumentException(FormattableString.Invariant($"{wanted.Grams:0} g for the {what} would be rolled to {(thickness.Millimetres < 0.1 ? "under 0.1" : FormattableString.Invariant($"{thickness.Millimetres:0.0#}"))} mm; dough is rolled to 1 to 15 mm"));
         return Rolled(thickness);
 
         // What lies on top keeps the thickness that is written for it, or has its own from now on.

@@ -86,6 +86,8 @@ public sealed class PiecesAsSaidTests
         // 60 g of which half goes to the base: a tenth of 2.583 mm.
         var refused = Assert.Throws<ArgumentException>(() => Cut(crust => crust with { Share = Of(60, 0.5) }));
         Assert.Contains("30 g for the base would be rolled to 0.26 mm", refused.Message);
+        // 2 g are a hundred-and-fiftieth of 300: 0.017 mm.
+        Assert.Contains("2 g for the base would be rolled to under 0.1 mm", Assert.Throws<ArgumentException>(() => Cut(crust => crust with { Share = Of(4, 0.5) })).Message);
     }
 
     [Fact]
