@@ -25,6 +25,9 @@ public sealed record PreparationBatch(
     /// <summary>What is weighed in.</summary>
     public Mass Weighed => Made.Formula!.WeighedFor(Mass);
 
+    /// <summary>By what the hands' minutes count: kilograms weighed in, or pieces.</summary>
+    public double Units => How.Piece is { } one ? Mass / one : Weighed.Kilograms;
+
     /// <summary>The lots that need it, each once.</summary>
     public IReadOnlyList<string> LotIds => [.. Uses.SelectMany(use => use.LotIds).Distinct()];
 

@@ -38,11 +38,11 @@ public static class PreparationBatching
         return batches;
     }
 
-    /// <summary>How many equal batches, and how much each makes: what is wanted, or as many whole eggs or tins as make it.</summary>
+    /// <summary>How many equal batches, and how much each makes: what is wanted, or as many whole pieces, eggs or tins as make it.</summary>
     private static (int Count, Mass Each) Sizes(Ingredient made, Mass total)
     {
         var limits = made.Formula!.How!.Batches;
-        if (made.Formula.MadeOfOne is not { } one || one > limits.Most)
+        if (made.Formula.BatchUnit is not { } one || one > limits.Most)
         {
             var count = limits.CountFor(total);
             return (count, total / count);
@@ -60,7 +60,7 @@ public static class PreparationBatching
     private static PreparationBatch Batch(Ingredient made, int number, int of, Mass wanted, Mass each, List<PreparationDemand> uses)
     {
         var limits = made.Formula!.How!.Batches;
-        var least = made.Formula.MadeOfOne is { } one && one <= limits.Most ? one * Whole(limits.Least / one) : limits.Least;
+        var least = made.Formula.BatchUnit is { } one && one <= limits.Most ? one * Whole(limits.Least / one) : limits.Least;
         var mass = each < least ? least : each;
         return new PreparationBatch(
             made,

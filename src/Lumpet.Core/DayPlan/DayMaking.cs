@@ -40,19 +40,21 @@ internal sealed class DayMaking(ShiftCalendar calendar)
         from line in batch.Lines
         from wants in PreparationTaking.Wants(line.Line.Ingredient, line.Line.Yield.AsPurchased(line.Exact))
         select new PreparationDemand(
-            wants.Made, batch.Of == 1 ? batch.Dough.Name : FormattableString.Invariant($"{batch.Dough.Name}, batch {batch.Number}"), DayTasks.Id(batch, DayTasks.Mix), [.. batch.Discs.Select(disc => disc.LotId).Distinct()], batch.Discs.Sum(disc => disc.Count), wants.Wanted, batch.MixStartMin);
+            wants.Made, batch.Of == 1 ? batch.Dough.Name : FormattableString.Invariant($"{batch.Dough.Name}, batch {batch.Number}"), DayTasks.Id(batch, DayTasks.Mix), batch.LotIds, batch.Discs.Sum(disc => disc.Count), wants.Wanted, batch.MixStartMin);
 
     /// <summary>
     /// All batches with their times, what is made of others before what they are made of: that is wanted when they begin.
     /// </summary>
     /// <param name="demands">What pies and doughs take.</param>
     /// <param name="plan">What the ovens answered; null before they were asked.</param>
-    public IReadOnlyList<MadeBatch> Make(IReadOnlyList<PreparationDemand> demands, BakePlan? plan)
+    /// <returns>The batches, and what pies and batches take of doughs: those go by the mixer.</returns>
+    public DayMade Make(IReadOnlyList<PreparationDemand> demands, BakePlan? plan)
     {
-        if (demands.Count == 0) return [];
+        if (demands.Count == 0) return DayMade.Nothing;
+        var dough = demands.Where(IsDough).ToList();
         var trays = plan?.Trays.ToLookup(tray => tray.BakeId);
         var leftOut = plan?.Unplaced.ToLookup(tray => tray.BakeId);
-        var open = demands.GroupBy(demand => demand.Made.Id).ToDictionary(group => group.Key, group => group.ToList());
+        var open = demands.Where(demand => !IsDough(demand)).GroupBy(demand => demand.Made.Id).ToDictionary(group => group.Key, group => group.ToList());
         var made = new List<MadeBatch>();
         while (open.Count > 0)
         {
@@ -67,14 +69,22 @@ internal sealed class DayMaking(ShiftCalendar calendar)
                 made.Add(timed);
                 foreach (var inner in Inner(timed))
                 {
+                    if (IsDough(inner))
+                    {
+                        dough.Add(inner);
+                        continue;
+                    }
+
                     if (!open.TryGetValue(inner.Made.Id, out var wanted)) open[inner.Made.Id] = wanted = [];
                     wanted.Add(inner);
                 }
             }
         }
 
-        return made;
+        return new DayMade(made, dough);
     }
+
+    private static bool IsDough(PreparationDemand demand) => demand.Made.Formula!.How is DoughMaking;
 
     /// <summary>The bakes of batches as the ovens are asked for them.</summary>
     /// <param name="batches">Batches as they are expected.</param>
@@ -116,12 +126,13 @@ internal sealed class DayMaking(ShiftCalendar calendar)
         return [new BakeAfter(BakeId(one.Batch, before.Step.Id), least, Math.Max(least, most + (between.Length == 0 ? Preparations.Making.MostBetweenMin : 0)), false)];
     }
 
-    private static PreparationDemand[] Expected(LotAim aim, int pies)
+    private static PreparationDemand[] Expected(LotAim aim, int pies) => aim.Work.Takes.Count == 0 ? [] : Demands(aim.Work, pies, ExpectedTimes(aim), "1");
+
+    /// <summary>When a lot is worked on if its bakes are as late as they may be.</summary>
+    public static ParcelTimes ExpectedTimes(LotAim aim)
     {
         var work = aim.Work;
-        if (work.Takes.Count == 0) return [];
-        var bakes = work.Graph.Bakes.ToDictionary(node => node, node => (aim.Due(node) - work.Graph.Minutes(node, work.PiesTogether), aim.Due(node)));
-        return Demands(work, pies, work.Timetable.Around(work.PiesTogether, bakes), "1");
+        return work.Timetable.Around(work.PiesTogether, work.Graph.Bakes.ToDictionary(node => node, node => (aim.Due(node) - work.Graph.Minutes(node, work.PiesTogether), aim.Due(node))));
     }
 
     private static PreparationDemand[] Demands(LotWork work, int pies, ParcelTimes times, string parcel) => PlanStumblesException.Over(

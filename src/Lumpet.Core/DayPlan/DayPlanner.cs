@@ -1,5 +1,4 @@
 using Lumpet.Core.Baking.Planning;
-using Lumpet.Core.Batches;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
@@ -77,19 +76,28 @@ public static class DayPlanner
     {
         var making = new DayMaking(calendar);
         // What is baked before the pies is asked for as the round before needed it; its batches are the same, only their times may differ.
-        var problem = question.Problem(aims, making.Bakes(making.Make(before?.Demands ?? DayMaking.Expected(aims), null)));
+        var expected = before is null
+            ? DoughAndMade.Settle([.. aims.SelectMany(aim => Demands(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot.Mixer, calendar).Made
+            : making.Make(before.Demands, null).Batches;
+        var problem = question.Problem(aims, making.Bakes(expected));
         var plan = BakePlanner.Plan(problem, effort, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
-        var batches = parcels.SelectMany(Demands)
-            .GroupBy(demand => demand.Dough.Id)
-            .OrderBy(group => group.Key, StringComparer.Ordinal)
-            .SelectMany(group => DoughBatching.Divide([.. group], snapshot.Mixer))
-            .ToArray();
-        var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
-        var mixed = Mixing.Schedule(batches, calendar.LatestStart, firstMin);
-        PreparationDemand[] demands = [.. DayMaking.Of(aims, parcels), .. DayMaking.Of(mixed)];
-        return new DayRound(aims, problem, plan, parcels, mixed, making.Make(demands, plan), snapshot.Mixer) { Demands = demands };
+        var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times))], DayMaking.Of(aims, parcels), plan, snapshot.Mixer, calendar);
+        return new DayRound(aims, problem, plan, parcels, first.Mixed, first.Made, snapshot.Mixer) { Demands = first.Demands };
+    }
+
+    /// <summary>Of pies that no oven bakes, the steps themselves come later: those that take what is not there in time.</summary>
+    private static LotAim LaterUnbaked(DayRound round, LotAim aim)
+    {
+        var (work, times) = (aim.Work, round.ParcelsOf[aim.Work.Lot.Id].First().Times);
+        var later = new Dictionary<int, int>();
+        void Later(int node, int minutes) => later[node] = Math.Max(later.GetValueOrDefault(node), times.Start[node] + minutes);
+        var dough = Enumerable.Range(0, work.Graph.Nodes.Count).First(node => work.Graph.Nodes[node].UsesDough);
+        foreach (var mixed in round.Mixed.Where(mixed => mixed.Short > 0 && mixed.Batch.LotIds.Contains(work.Lot.Id))) Later(dough, mixed.Short);
+        foreach (var made in round.Made.Where(made => made.Short > 0 && made.Batch.LotIds.Contains(work.Lot.Id)))
+            Later(work.Takes.FirstOrDefault(taken => PreparationTaking.Planned(taken.Line.Ingredient).Any(one => one.Id == made.Batch.Made.Id))?.Node ?? dough, made.Short);
+        return later.Count == 0 ? aim : aim with { Work = later.Aggregate(work, (next, step) => next.With(step.Key, step.Value)) };
     }
 
     /// <summary>The bake that waits for something made first: what takes it leads there; the first where it is in the dough.</summary>
@@ -98,11 +106,11 @@ public static class DayPlanner
         .Select(taken => work.Graph.BakeAhead(taken.Node) is >= 0 and var bake ? bake : work.Graph.LastBake)
         .DefaultIfEmpty(work.Graph.Bakes[0]).First();
 
-    /// <summary>The discs that a parcel takes.</summary>
-    private static IEnumerable<DoughDemand> Demands(Parcel parcel)
+    /// <summary>The discs that so many pies of a lot take.</summary>
+    private static IEnumerable<DoughDemand> Demands(LotWork work, int pies, ParcelTimes times)
     {
-        var (work, lot) = (parcel.Work, parcel.Work.Lot);
-        var pieces = PlanStumblesException.Over(lot, () => Scaling.Scale(lot.Product, lot.Pan, parcel.Pies).Pieces);
+        var lot = work.Lot;
+        var pieces = PlanStumblesException.Over(lot, () => Scaling.Scale(lot.Product, lot.Pan, pies).Pieces);
         return
             from node in Enumerable.Range(0, work.Graph.Nodes.Count)
             where work.Graph.Nodes[node].UsesDough
@@ -111,7 +119,7 @@ public static class DayPlanner
             // Cut-outs that the trim gives take no disc.
             where disc > Mass.Zero
             select new DoughDemand(
-                lot.Product.DoughOf(piece), lot.Id, $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, parcel.Pies, piece, parcel.Times.Start[node]);
+                lot.Product.DoughOf(piece), [lot.Id], $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, pies, piece, times.Start[node]);
     }
 
     /// <summary>A disc is portioned on the scale, so it is rounded there, and a batch is the sum of what is portioned.</summary>
@@ -121,6 +129,7 @@ public static class DayPlanner
     private static LotAim Loosened(DayRound round, LotAim aim, int horizonMin)
     {
         var (work, next) = (aim.Work, aim);
+        if (work.Graph.Bakes.Count == 0) return LaterUnbaked(round, aim);
         if (!aim.GivenUp)
         {
             var (last, due) = (work.BakeId(work.Graph.LastBake), aim.Due(work.Graph.LastBake));
@@ -132,7 +141,7 @@ public static class DayPlanner
         {
             LotAim Later(int bake, int minutes) => next.ReleasedFrom(bake, Math.Max(next.Release[bake], parcel.Times.Start[bake] + minutes), horizonMin);
             foreach (var misfit in parcel.Times.Misfits) next = Later(misfit.Bake, Math.Max(1, misfit.Short));
-            foreach (var mixed in round.Mixed.Where(mixed => mixed.Short > 0 && mixed.Batch.Discs.Any(disc => disc.LotId == work.Lot.Id)))
+            foreach (var mixed in round.Mixed.Where(mixed => mixed.Short > 0 && mixed.Batch.LotIds.Contains(work.Lot.Id)))
                 next = Later(work.Graph.Bakes[0], mixed.Short);
             foreach (var made in round.Made.Where(made => made.Short > 0 && made.Batch.LotIds.Contains(work.Lot.Id)))
                 next = Later(TakingBake(work, made.Batch.Made.Id), made.Short);

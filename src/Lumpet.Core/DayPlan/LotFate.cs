@@ -28,7 +28,7 @@ public sealed record LotFate(
     internal static IReadOnlyList<LotFate> Of(IReadOnlyList<LotAim> aims, BakePlan plan, IReadOnlyList<Parcel> all, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, Mixer mixer)
     {
         var parcels = all.ToLookup(parcel => parcel.Work.Lot.Id);
-        var batches = mixed.SelectMany(one => one.Batch.Discs.Select(disc => disc.LotId).Distinct().Select(lot => (Lot: lot, Mixed: one))).ToLookup(pair => pair.Lot, pair => pair.Mixed);
+        var batches = mixed.SelectMany(one => one.Batch.LotIds.Select(lot => (Lot: lot, Mixed: one))).ToLookup(pair => pair.Lot, pair => pair.Mixed);
         var before = made.SelectMany(one => one.Batch.LotIds.Select(lot => (Lot: lot, Made: one))).ToLookup(pair => pair.Lot, pair => pair.Made);
         var leftOut = plan.Unplaced.DistinctBy(tray => tray.BakeId).ToDictionary(tray => tray.BakeId, tray => tray.Reason);
         return [.. aims.Select(aim => Of(aim.Work, [.. parcels[aim.Work.Lot.Id]], [.. batches[aim.Work.Lot.Id]], [.. before[aim.Work.Lot.Id]], leftOut, mixer))];
@@ -67,7 +67,7 @@ public sealed record LotFate(
         if (made.FirstOrDefault(one => one.Short > 0 && IsTakenBy(one, parcel)) is { } late)
             return Say($"{late.Batch.About} cannot be made by {At(late.Batch.NeededMin)}: {late.Why}");
         var rolled = parcel.Times.Start.Where((_, node) => parcel.Work.Graph.Nodes[node].UsesDough);
-        return batches.FirstOrDefault(one => one.Short > 0 && rolled.Any(start => start < one.Batch.NeededMin + one.Short)) is { } batch
+        return batches.FirstOrDefault(one => one.Short > 0 && (!one.Batch.Discs.Any(disc => disc.IsDiscOf(parcel.Work.Lot.Id)) || rolled.Any(start => start < one.Batch.NeededMin + one.Short))) is { } batch
             ? Say($"the mixer cannot have {batch.Batch.Dough.Name} mixed and rested by {At(batch.Batch.NeededMin)}")
             : null;
     }

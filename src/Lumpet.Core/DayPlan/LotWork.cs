@@ -5,17 +5,27 @@ namespace Lumpet.Core.DayPlan;
 /// <summary>A lot, ready to be planned. It never changes; what a round of planning aims at is a <see cref="LotAim"/>.</summary>
 internal sealed class LotWork
 {
+    private readonly Func<IReadOnlyDictionary<int, int>, LotWork> again;
+    private readonly IReadOnlyDictionary<int, int> notBefore;
+
     /// <summary>Work for a lot.</summary>
     /// <param name="lot">The lot.</param>
     /// <param name="calendar">The shifts.</param>
     /// <param name="mostTrays">Trays of the largest oven: what can travel together.</param>
     /// <param name="spareMin">By how many minutes boxes should be ready before the pick-up.</param>
     public LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin)
+        : this(lot, calendar, mostTrays, spareMin, new Dictionary<int, int>())
     {
+    }
+
+    private LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin, IReadOnlyDictionary<int, int> notBefore)
+    {
+        this.notBefore = notBefore;
+        again = later => new LotWork(lot, calendar, mostTrays, spareMin, later);
         Lot = lot;
         DayBefore = calendar.DayBefore;
         Graph = new StepGraph(lot.Product.ProcessIn(lot.Pan));
-        PiesTogether = lot.Trays.Take(Math.Max(1, mostTrays)).Sum();
+        PiesTogether = Graph.Bakes.Count == 0 ? lot.Count : lot.Trays.Take(Math.Max(1, mostTrays)).Sum();
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
         Takes = PreparationTaking.Of(lot.Product, Graph);
         var making = new MakingTimetable(calendar);
@@ -26,8 +36,12 @@ internal sealed class LotWork
             .SelectMany(taken => PreparationTaking.Planned(taken.Line.Ingredient))
             .Select(made => new ReadyFrom(making.FirstReady(made), $"{made.Name} can be made"))
             .Append(Graph.Nodes[node].UsesDough ? doughReady : ReadyFrom.Always)
+            .Append(notBefore.TryGetValue(node, out var minute) ? new ReadyFrom(minute, "what goes in can be made") : ReadyFrom.Always)
             .MaxBy(ready => ready.Min)!;
     }
+
+    /// <summary>The same lot, a step of which does not begin before a minute.</summary>
+    public LotWork With(int node, int notBeforeMin) => again(new Dictionary<int, int>(notBefore) { [node] = notBeforeMin });
 
     /// <summary>Which step takes what of its recipe that is made first.</summary>
     public IReadOnlyList<TakenLine> Takes { get; }

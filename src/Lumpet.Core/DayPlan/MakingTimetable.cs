@@ -33,15 +33,15 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
 
     /// <summary>When a bake of a batch may begin at the soonest: all before it done as early as it can be.</summary>
     public int FirstDoor(PreparationBatch batch, Step bake) =>
-        After(batch.How.Method.TakeWhile(step => step != bake), batch.Weighed.Kilograms, FirstStart(batch.Made));
+        After(batch.How.Method.TakeWhile(step => step != bake), batch.Units, FirstStart(batch.Made));
 
     /// <summary>When its first step can begin: what goes into it is there then.</summary>
     private int FirstStart(Ingredient made) =>
         made.Formula!.Lines.SelectMany(line => PreparationTaking.Planned(line.Ingredient)).Select(FirstReady).Append(FirstMin).Max();
 
-    private int After(IEnumerable<Step> steps, double kilograms, int from) => steps.Aggregate(from, (minute, step) =>
+    private int After(IEnumerable<Step> steps, double units, int from) => steps.Aggregate(from, (minute, step) =>
     {
-        var length = Making.Minutes(step, kilograms);
+        var length = Making.Minutes(step, units);
         return (step.Wait is null ? calendar.EarliestStart(length, minute) ?? minute : minute) + length;
     });
 
@@ -71,7 +71,7 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
 
         TimedStep EndedBy(Step step, int endBy)
         {
-            var length = Making.Minutes(step, batch.Weighed.Kilograms);
+            var length = Making.Minutes(step, batch.Units);
             var start = calendar.LatestStart(length, endBy) ?? endBy - length;
             return new TimedStep(step, start, start + length);
         }

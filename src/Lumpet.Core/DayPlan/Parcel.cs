@@ -17,6 +17,8 @@ internal sealed record Parcel(LotWork Work, int Number, IReadOnlyList<int> Trays
     public static IEnumerable<Parcel> Of(LotWork work, ILookup<string, BakedTray> baked)
     {
         var bakes = work.Graph.Bakes;
+        // Nothing is baked: no oven keeps them apart.
+        if (bakes.Count == 0) return [new Parcel(work, 1, [.. Enumerable.Range(1, work.Lot.Trays.Count)], work.Lot.Count, work.Timetable.Around(work.Lot.Count, new Dictionary<int, (int, int)>()))];
         var byTray = bakes.ToDictionary(node => node, node => baked[work.BakeId(node)].ToDictionary(tray => tray.Tray));
         return Enumerable.Range(1, work.Lot.Trays.Count)
             .Where(number => bakes.All(node => byTray[node].ContainsKey(number)))

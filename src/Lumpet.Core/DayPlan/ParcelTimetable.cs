@@ -16,6 +16,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
     /// <param name="bakes">Start and end of each bake, by node.</param>
     public ParcelTimes Around(int pies, IReadOnlyDictionary<int, (int Start, int End)> bakes)
     {
+        if (graph.Bakes.Count == 0) return new UnbakedTimetable(graph, calendar, pickUpMin, spareMin, ready).Of(pies);
         var (start, end, misfits) = Fixed(bakes);
         foreach (var bake in graph.Bakes) Before(bake, pies, start, end, misfits);
         After(pies, start, end, misfits);
@@ -100,24 +101,9 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
         }
     }
 
-    /// <summary>The minute by which what comes first must end so that what follows may start at a minute.</summary>
-    private int EndBy(StepEdge edge, int startMin, bool aim)
-    {
-        var end = startMin - (aim ? edge.Lag.Aim : edge.Lag.Least);
-        return edge.Kind == LinkKind.DayBefore ? Math.Min(end, calendar.DayBefore(startMin)) : end;
-    }
+    private int EndBy(StepEdge edge, int startMin, bool aim) => calendar.EndBy(edge, startMin, aim);
 
-    /// <summary>The first minute at which what follows may start, once what comes first is timed.</summary>
-    private int From(StepEdge edge, int[] start, int[] end, bool aim)
-    {
-        var lag = aim ? edge.Lag.Aim : edge.Lag.Least;
-        return edge.Kind switch
-        {
-            LinkKind.During => start[edge.From] + lag,
-            LinkKind.DayBefore => Math.Max(end[edge.From] + lag, calendar.DayAfter(end[edge.From])),
-            _ => end[edge.From] + lag,
-        };
-    }
+    private int From(StepEdge edge, int[] start, int[] end, bool aim) => calendar.From(edge, start[edge.From], end[edge.From], aim);
 
     /// <summary>Bakes are timed by the ovens, which know no days: where one is not done on the day before what follows, that is said.</summary>
     private void OnTheDayBefore(int[] start, int[] end, List<Misfit> misfits)

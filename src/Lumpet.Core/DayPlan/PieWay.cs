@@ -1,4 +1,5 @@
 using Lumpet.Core.Pans;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Safety;
 using Lumpet.Core.Steps;
@@ -95,21 +96,18 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
 
     private static bool Leads(StepGraph graph, int from, int to) => graph.Out(from).Any(edge => edge.Carries && (edge.To == to || Leads(graph, edge.To, to)));
 
-    /// <summary>Mixing, turns and rest before the dough is rolled.</summary>
-    private static IEnumerable<WayPiece> Dough(DoughFormula dough, int rolledMin)
+    /// <summary>Mixing, turns and rest before the dough is taken.</summary>
+    private static IEnumerable<WayPiece> Dough(DoughFormula dough, int takenMin)
     {
-        var method = dough.Method;
-        WayPiece Made(string id, string name, Station station, bool isWork, int celsius, int start, int end, string readyWhen, string caution) => new(
-            new Step(id, name, station, isWork ? new Hands(end - start, 0) : null, [], isWork ? null : Span.Between(end - start, end - start), celsius, false, readyWhen, caution), start, end, caution);
-        var at = rolledMin - dough.Rest.Aim - (method.Turns * (method.TurnMinutes + method.TurnRestMinutes)) - dough.MixMinutes;
-        yield return Made(":mix", $"Mix {dough.Name}", Station.Dough, true, RoomC, at, at += dough.MixMinutes, dough.Sign, DoughCautions.Of(dough));
-        for (var turn = 1; turn <= method.Turns; turn++)
+        var at = takenMin - dough.Rest.Aim - dough.MadeInMinutes;
+        foreach (var (step, number) in new DoughMaking(dough).Method.Select((step, number) => (step, number)))
         {
-            yield return Made($":turn-{turn}", $"Roll and fold, turn {turn} of {method.Turns}", Station.Bench, true, RoomC, at, at += method.TurnMinutes, string.Empty, string.Empty);
-            yield return Made($":cold-{turn}", "Cold after the turn", Station.Cold, false, FridgeC, at, at += method.TurnRestMinutes, string.Empty, string.Empty);
+            // No step of a pie has an id with a colon.
+            var drawn = step with { Id = $":{step.Id}", Name = number == 0 ? $"{step.Name} {dough.Name}" : step.Name };
+            yield return new WayPiece(drawn, at, at += Making.Minutes(step, 0), number == 0 ? DoughCautions.Of(dough) : string.Empty);
         }
 
-        yield return Made(":rest", "Rest", Station.Cold, false, FridgeC, at, rolledMin, string.Empty, string.Empty);
+        yield return new WayPiece(new Step(":rest", "Rest", Station.Cold, null, [], dough.Rest, FridgeC, false, string.Empty, string.Empty), at, takenMin, string.Empty);
     }
 
     /// <summary>A line for everything that is made first, running into what takes it; of several batches the first.</summary>
@@ -118,7 +116,8 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         var calendar = new ShiftCalendar([new DayShift("Always", -Always, Always)]);
         var demands = DayMaking.Demands(product, pan, PreparationTaking.Of(product, graph), graph, pies, times, $"{product.Id}/", [product.Id]);
         var place = new Dictionary<string, int>();
-        foreach (var made in new DayMaking(calendar).Make([.. demands], null).Where(made => made.Batch.Number == 1))
+        var all = new DayMaking(calendar).Make([.. demands], null);
+        foreach (var made in all.Batches.Where(made => made.Batch.Number == 1))
         {
             var how = made.Batch.How;
             var pieces = made.Steps.Select(step => new WayPiece(step.Step, step.StartMin, step.EndMin, step.Step.Caution)).ToList();
@@ -126,12 +125,16 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
                 pieces.Add(new WayPiece(
                     new Step(DayTasks.Keep, "Keep", Station.Cold, null, [], how.Keeping.Hold, how.Keeping.Celsius, false, how.Keeping.BeforeUse.Length == 0 ? string.Empty : $"before use: {how.Keeping.BeforeUse}", string.Empty), made.DoneMin, made.Batch.NeededMin, string.Empty));
             // What another made thing takes runs into its line; anything else into the line of the step that takes it.
-            var taker = made.Batch.Uses[0].TaskId;
-            var into = place.Where(one => taker.StartsWith($"made:{one.Key}/", StringComparison.Ordinal)).Select(one => one.Value)
-                .Concat(Enumerable.Range(0, lines.Count).Where(line => lines[line].Pieces.Any(piece => taker == $"{product.Id}/{piece.Step.Id}"))).FirstOrDefault();
+            var into = Into(made.Batch.Uses[0].TaskId);
             place[made.Batch.Made.Id] = lines.Count;
             lines.Add(new WayLine(made.Batch.Made.Name, pieces, made.Batch.NeededMin, into));
         }
+
+        foreach (var taken in all.Dough.OrderBy(demand => demand.NeededMin).DistinctBy(demand => demand.Made.Id))
+            lines.Add(new WayLine(taken.Made.Name, [.. Dough(((DoughMaking)taken.Made.Formula!.How!).Dough, taken.NeededMin)], taken.NeededMin, Into(taken.TaskId)));
+
+        int Into(string taker) => place.Where(one => taker.StartsWith($"made:{one.Key}/", StringComparison.Ordinal)).Select(one => one.Value)
+            .Concat(Enumerable.Range(0, lines.Count).Where(line => lines[line].Pieces.Any(piece => taker == $"{product.Id}/{piece.Step.Id}"))).FirstOrDefault();
     }
 }
 

@@ -28,7 +28,8 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
     private void Batch(int at)
     {
         var batch = batches[at];
-        var lots = batch.Discs.Select(disc => disc.LotId).ToHashSet();
+        var lots = batch.Discs.Where(disc => disc.Piece is not null).SelectMany(disc => disc.LotIds).ToHashSet();
+        var first = batch.Discs.Where(disc => disc.NeededMin == batch.NeededMin).All(disc => disc.Piece is null) ? "the first of it is taken" : "the first disc is rolled";
         TaskLink[] rollers =
         [
             .. from parcel in parcels
@@ -36,6 +37,7 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
                from node in Enumerable.Range(0, parcel.Work.Graph.Nodes.Count)
                where parcel.Work.Graph.Nodes[node].UsesDough && parcel.Times.Start[node] >= batch.NeededMin
                select new TaskLink(Id(parcel, parcel.Work.Graph.Nodes[node].Id), parcel.Times.Start[node] - batch.NeededMin, 0),
+            .. batch.Discs.Where(disc => disc.TaskId is not null && taskIds.Contains(disc.TaskId)).DistinctBy(disc => disc.TaskId).Select(disc => new TaskLink(disc.TaskId!, disc.NeededMin - batch.NeededMin, 0)),
         ];
         var rest = batch.NeededMin - batch.RestStartMin;
         var spare = rest - batch.Dough.Rest.Least;
@@ -46,10 +48,10 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
         TaskLink[] before = at == 0 ? [] : [new TaskLink(DayTasks.Id(batches[at - 1], DayTasks.Mix), batch.MixStartMin - batches[at - 1].MixEndMin, 0)];
         before = [.. before, .. MadeFor(DayTasks.Id(batch, DayTasks.Mix))];
         reasons[DayTasks.Id(batch, DayTasks.Mix)] = new TaskReason(
-            turns > 0 ? Say($"its {turns} turns and the cold after each come first; the first disc is rolled at {At(batch.NeededMin)}")
-                : rest <= batch.Dough.Rest.Aim ? Say($"as late as its rest allows: the first disc is rolled at {At(batch.NeededMin)}, after {Long(rest)} in the cold")
+            turns > 0 ? Say($"its {turns} turns and the cold after each come first; {first} at {At(batch.NeededMin)}")
+                : rest <= batch.Dough.Rest.Aim ? Say($"as late as its rest allows: {first} at {At(batch.NeededMin)}, after {Long(rest)} in the cold")
                 : mixerFree == 0 ? Say($"the mixer is wanted for the next batch at {At(batch.MixEndMin)}")
-                : Say($"the shift leaves no later place; the first disc is rolled at {At(batch.NeededMin)}"),
+                : Say($"the shift leaves no later place; {first} at {At(batch.NeededMin)}"),
             before,
             [new TaskLink(DayTasks.Id(batch, turns == 0 ? DayTasks.Rest : DayTasks.Turn(0)), turns == 0 ? 0 : afterMix, 0)],
             Math.Min(Math.Min(afterMix, mixerFree), ShiftLeft(batch.MixEndMin)),
@@ -65,11 +67,15 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
             Say($"the dough rests under {Long(batch.Dough.Rest.Least)}"));
     }
 
-    /// <summary>The last tasks of what is made first and taken by a task.</summary>
+    /// <summary>The last tasks of what is made first and taken by a task, doughs among it.</summary>
     private IEnumerable<TaskLink> MadeFor(string taskId) =>
-        from one in round.Made
-        from use in one.Batch.Uses.Where(use => use.TaskId == taskId).Take(1)
-        select new TaskLink(DayTasks.Id(one.Batch, IsKept(one) ? DayTasks.Keep : one.Steps[^1].Step.Id), use.NeededMin - EndOf(one), 0);
+        (from one in round.Made
+         from use in one.Batch.Uses.Where(use => use.TaskId == taskId).Take(1)
+         select new TaskLink(DayTasks.Id(one.Batch, IsKept(one) ? DayTasks.Keep : one.Steps[^1].Step.Id), use.NeededMin - EndOf(one), 0))
+        .Concat(
+            from batch in batches
+            from portion in batch.Discs.Where(disc => disc.TaskId == taskId).Take(1)
+            select new TaskLink(DayTasks.Id(batch, DayTasks.Rest), portion.NeededMin - batch.NeededMin, 0));
 
     private static bool IsKept(MadeBatch one) => one.DoneMin < one.Batch.NeededMin;
 
@@ -153,7 +159,7 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
         var (graph, times) = (parcel.Work.Graph, parcel.Times);
         StepEdge[] onward = [.. graph.Out(node)];
         var rests = graph.Nodes[node].UsesDough
-            ? batches.Where(batch => batch.NeededMin <= times.Start[node] && batch.Discs.Any(disc => disc.LotId == parcel.Work.Lot.Id))
+            ? batches.Where(batch => batch.NeededMin <= times.Start[node] && batch.Discs.Any(disc => disc.IsDiscOf(parcel.Work.Lot.Id)))
                 .Select(batch => new TaskLink(DayTasks.Id(batch, DayTasks.Rest), times.Start[node] - batch.NeededMin, 0))
             : [];
         TaskLink[] made = [.. MadeFor(Id(parcel, graph.Nodes[node].Id))];
@@ -193,6 +199,8 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
             return Say($"on the day before \"{graph.Nodes[night.To].Name}\" at {At(times.Start[night.To])}");
         if (graph.Into(node).Any(edge => edge.Kind == LinkKind.AtPickUp) && graph.BakeAhead(node) < 0)
             return Say($"at its pick-up, {At(work.Lot.PickUpMin)}");
+        if (graph.Bakes.Count == 0 && onward.Length == 0)
+            return times.End[node] <= work.Lot.PickUpMin ? Say($"as late as its pick-up at {At(work.Lot.PickUpMin)} allows") : Say($"as soon as what goes in can be made");
         if (graph.BakeAhead(node) >= 0 || graph.IsAside(node))
         {
             var next = onward.MinBy(edge => times.Start[edge.To] - edge.Lag.Aim)!;

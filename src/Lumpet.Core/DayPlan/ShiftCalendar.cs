@@ -1,3 +1,5 @@
+using Lumpet.Core.Steps;
+
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>Finds times inside the shifts.</summary>
@@ -56,6 +58,32 @@ internal sealed class ShiftCalendar
 
     /// <summary>The first minute of the day after a minute; the greatest of all numbers where no later day is known.</summary>
     public int DayAfter(int minute) => midnights.FirstOrDefault(midnight => midnight >= minute, int.MaxValue / 2);
+
+    /// <summary>The minute by which what comes first must end so that what follows may start at a minute.</summary>
+    /// <param name="edge">How it follows.</param>
+    /// <param name="startMin">When it starts.</param>
+    /// <param name="aim">Whether what is wanted between them is kept, or only the least.</param>
+    public int EndBy(StepEdge edge, int startMin, bool aim)
+    {
+        var end = startMin - (aim ? edge.Lag.Aim : edge.Lag.Least);
+        return edge.Kind == LinkKind.DayBefore ? Math.Min(end, DayBefore(startMin)) : end;
+    }
+
+    /// <summary>The first minute at which what follows may start, once what comes first is timed.</summary>
+    /// <param name="edge">How it follows.</param>
+    /// <param name="startMin">When what comes first starts.</param>
+    /// <param name="endMin">When it ends.</param>
+    /// <param name="aim">Whether what is wanted between them is kept, or only the least.</param>
+    public int From(StepEdge edge, int startMin, int endMin, bool aim)
+    {
+        var lag = aim ? edge.Lag.Aim : edge.Lag.Least;
+        return edge.Kind switch
+        {
+            LinkKind.During => startMin + lag,
+            LinkKind.DayBefore => Math.Max(endMin + lag, DayAfter(endMin)),
+            _ => endMin + lag,
+        };
+    }
 
     /// <summary>Whether work lies within one stretch.</summary>
     public bool Holds(int start, int end) => stretches.Any(stretch => start >= stretch.StartMin && end <= stretch.EndMin);

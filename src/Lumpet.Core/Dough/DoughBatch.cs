@@ -12,7 +12,7 @@ namespace Lumpet.Core.Dough;
 /// <param name="Lines">What is weighed in, by ingredient.</param>
 /// <param name="Discs">What it is divided into.</param>
 /// <param name="Surplus">Dough beyond the discs, where the mixer's smallest batch is more than is needed.</param>
-/// <param name="NeededMin">When the first of its discs is rolled.</param>
+/// <param name="NeededMin">When the first of it is taken.</param>
 /// <param name="MixStartMin">When mixing begins; below 0 where it would have to begin before the horizon.</param>
 /// <param name="Turns">When each of its turns begins; empty where it has none.</param>
 public sealed record DoughBatch(
@@ -21,7 +21,7 @@ public sealed record DoughBatch(
     int Of,
     Mass Mass,
     IReadOnlyList<BatchLine> Lines,
-    IReadOnlyList<BatchDisc> Discs,
+    IReadOnlyList<DoughDemand> Discs,
     Mass Surplus,
     int NeededMin,
     int MixStartMin,
@@ -36,6 +36,9 @@ public sealed record DoughBatch(
     /// <summary>The sum of its discs.</summary>
     public Mass InDiscs => Mass.FromGrams(Discs.Sum(disc => disc.Disc.Grams * disc.Count));
 
+    /// <summary>The lots that need it, each once.</summary>
+    public IReadOnlyList<string> LotIds => [.. Discs.SelectMany(disc => disc.LotIds).Distinct()];
+
     /// <summary>What stays in the bowl.</summary>
     public Mass InBowl => Mass - InDiscs - Surplus;
 }
@@ -45,11 +48,3 @@ public sealed record DoughBatch(
 /// <param name="Exact">Exact share of the batch.</param>
 /// <param name="Weighed">What the scale is to show: whole grams that add up to the rounded batch.</param>
 public sealed record BatchLine(RecipeLine Line, Mass Exact, Mass Weighed);
-
-/// <summary>Discs of one kind for one lot.</summary>
-/// <param name="Label">For what.</param>
-/// <param name="LotId">For which lot.</param>
-/// <param name="Disc">Mass of each.</param>
-/// <param name="Count">How many.</param>
-/// <param name="Piece">What is rolled from it.</param>
-public sealed record BatchDisc(string Label, string LotId, Mass Disc, int Count, DoughPiece Piece);

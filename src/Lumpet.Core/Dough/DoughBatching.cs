@@ -66,7 +66,7 @@ public static class DoughBatching
             of,
             mass,
             [.. dough.Lines.Select((line, index) => new BatchLine(line, exact[index], Mass.FromGrams(weighed[index])))],
-            [.. share.Select(demand => new BatchDisc(demand.Label, demand.LotId, demand.Disc, demand.Count, demand.Piece))],
+            [.. share],
             (mass - needed) * (1 - dough.BowlLossShare),
             share.Min(demand => demand.NeededMin),
             MixStartMin: 0,

@@ -3,12 +3,19 @@ using Lumpet.Core.Recipes;
 
 namespace Lumpet.Core.Dough;
 
-/// <summary>Discs that are wanted at the bench at one minute.</summary>
+/// <summary>Portions of a dough that are wanted at one minute: discs at the bench, or what goes into something made before the pies.</summary>
 /// <param name="Dough">Of which dough.</param>
-/// <param name="LotId">For which lot.</param>
+/// <param name="LotIds">The lots whose pies hold it in the end; at least one.</param>
 /// <param name="Label">For what, as the crew says it: "Pear and ginger, 23 cm, base".</param>
 /// <param name="Disc">Mass of each.</param>
 /// <param name="Count">How many; at least 1.</param>
-/// <param name="Piece">What is rolled from it.</param>
-/// <param name="NeededMin">When rolling begins.</param>
-public sealed record DoughDemand(DoughFormula Dough, string LotId, string Label, Mass Disc, int Count, DoughPiece Piece, int NeededMin);
+/// <param name="Piece">What is rolled from it; null where it goes into something else as it is.</param>
+/// <param name="NeededMin">When it is taken.</param>
+public sealed record DoughDemand(DoughFormula Dough, IReadOnlyList<string> LotIds, string Label, Mass Disc, int Count, DoughPiece? Piece, int NeededMin)
+{
+    /// <summary>The task that takes it, where it is no disc.</summary>
+    public string? TaskId { get; init; }
+
+    /// <summary>Whether it is a disc of pies of this lot.</summary>
+    public bool IsDiscOf(string lotId) => Piece is not null && LotIds.Contains(lotId);
+}

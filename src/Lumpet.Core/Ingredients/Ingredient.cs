@@ -13,6 +13,15 @@ public sealed record Ingredient(string Id, string Name, IReadOnlyList<string> Al
     /// <summary>What else is known of it.</summary>
     public IngredientFacts Facts { get; init; } = IngredientFacts.None;
 
+    /// <summary>What an id begins with that stands for a dough of the bakery; no other ingredient's id holds a colon.</summary>
+    public const string DoughPrefix = "dough:";
+
+    /// <summary>Whether an id stands for a dough of the bakery, taken like an ingredient.</summary>
+    public static bool IsDoughId(string id) => id.StartsWith(DoughPrefix, StringComparison.Ordinal);
+
+    /// <summary>Whether it is a dough of the bakery, taken like an ingredient.</summary>
+    public bool IsDough => IsDoughId(Id);
+
     /// <summary>What it is made of where the bakery makes it itself; null where it is bought.</summary>
     public IngredientFormula? Formula { get; init; }
 }

@@ -42,6 +42,9 @@ public sealed record IngredientFormula(IReadOnlyList<RecipeLine> Lines, double K
         ? Made * (one.Weight * line.Yield.Share / line.Amount)
         : null;
 
+    /// <summary>In what batches are counted whole: what one egg or tin makes, or one piece of what is made; null where any weight will do.</summary>
+    public Mass? BatchUnit => MadeOfOne ?? How?.Piece;
+
     /// <summary>The lines that make so much of it.</summary>
     public IReadOnlyList<RecipeLine> For(Mass wanted) => [.. Lines.Select(line => line with { Amount = line.Amount * (wanted / Made) })];
 

@@ -91,7 +91,8 @@ public static class IngredientReader
         var name = checks.Name("name", draft.Name, "An ingredient");
         var allergens = MajorAllergens.Stated(checks, "allergens", draft.Allergens ?? []);
         var facts = Facts(checks, draft);
-        var formula = string.IsNullOrWhiteSpace(draft.MadeOf) ? null : Formula(checks, id, draft, pantry ?? new Pantry([]), custom);
+        var one = FactsInForce.Of(new Ingredient(id, name, []) { Facts = facts }).OnePiece?.Weight;
+        var formula = string.IsNullOrWhiteSpace(draft.MadeOf) ? null : Formula(checks, id, draft, one, pantry ?? new Pantry([]), custom);
         if (formula is null && draft.Making is not null) checks.Add("making", "How it is made is said of what is made here: write what it is made of.");
         var price = draft.Price is { } stated ? Price(checks, id, stated, currency, today) : null;
         foreach (var twice in Twice(facts.Pieces.Select(piece => piece.Piece))) checks.Add("pieces", $"What one \"{twice}\" weighs is stated twice.");
@@ -112,7 +113,7 @@ public static class IngredientReader
         if (ingredient.Formula is null) return null;
         var nesting = new MadeHereNesting(known);
         nesting.State(ingredient);
-        return nesting.Fault(ingredient) is { } fault ? new FieldFault("madeOf", fault) : null;
+        return nesting.Fault(ingredient) is { } fault ? new FieldFault(ingredient.IsDough ? "lines" : "madeOf", fault) : null;
     }
 
     /// <summary>What a bakery has set itself, as it would be stated again; without a price.</summary>
@@ -134,11 +135,11 @@ public static class IngredientReader
         own.Formula is null ? null : string.Join('\n', own.Formula.Lines.Select(RecipeLineReader.Write)),
         own.Formula is null || own.Formula.KeptShare >= 1 ? null : Math.Round(own.Formula.KeptShare * 100, 6),
         own.Facts.StatedNeedsControl,
-        own.Formula?.How is { } how ? MakingReader.Write(how) with { WholeOf = own.Formula.Lines.FirstOrDefault(line => line.Ingredient.Id == how.WholeOf)?.Ingredient.Name } : null,
+        own.Formula?.How is { } how ? MakingReader.Write(how, own.Formula.LeftShare) with { WholeOf = own.Formula.Lines.FirstOrDefault(line => line.Ingredient.Id == how.WholeOf)?.Ingredient.Name } : null,
         own.Formula is null or { ReducedTo: >= 1 } ? null : Math.Round(own.Formula.ReducedTo * 100, 6),
         own.Facts.WaterPercent);
 
-    private static IngredientFormula Formula(FieldChecks checks, string id, IngredientDraft draft, Pantry pantry, CupCustom custom)
+    private static IngredientFormula Formula(FieldChecks checks, string id, IngredientDraft draft, Mass? one, Pantry pantry, CupCustom custom)
     {
         var lines = new List<RecipeLine>();
         foreach (var text in draft.MadeOf!.ReplaceLineEndings("\n").Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Take(MostFormulaLines))
@@ -153,10 +154,11 @@ public static class IngredientReader
 
         var reducedTo = checks.Number("reducedPercent", draft.ReducedPercent ?? 100, 5, 100, "%") / 100;
         CanBoilAway(checks, "reducedPercent", lines, reducedTo);
-        return new IngredientFormula(lines, checks.Number("keptPercent", draft.KeptPercent ?? 100, 5, 100, "%") / 100)
+        var kept = checks.Number("keptPercent", draft.KeptPercent ?? 100, 5, 100, "%") / 100;
+        return new IngredientFormula(lines, kept)
         {
             ReducedTo = reducedTo,
-            How = draft.Making is { } making ? MakingReader.Read(checks, "making", making) with { WholeOf = Whole(checks, making, lines) } : null,
+            How = draft.Making is { } making ? MakingReader.Read(checks, "making", making, one, reducedTo * kept) with { WholeOf = Whole(checks, making, lines) } : null,
         };
     }
 

@@ -23,6 +23,15 @@ public sealed record MakingDraft
     /// <summary>Kilograms weighed in on one tray where it is baked; null where it is not.</summary>
     public double? TrayKg { get; init; }
 
+    /// <summary>The smallest sensible batch in pieces; null for any, and of what goes by weight.</summary>
+    public int? BatchLeastPieces { get; init; }
+
+    /// <summary>The largest batch in pieces; null of what goes by weight. Where it is stated, all of it is counted by the piece.</summary>
+    public int? BatchMostPieces { get; init; }
+
+    /// <summary>Pieces on one tray where it is baked; null where it is not, and of what goes by weight.</summary>
+    public int? TrayPieces { get; init; }
+
     /// <summary>One of the names of <see cref="KeepPlace"/>.</summary>
     public string? KeepsIn { get; init; }
 

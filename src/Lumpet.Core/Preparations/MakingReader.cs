@@ -10,37 +10,62 @@ internal static class MakingReader
     private const int MostSteps = 20;
     private const double LeastKg = 0.02;
     private const double MostKg = 1000;
+    private const int MostPieces = 10_000;
 
     // A year: what is frozen longer is another product.
     private const int MostHold = 525_600;
 
     /// <summary>Reads a draft; faults are added below the field's name.</summary>
-    public static Making Read(FieldChecks checks, string field, MakingDraft draft)
+    /// <param name="checks">Takes what is wrong.</param>
+    /// <param name="field">The field of the draft.</param>
+    /// <param name="draft">What was written.</param>
+    /// <param name="one">What one of it weighs when it is made; null where nobody has said.</param>
+    /// <param name="leftShare">What of the weight that goes in is left in the end.</param>
+    public static Making Read(FieldChecks checks, string field, MakingDraft draft, Mass? one = null, double leftShare = 1)
     {
         var steps = checks.List($"{field}.steps", draft.Steps, 0, MostSteps, "steps").Select((step, at) => (Step: SingleStepReader.Read(checks, step, $"{field}.steps[{at}]"), Written: step, Path: $"{field}.steps[{at}]")).ToArray();
         foreach (var twice in steps.GroupBy(one => one.Step.Id).Where(group => group.Count() > 1)) checks.Add($"{field}.steps", $"Two steps have the id \"{twice.Key}\".");
         foreach (var (step, typed, path) in steps) Alone(checks, step, typed, path);
         if (steps.Length > 0 && steps[0].Step.Wait is not null) checks.Add(steps[0].Path, "It begins with work or a bake, not with a wait.");
+        var isBaked = steps.Any(one => one.Step.IsBake);
+        var hold = Hold(checks, field, draft);
+        var kind = checks.Word($"{field}.kind", draft.Kind, PreparationKind.Other);
+        if (kind == PreparationKind.Dough) checks.Add($"{field}.kind", "A dough is written as a dough, with its family.");
+        var byPiece = draft.BatchMostPieces is not null || draft.BatchLeastPieces is not null || draft.TrayPieces is not null;
+        if (byPiece && one is null) checks.Add($"{field}.batchMostPieces", "To count it by the piece, state what one weighs.");
+        return new Making(
+            kind,
+            [.. steps.Select(one => one.Step with { Bakes = BakeOf.Preparation })],
+            byPiece ? ByPiece(checks, field, draft, isBaked, one ?? Mass.FromGrams(1), leftShare) : ByWeight(checks, field, draft, isBaked),
+            new Keeping(checks.Word($"{field}.keepsIn", draft.KeepsIn, KeepPlace.Cold), hold, checks.Words($"{field}.beforeUse", draft.BeforeUse)))
+        {
+            Piece = byPiece ? one : null,
+        };
+    }
+
+    private static BatchLimits ByWeight(FieldChecks checks, string field, MakingDraft draft, bool isBaked)
+    {
         var (least, most) = (checks.Number($"{field}.batchLeastKg", draft.BatchLeastKg ?? 0, 0, MostKg, "kg"), checks.Number($"{field}.batchMostKg", draft.BatchMostKg, LeastKg, MostKg, "kg"));
         if (least > most) checks.Add($"{field}.batchLeastKg", "The smallest batch is more than the largest.");
-        var isBaked = steps.Any(one => one.Step.IsBake);
         var tray = isBaked ? checks.Number($"{field}.trayKg", draft.TrayKg, LeastKg, MostKg, "kg") : draft.TrayKg is >= LeastKg and <= MostKg and { } written ? written : UsualTrayKg;
-        var hold = Hold(checks, field, draft);
-        return new Making(
-            checks.Word($"{field}.kind", draft.Kind, PreparationKind.Other),
-            [.. steps.Select(one => one.Step with { Bakes = BakeOf.Preparation })],
-            new BatchLimits(Mass.FromKilograms(least), Mass.FromKilograms(most), Mass.FromKilograms(tray)),
-            new Keeping(checks.Word($"{field}.keepsIn", draft.KeepsIn, KeepPlace.Cold), hold, checks.Words($"{field}.beforeUse", draft.BeforeUse)));
+        return new BatchLimits(Mass.FromKilograms(least), Mass.FromKilograms(most), Mass.FromKilograms(tray));
+    }
+
+    private static BatchLimits ByPiece(FieldChecks checks, string field, MakingDraft draft, bool isBaked, Mass one, double leftShare)
+    {
+        var (least, most) = (checks.Whole($"{field}.batchLeastPieces", draft.BatchLeastPieces ?? 0, 0, MostPieces, "pieces"), checks.Whole($"{field}.batchMostPieces", draft.BatchMostPieces, 1, MostPieces, "pieces"));
+        if (least > most) checks.Add($"{field}.batchLeastPieces", "The smallest batch is more than the largest.");
+        var tray = isBaked || draft.TrayPieces is not null ? checks.Whole($"{field}.trayPieces", draft.TrayPieces, 1, MostPieces, "pieces") : most;
+        return new BatchLimits(one * least, one * Math.Max(1, most), one * (Math.Max(1, tray) / leftShare));
     }
 
     /// <summary>What it would be written as.</summary>
-    public static MakingDraft Write(Making making) => new()
+    /// <param name="making">How it is made.</param>
+    /// <param name="leftShare">What of the weight that goes in is left in the end.</param>
+    public static MakingDraft Write(Making making, double leftShare = 1) => Limits(making, leftShare) with
     {
         Kind = Naming.Of(making.Kind),
         Steps = [.. making.Method.Select(SingleStepReader.Write)],
-        BatchLeastKg = making.Batches.Least > Mass.Zero ? Kilograms(making.Batches.Least) : null,
-        BatchMostKg = Kilograms(making.Batches.Most),
-        TrayKg = Kilograms(making.Batches.Tray),
         KeepsIn = Naming.Of(making.Keeping.Place),
         HoldLeast = making.Keeping.Hold.Least,
         HoldAim = making.Keeping.Hold.Aim,
@@ -50,6 +75,20 @@ internal static class MakingReader
 
     /// <summary>Kilograms that usually lie on a tray (common practice, no source).</summary>
     internal const double UsualTrayKg = 2.5;
+
+    private static MakingDraft Limits(Making making, double leftShare) => making.Piece is { } one
+        ? new()
+        {
+            BatchLeastPieces = making.Batches.Least > Mass.Zero ? (int)Math.Round(making.Batches.Least / one) : null,
+            BatchMostPieces = (int)Math.Round(making.Batches.Most / one),
+            TrayPieces = (int)Math.Round(making.Batches.Tray * leftShare / one),
+        }
+        : new()
+        {
+            BatchLeastKg = making.Batches.Least > Mass.Zero ? Kilograms(making.Batches.Least) : null,
+            BatchMostKg = Kilograms(making.Batches.Most),
+            TrayKg = Kilograms(making.Batches.Tray),
+        };
 
     private static double Kilograms(Mass mass) => Math.Round(mass.Kilograms, 6);
 

@@ -47,4 +47,10 @@ public enum PreparationKind
 
     /// <summary>A sauce, served beside.</summary>
     Sauce,
+
+    /// <summary>Shells of dough, baked by the piece and kept until they are filled.</summary>
+    Shells,
+
+    /// <summary>A dough: it is written with its family, and the mixer makes it.</summary>
+    Dough,
 }

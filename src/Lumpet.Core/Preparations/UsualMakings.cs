@@ -55,6 +55,12 @@ public static class UsualMakings
         PreparationKind.Sauce => Kept(KeepPlace.Cold, 0, 0, 4 * Day, 5, [
             Hands("cook", "Cook and strain", Station.Pot, 15, 4, 90, "coats a spoon", HotSugar),
             Wait("cool", "Cool", Station.Cold, 90, 120, Day, 4, "5 °C in the middle")], "stir"),
+        PreparationKind.Shells => Kept(KeepPlace.Room, 0, 0, 3 * Day, 0, [
+            Hands("line", "Line the tins; dock", Station.Bench, 5, 0.5, 20, "level with the rim; no crack at the edge", string.Empty),
+            Wait("chill", "Chill", Station.Cold, 30, 60, Day, 4, "firm"),
+            Bake("bake", "Bake blind", 175, 16, 20, "dry and golden all over", HotTrays),
+            Wait("cool", "Cool on the rack", Station.Rack, 30, 45, 240, 20, "cold and crisp")]) with
+        { BatchMostKg = null, TrayKg = null, BatchMostPieces = 96, TrayPieces = 24 },
         _ => Kept(KeepPlace.Cold, 0, 0, 2 * Day, 5, [Hands("make", "Make", Station.Bench, 10, 3, 20, string.Empty, string.Empty)]),
     } with
     {

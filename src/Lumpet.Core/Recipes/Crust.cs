@@ -43,7 +43,7 @@ public enum Lining
     /// <summary>Small rounds cut side by side from a sheet.</summary>
     SmallRounds,
 
-    /// <summary>A shell that is bought by the piece: nothing is rolled and nothing trimmed.</summary>
+    /// <summary>A shell that comes by the piece, bought in or baked before: nothing is rolled and nothing trimmed.</summary>
     BoughtShell,
 }
 

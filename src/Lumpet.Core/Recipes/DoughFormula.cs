@@ -48,8 +48,31 @@ public sealed record DoughFormula(
     /// <summary>Whether the mixer makes it; what is bought in is only set out.</summary>
     public bool IsMixed => Method.Family != DoughFamily.BoughtIn;
 
-    /// <summary>What one weighs of a shell that is bought by the piece; null where it is no such shell.</summary>
-    public Mass? BoughtShell => Lines is [{ Ingredient.Facts: { Role: IngredientRole.BoughtDough, OnePiece: { } one } }] ? one.Weight : null;
+    /// <summary>What one weighs of a shell that comes by the piece, bought in or made here; null where it is no such shell.</summary>
+    public Mass? BoughtShell => Lines is [{ Ingredient: { Facts.OnePiece: { } one } shell }] && (shell.Facts.Role == IngredientRole.BoughtDough || ShellsMadeHere.Is(this)) ? one.Weight : null;
+
+    /// <summary>Its id where it is taken like an ingredient.</summary>
+    public string IngredientId => Ingredient.DoughPrefix + Id;
+
+    /// <summary>
+    /// The dough as something that other things are made of: crumbled over a pie, baked as shells, rolled into another dough.
+    /// What stays in the bowl is what its formula loses.
+    /// </summary>
+    public Ingredient AsIngredient()
+    {
+        var made = new IngredientFormula(Lines, 1 - BowlLossShare) { How = new DoughMaking(this) }.Make(
+            new Ingredient(IngredientId, Name, [])
+            {
+                IsRetired = IsRetired,
+                Facts = new IngredientFacts
+                {
+                    OtherNames = Name.EndsWith("dough", StringComparison.OrdinalIgnoreCase) ? [] : [$"{Name} dough"],
+                    Density = new DensityFigure(Density, "of the rolled dough"),
+                },
+            });
+        // Baked it is dry, and raw it is no moist filling: its egg and butter need no control, as in any crust.
+        return made with { Facts = made.Facts with { StatedNeedsControl = false } };
+    }
 
     /// <summary>The batch that leaves this much dough for discs: discs plus what stays in the bowl.</summary>
     public Mass BatchFor(Mass discs) => discs / (1 - BowlLossShare);

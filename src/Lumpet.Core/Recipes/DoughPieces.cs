@@ -64,7 +64,7 @@ public static class DoughPieces
                 break;
             case Lining.BoughtShell:
                 // One shell a pie, of what one weighs; its size is that of the pan it was made for.
-                var shell = cut.Shell ?? throw new ArgumentException("its dough is no shell that is bought by the piece");
+                var shell = cut.Shell ?? throw new ArgumentException("its dough is no shell that comes by the piece");
                 yield return cut.Piece("shell", pan.Bottom, 1, Strips.None, Length.Zero, pan.Bottom.Area, trimShare: 0) with { Mass = shell, Disc = shell };
                 break;
             case Lining.SmallRounds:

@@ -33,6 +33,12 @@ public sealed record MadeHere(Ingredient Ingredient, Mass Wanted)
         void Want(Ingredient ingredient, Mass mass) => wanted[ingredient.Id] = wanted.GetValueOrDefault(ingredient.Id) + mass;
     }
 
+    /// <summary>What the discs of scaled products take of each dough, by the dough's id; what else is made of it is not in it.</summary>
+    public static IReadOnlyDictionary<string, Mass> InDiscs(IEnumerable<ScaledProduct> scaled) =>
+        scaled.SelectMany(one => one.Pieces.Select(piece => (one.Product.DoughOf(piece).Id, Mass: piece.Disc * one.Count)))
+            .GroupBy(disc => disc.Id, disc => disc.Mass)
+            .ToDictionary(group => group.Key, group => Mass.FromGrams(group.Sum(mass => mass.Grams)));
+
     /// <summary>Levels of things made here within an ingredient, itself counted; noted for it and all in it.</summary>
     private static int Level(Ingredient ingredient, Dictionary<string, (Ingredient, int Depth)> level)
     {

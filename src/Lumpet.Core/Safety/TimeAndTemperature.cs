@@ -103,7 +103,7 @@ public static class TimeAndTemperature
     {
         var baked = graph.Bakes.Where(node => graph.Nodes[node].Bakes is BakeOf.Pie or BakeOf.Top).DefaultIfEmpty(-1).Max();
         if (baked >= 0) return baked;
-        return Enumerable.Range(0, graph.Nodes.Count).Where(node => graph.Into(node).Where(edge => edge.Carries).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(graph.LastBake).First();
+        return Enumerable.Range(0, graph.Nodes.Count).Where(node => graph.Into(node).Where(edge => edge.Carries).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(graph.Nodes.Count - 1).First();
     }
 
     /// <summary>What comes after a node on the way to the box, with the most minutes that each takes.</summary>

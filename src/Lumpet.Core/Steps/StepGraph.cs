@@ -29,7 +29,6 @@ internal sealed class StepGraph
         Edges = edges;
         foreach (var edge in edges) LinkRules.Hold(Nodes[edge.From], Nodes[edge.To], edge);
         Bakes = [.. Enumerable.Range(0, Nodes.Count).Where(node => Nodes[node].IsBake)];
-        if (Bakes.Count == 0) throw new ArgumentException("A product needs a bake.");
         bakeAhead = new int[Nodes.Count];
         for (var node = Nodes.Count - 1; node >= 0; node--)
             bakeAhead[node] = Nodes[node].IsBake ? node
@@ -63,9 +62,10 @@ internal sealed class StepGraph
     public bool HoldsDough(int node) => Nodes[node].UsesDough || Into(node).Any(edge => edge.Carries && HoldsDough(edge.From));
 
     /// <summary>
-    /// Whether a node comes after all bakes but follows none of them: a filling that is cooked for shells already baked.
+    /// Whether a node comes after all bakes but follows none of them: a filling that is cooked for shells already baked. Where
+    /// nothing is baked, that is everything but the last.
     /// </summary>
-    public bool IsAside(int node) => bakeAhead[node] < 0 && !bakeBehind[node];
+    public bool IsAside(int node) => bakeAhead[node] < 0 && !bakeBehind[node] && (Bakes.Count > 0 || !IsLast(node));
 
     /// <summary>Work and bakes, each after all that it needs.</summary>
     public IReadOnlyList<Step> Nodes { get; }
@@ -73,10 +73,10 @@ internal sealed class StepGraph
     /// <summary>What follows what.</summary>
     public IReadOnlyList<StepEdge> Edges { get; }
 
-    /// <summary>Indexes of the bakes, in order.</summary>
+    /// <summary>Indexes of the bakes, in order; none where the crust comes baked and nothing of the filling is.</summary>
     public IReadOnlyList<int> Bakes { get; }
 
-    /// <summary>The last bake.</summary>
+    /// <summary>The last bake; there is one.</summary>
     public int LastBake => Bakes[^1];
 
     /// <summary>The first bake that a node leads to, itself included; -1 for what comes after all bakes.</summary>

@@ -38,7 +38,10 @@ internal static class DoughEndpoints
         batch.Of,
         Math.Round(batch.Lines.Sum(line => line.Weighed.Grams)),
         [.. batch.Lines.Select(line => new BatchLineAnswer(
-            line.Line.Ingredient.Name, line.Line.Preparation, line.Weighed.Grams, Math.Round(line.Line.Amount / batch.Dough.Written * 100, 1)))],
+            line.Line.Ingredient.Name,
+            batch.Dough.BoughtShell is { } shell ? FormattableString.Invariant($"{Math.Round(line.Exact / shell)} pieces") : line.Line.Preparation,
+            line.Weighed.Grams,
+            Math.Round(line.Line.Amount / batch.Dough.Written * 100, 1)))],
         Discs(book, plan, batch),
         Math.Round(batch.InDiscs.Grams),
         Math.Round(batch.InBowl.Grams),
@@ -60,8 +63,8 @@ internal static class DoughEndpoints
             same.Key.Label,
             same.Sum(disc => disc.Count),
             same.Key.Grams,
-            PieceWords.Rolled(same.First().Piece),
-            [.. same.GroupBy(disc => disc.LotId).Select(lot =>
+            same.First().Piece is { } piece ? PieceWords.Rolled(piece) : string.Empty,
+            [.. same.SelectMany(disc => disc.LotIds.Select(lot => (Lot: lot, Disc: disc))).GroupBy(pair => pair.Lot, pair => pair.Disc).Select(lot =>
             {
                 var order = plan.Lots.First(one => one.Id == lot.Key);
                 return new DiscOrderAnswer(lot.Sum(disc => disc.Count), book.Clock.At(order.PickUpMin), string.Join(", ", order.For));

@@ -1,4 +1,5 @@
 using Lumpet.Core;
+using Lumpet.Core.Batches;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Safety;
@@ -24,6 +25,7 @@ internal static class MadeBatchWords
             batch.Made.Name,
             batch.About,
             ScaleReading.GramsOf(batch.Mass),
+            Pieces(batch, batch.Mass),
             Math.Round(batch.Made.Formula!.LeftShare * 100, 1),
             [.. batch.Lines.Select(line => new MadeBatchLine(
                 line.Line.Ingredient.Name,
@@ -33,13 +35,15 @@ internal static class MadeBatchWords
             [.. made.Steps.Select(step => new MadeStepAnswer(
                 step.Step.Name, Naming.Of(step.Step.Station), clock.At(step.StartMin), clock.At(step.EndMin), step.Step.IsBake ? StepWords.Bake(step.Step) : string.Empty, step.Step.Celsius ?? step.Step.Stages[0].TempC, step.Step.Sign, step.Step.Caution))],
             clock.At(batch.NeededMin),
-            [.. batch.Uses.Select(use => new MadeUseAnswer(use.Label, ScaleReading.GramsOf(use.Wanted), clock.At(use.NeededMin)))],
+            [.. batch.Uses.Select(use => new MadeUseAnswer(use.Label, ScaleReading.GramsOf(use.Wanted), Pieces(batch, use.Wanted), clock.At(use.NeededMin)))],
             PreparationWords.Keeps(batch.How.Keeping),
             batch.Surplus > Mass.Zero ? ScaleReading.GramsOf(batch.Surplus) : 0,
             made.Short > 0 ? PlanSentence.Filled(book, made.Why) : string.Empty,
             ProductCautions.Raw(batch.Made.Formula.Lines) ?? string.Empty,
             LineWords.Reduced([.. batch.Lines.Select(line => line.Line with { Amount = line.Exact })], batch.Made.Formula.ReducedTo));
     }
+
+    private static int? Pieces(PreparationBatch batch, Mass mass) => batch.How.Piece is { } one ? (int)Math.Round(mass / one) : null;
 }
 
 /// <summary>A batch of something that is made before the pies.</summary>
@@ -47,6 +51,7 @@ internal static class MadeBatchWords
 /// <param name="Name">What it is.</param>
 /// <param name="About">Its name, with its number where there are several.</param>
 /// <param name="Grams">How much is made.</param>
+/// <param name="Pieces">How many pieces that is; null of what goes by weight.</param>
 /// <param name="KeptPercent">What of what is weighed in is left.</param>
 /// <param name="Lines">What is weighed in.</param>
 /// <param name="Steps">What is done, by the clock.</param>
@@ -62,6 +67,7 @@ public sealed record MadeBatchAnswer(
     string Name,
     string About,
     double Grams,
+    int? Pieces,
     double KeptPercent,
     IReadOnlyList<MadeBatchLine> Lines,
     IReadOnlyList<MadeStepAnswer> Steps,
@@ -94,5 +100,6 @@ public sealed record MadeStepAnswer(string Name, string Station, Moment Start, M
 /// <summary>What a batch goes into.</summary>
 /// <param name="For">A product and its pan, a dough, or another batch.</param>
 /// <param name="Grams">How much of it.</param>
+/// <param name="Pieces">How many pieces that is; null of what goes by weight.</param>
 /// <param name="At">When.</param>
-public sealed record MadeUseAnswer(string For, double Grams, Moment At);
+public sealed record MadeUseAnswer(string For, double Grams, int? Pieces, Moment At);

@@ -1,5 +1,6 @@
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
@@ -32,7 +33,7 @@ internal static class IngredientEndpoints
         var prices = PriceList.On(today, IngredientStore.Prices(connection));
         var (versions, own, used) = (IngredientStore.Versions(connection), IngredientStore.Own(connection), IngredientStore.UsedIn(connection));
         return TypedResults.Ok(new IngredientsAnswer(
-            [.. IngredientStore.All(connection).Values.Select(one => IngredientAnswer.Of(
+            [.. IngredientStore.All(connection).Values.Where(one => !one.IsDough).Select(one => IngredientAnswer.Of(
                 one, own[one.Id], versions[one.Id], prices.Find(one.Id) is { } price ? PriceWords.Of(price) : null, used.GetValueOrDefault(one.Id)))],
             MajorAllergens.All,
             MajorAllergens.UnitedStates,
@@ -77,7 +78,7 @@ internal static class IngredientEndpoints
     }
 
     private static ValidationProblem? Taken(IEnumerable<Ingredient> known, Ingredient ingredient) =>
-        known.Any(other => other.Id != ingredient.Id && other.Name.Equals(ingredient.Name, StringComparison.OrdinalIgnoreCase))
-            ? FieldProblems.Of(("name", $"There is an ingredient \"{ingredient.Name}\" already."))
+        known.FirstOrDefault(other => other.Id != ingredient.Id && other.Name.Equals(ingredient.Name, StringComparison.OrdinalIgnoreCase) && other.Formula?.How is not DoughMaking { Dough.IsMixed: false }) is { } taken
+            ? FieldProblems.Of(("name", $"There is {(taken.IsDough ? "a dough" : "an ingredient")} \"{ingredient.Name}\" already."))
             : null;
 }

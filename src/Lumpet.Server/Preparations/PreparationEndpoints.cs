@@ -1,4 +1,5 @@
 using Lumpet.Core;
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Preparations;
@@ -9,6 +10,7 @@ using Lumpet.Server.DayPlan;
 using Lumpet.Server.Faults;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
+using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -28,54 +30,63 @@ internal static class PreparationEndpoints
     private static Results<Ok<PreparationsAnswer>, ValidationProblem> List(string? day, Database database)
     {
         using var connection = database.Open();
-        IReadOnlyList<MadeHere> wanted = [];
+        var today = new Dictionary<string, Mass>();
         if (!string.IsNullOrEmpty(day))
         {
             var (book, refused) = PlanEndpoints.Open(day, connection);
             if (book is null) return refused!;
-            wanted = MadeHere.In(book.Snapshot.Orders.Select(order => Scaling.Scale(order.Product, order.Pan, order.Count)));
+            ScaledProduct[] scaled = [.. book.Snapshot.Orders.Select(order => Scaling.Scale(order.Product, order.Pan, order.Count))];
+            today = MadeHere.In(scaled).ToDictionary(one => one.Ingredient.Id, one => one.Wanted);
+            foreach (var (dough, mass) in MadeHere.InDiscs(scaled)) today[Ingredient.DoughPrefix + dough] = today.GetValueOrDefault(Ingredient.DoughPrefix + dough) + mass;
         }
 
-        var ingredients = IngredientStore.All(connection);
         var products = RecipeStore.Products(connection).Where(product => !product.IsRetired).ToArray();
-        var doughs = RecipeStore.Doughs(connection).Where(dough => !dough.IsRetired).ToArray();
-        Ingredient[] made = [.. ingredients.Values.Where(one => one.Formula is not null && !one.IsRetired).OrderBy(one => one.Name, StringComparer.OrdinalIgnoreCase)];
-        var today = wanted.ToDictionary(one => one.Ingredient.Id, one => one.Wanted);
+        // Doughs last; what only stands for something that is bought, or for a shell made here, is not made itself.
+        Ingredient[] made = [.. IngredientStore.All(connection).Values
+            .Where(one => one is { Formula: not null, IsRetired: false } && one.Formula.How is not DoughMaking { Dough.IsMixed: false })
+            .OrderBy(one => one.IsDough).ThenBy(one => one.Name, StringComparer.OrdinalIgnoreCase)];
+        var mixer = BakeryStore.Find(connection)?.Mixer;
         return TypedResults.Ok(new PreparationsAnswer(
             string.IsNullOrEmpty(day) ? string.Empty : Days.Name(Days.Read(day)!.Value),
-            [.. made.Select(one => Answer(one, products, doughs, made, today.GetValueOrDefault(one.Id)))]));
+            [.. made.Select(one => Answer(one, products, made, today.GetValueOrDefault(one.Id), mixer))]));
     }
 
     private static Results<Ok<MakingDraft>, ValidationProblem> Usual(UsualMakingRequest request) =>
-        Naming.Read<PreparationKind>(request.Kind) is { } kind
+        Naming.Read<PreparationKind>(request.Kind) is { } kind and not PreparationKind.Dough
             ? TypedResults.Ok(UsualMakings.For(kind))
-            : FieldProblems.Of(("kind", $"This is one of {string.Join(", ", Naming.All<PreparationKind>())}."));
+            : FieldProblems.Of(("kind", $"This is one of {string.Join(", ", Naming.All<PreparationKind>().Where(word => word != Naming.Of(PreparationKind.Dough)))}."));
 
-    private static PreparationAnswer Answer(Ingredient one, Product[] products, DoughFormula[] doughs, Ingredient[] made, Mass today)
+    private static PreparationAnswer Answer(Ingredient one, Product[] products, Ingredient[] made, Mass today, Mixer? mixer)
     {
         var how = one.Formula!.How;
+        var dough = (how as DoughMaking)?.Dough;
         bool Takes(IEnumerable<RecipeLine> lines) => lines.Any(line => line.Ingredient.Id == one.Id);
+        bool IsCrust(DoughFormula crust) => crust.Id == dough?.Id || (!crust.IsMixed && Takes(crust.Lines));
         return new PreparationAnswer(
             one.Id,
             one.Name,
+            Place(one),
             how is null ? null : PreparationWords.Of(how.Kind),
             how?.IsPlanned ?? false,
             [
-                .. products.Where(product => Takes(product.Parts.Where(part => part.Kind != PartKind.Dough).SelectMany(part => part.Lines))).Select(product => new TakerAnswer(product.Name, $"/recipes/{product.Id}")),
-                .. doughs.Where(dough => Takes(dough.Lines)).Select(dough => new TakerAnswer(dough.Name, $"/doughs/{dough.Id}")),
-                .. made.Where(other => Takes(other.Formula!.Lines)).Select(other => new TakerAnswer(other.Name, $"/preparations/{other.Id}")),
+                .. products.Where(product => product.Doughs.Any(IsCrust) || Takes(product.Parts.Where(part => part.Kind != PartKind.Dough).SelectMany(part => part.Lines))).Select(product => new TakerAnswer(product.Name, $"/recipes/{product.Id}")),
+                .. made.Where(other => Takes(other.Formula!.Lines)).OrderByDescending(other => other.IsDough).Select(other => new TakerAnswer(other.Name, Place(other))),
             ],
-            how is null ? string.Empty : PreparationWords.Keeps(how.Keeping),
-            how is null ? string.Empty : PreparationWords.Batches(how, how.Method.Any(step => step.IsBake), one.Formula.Lines.FirstOrDefault(line => line.Ingredient.Id == how.WholeOf)?.Ingredient.Name),
-            [.. (how?.Method ?? []).Select(step => StepWords.Of(step, step.Caution, "kg"))],
+            dough is not null ? PreparationWords.Keeps(dough) : how is null ? string.Empty : PreparationWords.Keeps(how.Keeping),
+            dough is not null ? PreparationWords.Batches(mixer) : how is null ? string.Empty : PreparationWords.Batches(how, how.Method.Any(step => step.IsBake), one.Formula),
+            [.. (how?.Method ?? []).Select(step => StepWords.Of(step, step.Caution, how!.Piece is null ? "kg" : "piece"))],
             [.. one.Formula.Lines.Select(line => new MadeLine(line.Ingredient.Name, LineWords.Preparation(line, line.Amount), Math.Round(line.Amount.Grams, 1)))],
             Math.Round(one.Formula.LeftShare * 100, 1),
             LineWords.Reduced(one.Formula.Lines, one.Formula.ReducedTo),
             today > Mass.Zero ? ScaleReading.GramsOf(today) : 0,
-            today > Mass.Zero && how is not null ? how.Batches.CountFor(today) : 0,
+            today > Mass.Zero && how?.Piece is { } piece ? (int)Math.Round(today / piece) : null,
+            today == Mass.Zero || how is null ? 0 : dough is null ? how.Batches.CountFor(today) : mixer is null ? 1 : (int)Math.Max(1, Math.Ceiling((dough.BatchFor(today) / mixer.LargestBatch) - 1e-9)),
             one.AllergensStated ? one.Allergens : null,
             ProductCautions.Raw(one.Formula.Lines) ?? string.Empty);
     }
+
+    /// <summary>Where it is written: a dough among the doughs.</summary>
+    private static string Place(Ingredient one) => one.IsDough ? $"/doughs/{one.Id[Ingredient.DoughPrefix.Length..]}" : $"/preparations/{one.Id}";
 }
 
 /// <summary>The kind whose usual way is asked for.</summary>
@@ -90,6 +101,7 @@ public sealed record PreparationsAnswer(string DayName, IReadOnlyList<Preparatio
 /// <summary>Something that is made here before it goes into pies.</summary>
 /// <param name="Id">Its id; an ingredient has the same.</param>
 /// <param name="Name">Its name.</param>
+/// <param name="Place">Its address in the interface.</param>
 /// <param name="Kind">What it is, in words; null while nobody has said how it is made.</param>
 /// <param name="IsPlanned">Whether a plan makes it.</param>
 /// <param name="TakenBy">What takes it, each with its address here.</param>
@@ -100,12 +112,14 @@ public sealed record PreparationsAnswer(string DayName, IReadOnlyList<Preparatio
 /// <param name="KeptPercent">What of it is left.</param>
 /// <param name="Reduced">What boiling down does to it, before and after; empty where nothing is boiled down.</param>
 /// <param name="DayGrams">How much the day takes; 0 for none.</param>
+/// <param name="DayPieces">How many pieces those are; null of what goes by weight.</param>
 /// <param name="DayBatches">In how many batches.</param>
 /// <param name="Allergens">What it carries; null where something in it is not stated.</param>
 /// <param name="Caution">What is not to be tasted raw; empty where there is nothing.</param>
 public sealed record PreparationAnswer(
     string Id,
     string Name,
+    string Place,
     string? Kind,
     bool IsPlanned,
     IReadOnlyList<TakerAnswer> TakenBy,
@@ -116,6 +130,7 @@ public sealed record PreparationAnswer(
     double KeptPercent,
     string Reduced,
     double DayGrams,
+    int? DayPieces,
     int DayBatches,
     IReadOnlyList<string>? Allergens,
     string Caution);

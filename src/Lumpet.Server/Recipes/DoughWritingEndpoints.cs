@@ -1,4 +1,5 @@
 using Lumpet.Core;
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
@@ -21,6 +22,7 @@ internal static class DoughWritingEndpoints
     public static void Map(IEndpointRouteBuilder routes)
     {
         routes.MapGet("/api/doughs", Doughs).WithName("GetDoughs").WithSummary("Every dough of the bakery, as written, and judged by its family.");
+        routes.MapGet("/api/shells", Shells).WithName("GetShells").WithSummary("Shells made here by the piece that may be a crust and that no dough is called after yet.");
         routes.MapPost("/api/doughs", AddDough).WithName("AddDough").WithSummary("Writes a new dough.");
         routes.MapPut("/api/doughs/{id}", ChangeDough).WithName("ChangeDough").WithSummary("Writes a dough anew; If-Match carries the version it was read with.");
         routes.MapGet("/api/doughs/{id}/versions", Versions).WithName("GetDoughVersions").WithSummary("Every version of a dough as it was written, the latest first.");
@@ -31,6 +33,14 @@ internal static class DoughWritingEndpoints
     {
         using var connection = database.Open();
         return TypedResults.Ok<IReadOnlyList<WrittenDough>>([.. RecipeStore.Doughs(connection).Select(Answer)]);
+    }
+
+    private static Ok<IReadOnlyList<ShellAnswer>> Shells(Database database)
+    {
+        using var connection = database.Open();
+        var known = IngredientStore.All(connection).Values.ToArray();
+        var doughs = RecipeStore.Doughs(known);
+        return TypedResults.Ok<IReadOnlyList<ShellAnswer>>([.. ShellsMadeHere.With(doughs, known).Skip(doughs.Count).Select(shell => new ShellAnswer(shell.Id, shell.Name))]);
     }
 
     private static Results<Ok<IReadOnlyList<DoughVersion>>, ProblemHttpResult> Versions(string id, Database database)
@@ -54,12 +64,11 @@ internal static class DoughWritingEndpoints
     {
         using var transaction = database.Begin();
         var connection = transaction.Connection;
-        var doughs = RecipeStore.Doughs(connection);
+        var known = IngredientStore.All(connection).Values.ToArray();
         var id = ShortName.For(draft.Name ?? string.Empty, Shelving.IdsEverGiven(connection, Shelved.Dough));
-        var (dough, fresh, faults) = DoughReader.Read(draft, id, 1, IngredientStore.All(connection).Values, Cups(connection));
-        if (dough is not null && doughs.Any(other => other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase)))
-            return FieldProblems.Of(("name", $"There is a dough \"{dough.Name}\" already."));
+        var (dough, fresh, faults) = DoughReader.Read(draft, id, 1, known, Cups(connection));
         if (dough is null) return FieldProblems.Of(faults);
+        if (Refused(dough, known) is { } refused) return refused;
         if (RecipeWriter.Save(transaction, dough, fresh, clock.Now) != ChangeOutcome.Done) return RowVersion.Conflict("the doughs");
         transaction.Commit();
         feed.Publish("recipes");
@@ -72,13 +81,12 @@ internal static class DoughWritingEndpoints
         if (RowVersion.Read(ifMatch) is not (>= 0 and < int.MaxValue and { } version)) return RowVersion.Missing("dough");
         using var transaction = database.Begin();
         var connection = transaction.Connection;
-        var (dough, fresh, faults) = DoughReader.Read(draft, id, (int)version + 1, IngredientStore.All(connection).Values, Cups(connection));
+        var known = IngredientStore.All(connection).Values.ToArray();
+        var (dough, fresh, faults) = DoughReader.Read(draft, id, (int)version + 1, known, Cups(connection));
         if (dough is null) return FieldProblems.Of(faults);
-        var doughs = RecipeStore.Doughs(connection);
         // What was removed is not brought back by changing it.
-        if (version == 0 || doughs.All(other => other.Id != id)) return RecipeSaving.NotDone(ChangeOutcome.Gone, "dough");
-        if (doughs.Any(other => other.Id != id && other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase)))
-            return FieldProblems.Of(("name", $"There is a dough \"{dough.Name}\" already."));
+        if (version == 0 || known.All(other => other.Id != dough.IngredientId)) return RecipeSaving.NotDone(ChangeOutcome.Gone, "dough");
+        if (Refused(dough, known) is { } refused) return refused;
         var outcome = RecipeWriter.Save(transaction, dough, fresh, clock.Now);
         if (outcome != ChangeOutcome.Done) return RecipeSaving.NotDone(outcome, "dough");
         transaction.Commit();
@@ -86,10 +94,24 @@ internal static class DoughWritingEndpoints
         return TypedResults.Ok(Answer(dough));
     }
 
+    /// <summary>What stands against a dough among everything else that is here: its name is another's, or it would be made of itself.</summary>
+    private static ValidationProblem? Refused(DoughFormula dough, IReadOnlyList<Ingredient> known)
+    {
+        var taken = known.FirstOrDefault(other => other.Id != dough.IngredientId && (other.IsDough || dough.IsMixed) && other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase));
+        return taken is not null ? FieldProblems.Of(("name", $"There is {(taken.IsDough ? "a dough" : "an ingredient")} \"{dough.Name}\" already."))
+            : IngredientReader.Nesting(dough.AsIngredient(), known) is { } nested ? FieldProblems.Of([nested])
+            : null;
+    }
+
     private static CupCustom Cups(Microsoft.Data.Sqlite.SqliteConnection connection) => BakeryStore.Find(connection)?.Cups ?? CupCustom.UnitedStates;
 
     private static WrittenDough Answer(DoughFormula dough) => new(dough.Id, dough.Version, DoughReader.Write(dough), JudgeWords.Of(dough), dough.IsRetired);
 }
+
+/// <summary>A shell made here that a product may have for its crust.</summary>
+/// <param name="Id">Stands where a dough's id stands.</param>
+/// <param name="Name">Its name.</param>
+public sealed record ShellAnswer(string Id, string Name);
 
 /// <summary>A version of a dough.</summary>
 /// <param name="Number">Its number.</param>

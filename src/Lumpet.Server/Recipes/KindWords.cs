@@ -81,7 +81,7 @@ internal static class KindWords
         Lining.FloorAndStrips => "floor and wall strips",
         Lining.Pressed => "pressed in",
         Lining.SmallRounds => "small rounds from a sheet",
-        Lining.BoughtShell => "a shell bought by the piece",
+        Lining.BoughtShell => "a shell by the piece, bought in or made here",
         _ => "in one piece",
     };
 

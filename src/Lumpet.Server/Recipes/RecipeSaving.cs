@@ -67,7 +67,8 @@ internal static class RecipeSaving
     public static Func<ProductDraft, (Product? Product, IReadOnlyList<FieldFault> Faults)> Reading(SqliteConnection connection, string? id)
     {
         var bakery = BakeryStore.Find(connection)!;
-        var (pans, doughs, ingredients) = (RecipeStore.Pans(connection), RecipeStore.Doughs(connection), IngredientStore.All(connection).Values.ToArray());
+        var (pans, ingredients) = (RecipeStore.Pans(connection), IngredientStore.All(connection).Values.ToArray());
+        var doughs = ShellsMadeHere.With(RecipeStore.Doughs(ingredients), ingredients);
         string[] others = [.. RecipeFinder.Names(connection).Where(pair => pair.Key != id).Select(pair => pair.Value)];
         return draft =>
         {
@@ -80,7 +81,8 @@ internal static class RecipeSaving
         SqliteConnection connection, ProductDraft draft, string id, int version, IReadOnlyCollection<string> others)
     {
         var bakery = BakeryStore.Find(connection)!;
+        var ingredients = IngredientStore.All(connection).Values.ToArray();
         return ProductReader.Read(
-            draft, id, version, bakery.Currency, RecipeStore.Pans(connection), RecipeStore.Doughs(connection), IngredientStore.All(connection).Values, others, bakery.Cups);
+            draft, id, version, bakery.Currency, RecipeStore.Pans(connection), ShellsMadeHere.With(RecipeStore.Doughs(ingredients), ingredients), ingredients, others, bakery.Cups);
     }
 }

@@ -48,10 +48,11 @@ public static class DemoBakery
             IngredientWriter.AddShipped(transaction);
             var (bakery, pans) = Bakery(transaction, zone);
             Prices(transaction, bakery.Currency, localNow.Date);
-            Ingredient[] known = [.. IngredientLibrary.All, .. Made(transaction, bakery.Currency, localNow.Date)];
             var savedAt = localNow.InZoneLeniently(zone).ToInstant();
             var doughs = Doughs(transaction, savedAt);
-            Products(transaction, bakery, pans, doughs, known, savedAt);
+            Ingredient[] known = [.. IngredientLibrary.All, .. doughs.Select(dough => dough.AsIngredient())];
+            known = [.. known, .. Made(transaction, bakery.Currency, localNow.Date, known)];
+            Products(transaction, bakery, pans, ShellsMadeHere.With(doughs, known), known, savedAt);
             foreach (var order in Read("orders"))
             {
                 var pickUp = FairDay(localNow).PlusDays(order["day"]?.GetValue<int>() ?? 0).At(PickUpText.Clock.Parse(Text(order, "at")).Value);
@@ -85,7 +86,7 @@ public static class DemoBakery
     }
 
     /// <summary>What the bakery makes itself.</summary>
-    private static List<Ingredient> Made(Transaction transaction, string currency, LocalDate today)
+    private static List<Ingredient> Made(Transaction transaction, string currency, LocalDate today, Ingredient[] known)
     {
         var made = new List<Ingredient>();
         foreach (var written in Read("ingredients").Where(one => one["madeOf"] is not null))
@@ -93,7 +94,7 @@ public static class DemoBakery
             var id = Text(written, "id");
             var usual = written["usual"] is { } kind ? UsualMakings.For(Naming.Known<PreparationKind>(kind.GetValue<string>())) : null;
             var draft = Over<IngredientDraft>(null, written) with { Price = null, Making = written["making"] is { } making ? Over(usual, making) : usual };
-            var (ingredient, _, faults) = IngredientReader.Read(id, draft, currency, today, new Pantry([.. IngredientLibrary.All, .. made]));
+            var (ingredient, _, faults) = IngredientReader.Read(id, draft, currency, today, new Pantry([.. known, .. made]));
             Check($"ingredient {id}", faults);
             IngredientWriter.Add(transaction, [ingredient!]);
             made.Add(ingredient!);

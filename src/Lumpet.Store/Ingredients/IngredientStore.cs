@@ -11,10 +11,16 @@ namespace Lumpet.Store.Ingredients;
 /// <summary>Reads ingredients, what is known of them, and their prices.</summary>
 public static class IngredientStore
 {
-    /// <summary>Every ingredient, by id, with the facts in force: the bakery's own over those that ship.</summary>
+    /// <summary>
+    /// Every ingredient, by id, with the facts in force: the bakery's own over those that ship. Its doughs are among them,
+    /// after all others: of two that are called the same, the ingredient is meant.
+    /// </summary>
     public static IReadOnlyDictionary<string, Ingredient> All(SqliteConnection connection)
     {
-        var own = Own(connection);
+        var own = Rows(connection);
+        var doughs = DoughStore.All(connection);
+        var lines = connection.Query<LineRow>("SELECT dough_id AS ingredientId, ingredient_id AS partId, preparation, grams, written FROM dough_line ORDER BY position")
+            .ToLookup(row => Ingredient.DoughPrefix + row.IngredientId);
         var made = new Dictionary<string, Ingredient>();
         var making = new HashSet<string>();
         Ingredient Make(string id)
@@ -22,8 +28,10 @@ public static class IngredientStore
             if (made.TryGetValue(id, out var ready)) return ready;
             var one = own[id] with { Facts = FactsInForce.Of(own[id]), Formula = null };
             // A circle is refused when it is stated; two people who close one at the same moment must not hang the program.
-            if (own[id].Formula is not { } formula || !making.Add(id)) return one;
-            one = (formula with { Lines = [.. formula.Lines.Select(line => line with { Ingredient = Make(line.Ingredient.Id) })] }).Make(one);
+            if ((own[id].Formula is null && !doughs.ContainsKey(id)) || !making.Add(id)) return made[id] = one;
+            one = doughs.TryGetValue(id, out var dough)
+                ? (dough with { Lines = [.. lines[id].Select(row => Line(row, Make(row.PartId)))] }).AsIngredient()
+                : (own[id].Formula! with { Lines = [.. own[id].Formula!.Lines.Select(line => line with { Ingredient = Make(line.Ingredient.Id) })] }).Make(one);
             making.Remove(id);
             return made[id] = one;
         }
@@ -31,8 +39,14 @@ public static class IngredientStore
         return own.Keys.ToDictionary(id => id, Make);
     }
 
-    /// <summary>Every ingredient, by id, with the facts that the bakery itself has set.</summary>
-    public static IReadOnlyDictionary<string, Ingredient> Own(SqliteConnection connection)
+    /// <summary>Every ingredient but doughs, by id, with the facts that the bakery itself has set.</summary>
+    public static IReadOnlyDictionary<string, Ingredient> Own(SqliteConnection connection) =>
+        Rows(connection).Where(pair => !Ingredient.IsDoughId(pair.Key)).ToDictionary();
+
+    private static RecipeLine Line(LineRow row, Ingredient part) =>
+        new(part, row.Preparation, part.Facts.YieldFor(row.Preparation), Mass.FromGrams(row.Grams)) { Written = row.Written };
+
+    private static Dictionary<string, Ingredient> Rows(SqliteConnection connection)
     {
         var allergens = connection.Query<AllergenRow>("SELECT ingredient_id AS ingredientId, allergen FROM ingredient_allergen ORDER BY allergen")
             .ToLookup(row => row.IngredientId, row => row.Allergen);
@@ -47,9 +61,9 @@ public static class IngredientStore
         var making = PreparationStore.All(connection);
         var all = connection.Query<IngredientRow>(
             """
-            SELECT id, name, allergens_stated AS allergensStated, other_names AS otherNames, role_stated AS role, density, density_source AS densitySource,
-                   alcohol_stated AS alcohol, unsafe_raw_stated AS unsafeRaw, needs_control_stated AS needsControl, traces_stated AS tracesStated, weighed_to AS weighedTo, kept_share AS kept, retired, reduced_to AS reduced, water_percent AS water
-            FROM ingredient ORDER BY name COLLATE NOCASE
+            SELECT i.id, coalesce(d.name, i.name) AS name, allergens_stated AS allergensStated, other_names AS otherNames, role_stated AS role, i.density, density_source AS densitySource,
+                   alcohol_stated AS alcohol, unsafe_raw_stated AS unsafeRaw, needs_control_stated AS needsControl, traces_stated AS tracesStated, weighed_to AS weighedTo, kept_share AS kept, i.retired, reduced_to AS reduced, water_percent AS water
+            FROM ingredient i LEFT JOIN dough d ON d.id = i.dough_id ORDER BY i.dough_id IS NOT NULL, i.name COLLATE NOCASE
             """).ToDictionary(row => row.Id, row => new Ingredient(row.Id, row.Name, [.. allergens[row.Id]], row.AllergensStated == 1)
             {
                 Facts = new IngredientFacts
@@ -74,14 +88,7 @@ public static class IngredientStore
             {
                 Formula = made.Formula! with
                 {
-                    Lines = [.. lines[id].Select(row => new RecipeLine(
-                        all[row.PartId] with { Formula = null },
-                        row.Preparation,
-                        FactsInForce.Of(all[row.PartId]).YieldFor(row.Preparation),
-                        Mass.FromGrams(row.Grams))
-                    {
-                        Written = row.Written,
-                    })],
+                    Lines = [.. lines[id].Select(row => Line(row, all[row.PartId]) with { Ingredient = all[row.PartId] with { Formula = null }, Yield = FactsInForce.Of(all[row.PartId]).YieldFor(row.Preparation) })],
                 },
             };
         return all;

@@ -64,7 +64,7 @@ public static class IngredientWriter
     /// <param name="version">The version it was read with.</param>
     public static ChangeOutcome Change(Transaction transaction, Ingredient ingredient, Price? price, long version)
     {
-        var present = transaction.Connection.QuerySingleOrDefault<long?>("SELECT row_version FROM ingredient WHERE id = @Id", new { ingredient.Id });
+        var present = transaction.Connection.QuerySingleOrDefault<long?>("SELECT row_version FROM ingredient WHERE id = @Id AND dough_id IS NULL", new { ingredient.Id });
         if (present != version) return present is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
         State(transaction, ingredient);
         Add(transaction, price);

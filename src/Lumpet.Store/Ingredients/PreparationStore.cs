@@ -30,7 +30,7 @@ internal static class PreparationStore
         return connection.Query<Row>(
             """
             SELECT ingredient_id AS ingredientId, kind, batch_least_g AS least, batch_most_g AS most, tray_g AS tray, keeps_in AS keepsIn,
-                   hold_least AS holdLeast, hold_aim AS holdAim, hold_most AS holdMost, before_use AS beforeUse, whole_of AS wholeOf
+                   hold_least AS holdLeast, hold_aim AS holdAim, hold_most AS holdMost, before_use AS beforeUse, whole_of AS wholeOf, piece_g AS piece
             FROM preparation
             """).ToDictionary(row => row.IngredientId, row => new Making(
                 Naming.Known<PreparationKind>(row.Kind),
@@ -39,6 +39,7 @@ internal static class PreparationStore
                 new Keeping(Naming.Known<KeepPlace>(row.KeepsIn), new Span((int)row.HoldLeast, (int)row.HoldAim, (int)row.HoldMost), row.BeforeUse))
             {
                 WholeOf = row.WholeOf,
+                Piece = row.Piece is { } piece ? Mass.FromGrams(piece) : null,
             });
     }
 
@@ -58,6 +59,7 @@ internal static class PreparationStore
             hold_most = making.Keeping.Hold.Most,
             before_use = making.Keeping.BeforeUse,
             whole_of = making.WholeOf,
+            piece_g = making.Piece?.Grams,
         });
         foreach (var (step, position) in making.Method.Select((step, position) => (step, position)))
         {
@@ -109,7 +111,7 @@ internal static class PreparationStore
     };
 
     private sealed record Row(
-        string IngredientId, string Kind, double Least, double Most, double Tray, string KeepsIn, long HoldLeast, long HoldAim, long HoldMost, string BeforeUse, string? WholeOf);
+        string IngredientId, string Kind, double Least, double Most, double Tray, string KeepsIn, long HoldLeast, long HoldAim, long HoldMost, string BeforeUse, string? WholeOf, double? Piece);
 
     private sealed record StepRow(
         string IngredientId, string Id, string Name, string Station, long? PerBatch, double? PerKilogram, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, string ReadyWhen, string Caution, string Place, long HeatedTray, long Turned, string Handwork, string Cure);

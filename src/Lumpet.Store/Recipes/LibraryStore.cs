@@ -44,6 +44,12 @@ public static class LibraryStore
     /// <param name="savedAt">The instant it is saved.</param>
     public static ChangeOutcome Save(Transaction transaction, LibraryChange change, Instant savedAt)
     {
+        // What is made here may be made of doughs that come after it: references are looked at when all of it is there, and what
+        // is stated anew is taken apart first, so that things that change places are no circle on the way.
+        var connection = transaction.Connection;
+        connection.Execute("PRAGMA defer_foreign_keys = ON");
+        connection.Execute("DELETE FROM ingredient_line WHERE ingredient_id IN @ids", new { ids = change.Restated.Select(one => one.Id) });
+        connection.Execute("DELETE FROM dough_line WHERE dough_id IN @ids", new { ids = change.Doughs.Select(one => one.Id) });
         IngredientWriter.Add(transaction, change.Added);
         foreach (var ingredient in change.Restated) IngredientWriter.State(transaction, ingredient);
         BakeryWriter.Add(transaction, change.Pans);

@@ -48,8 +48,11 @@ public static class RecipeStore
             })];
 
     /// <summary>Every dough, by name.</summary>
-    public static IReadOnlyList<DoughFormula> Doughs(SqliteConnection connection) =>
-        [.. Doughs(connection, IngredientStore.All(connection), null).Values.OrderBy(dough => dough.Name, StringComparer.Ordinal)];
+    public static IReadOnlyList<DoughFormula> Doughs(SqliteConnection connection) => Doughs(IngredientStore.All(connection).Values);
+
+    /// <summary>The doughs among a bakery's ingredients, by name.</summary>
+    public static IReadOnlyList<DoughFormula> Doughs(IEnumerable<Ingredient> ingredients) =>
+        [.. ingredients.Select(one => one.Formula?.How).OfType<DoughMaking>().Select(making => making.Dough).OrderBy(dough => dough.Name, StringComparer.Ordinal)];
 
     private static Product[] Read(SqliteConnection connection, IReadOnlyCollection<string>? ids)
     {
@@ -69,7 +72,7 @@ public static class RecipeStore
         if (rows.Length == 0) return [];
 
         var ingredients = IngredientStore.All(connection);
-        var doughs = Doughs(connection, ingredients, ids is null ? null : [.. rows.SelectMany(row => new[] { row.DoughId, row.TopDoughId }).OfType<string>().Distinct()]);
+        var doughs = Doughs(ingredients.Values).ToDictionary(dough => dough.Id);
         var pans = Pans(connection).ToDictionary(pan => pan.Id);
         var currency = connection.QueryFirstOrDefault<string>("SELECT currency FROM bakery") ?? "EUR";
         var aliases = Rows<AliasRow>($"SELECT product_id AS productId, alias FROM product_alias {where} ORDER BY alias").ToLookup(row => row.ProductId);
@@ -165,39 +168,6 @@ public static class RecipeStore
         OverhangFromWall = row.OverhangFromWall == 1,
     };
 
-    private static Dictionary<string, DoughFormula> Doughs(SqliteConnection connection, IReadOnlyDictionary<string, Ingredient> ingredients, string[]? ids)
-    {
-        var (where, of) = ids is null ? (string.Empty, string.Empty) : ("WHERE dough_id IN @ids", "WHERE id IN @ids");
-        var lines = connection.Query<DoughLineRow>(
-                $"SELECT dough_id AS doughId, ingredient_id AS ingredientId, preparation, grams, written FROM dough_line {where} ORDER BY position", new { ids })
-            .ToLookup(row => row.DoughId, row => new LineRow(row.DoughId, string.Empty, row.IngredientId, row.Preparation, row.Grams, row.Written));
-        return connection.Query<DoughRow>(
-            $"""
-            SELECT id, name, version, density, bowl_loss_share AS bowlLoss, mix_min AS mixMin, rest_least AS restLeast,
-                   rest_aim AS restAim, rest_most AS restMost, ready_when AS readyWhen, caution,
-                   family, held_back_percent AS heldBack, fat_size AS fatSize, turns, turn_min AS turnMin, turn_rest_min AS turnRest, thinnest_mm AS thinnest,
-                   thickest_mm AS thickest, keeps_cold_days AS keepsCold, keeps_frozen_days AS keepsFrozen, retired, cure
-            FROM dough {of}
-            """,
-            new { ids }).ToDictionary(row => row.Id, row => new DoughFormula(
-                row.Id,
-                row.Name,
-                (int)row.Version,
-                Lines(lines[row.Id], ingredients),
-                Density.FromGramsPerMillilitre(row.Density),
-                row.BowlLoss,
-                (int)row.MixMin,
-                new Span((int)row.RestLeast, (int)row.RestAim, (int)row.RestMost),
-                row.ReadyWhen,
-                row.Caution)
-            {
-                IsRetired = row.Retired == 1,
-                Cure = row.Cure,
-                Method = new DoughMethod(
-                    Word<DoughFamily>(row.Family), row.HeldBack, row.FatSize, (int)row.Turns, (int)row.TurnMin, (int)row.TurnRest, row.Thinnest, row.Thickest, (int)row.KeepsCold, (int)row.KeepsFrozen),
-            });
-    }
-
     private static RecipeLine[] Lines(IEnumerable<LineRow> rows, IReadOnlyDictionary<string, Ingredient> ingredients) =>
         [.. rows.Select(row => new RecipeLine(
             ingredients[row.IngredientId],
@@ -243,10 +213,6 @@ public static class RecipeStore
         string Treatment, string Assessment, long GlassFromFreezer, string Lining, double CutOut, long CutOuts, long CutOutsFromTrim, long Rerolls, string Review, long Retired,
         double? DoughPerPie, double? BaseShare, string ShareGives, double? StripSheetLength, double? StripSheetWidth, long? StripSheetStrips, double SheetLength, double SheetWidth, long OverhangFromWall);
 
-    private sealed record DoughRow(
-        string Id, string Name, long Version, double Density, double BowlLoss, long MixMin, long RestLeast, long RestAim, long RestMost, string ReadyWhen, string Caution,
-        string Family, double HeldBack, string FatSize, long Turns, long TurnMin, long TurnRest, double Thinnest, double Thickest, long KeepsCold, long KeepsFrozen, long Retired, string Cure);
-
     private sealed record StepRow(
         string ProductId, string Id, string Name, string Station, long? PerBatch, double? PerPie, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, long UsesDough, string ReadyWhen, string Caution,
         string? Bakes, string Place, long HeatedTray, long? WeightsOut, long Turned, long Seals, string Handwork, string Cure);
@@ -257,8 +223,6 @@ public static class RecipeStore
     private sealed record LineRow(string OwnerId, string LayerId, string IngredientId, string Preparation, double Grams, string Written);
 
     private sealed record LayerRow(string ProductId, string Id, string Part, string Name, string Law, string Filling, double Packed, double Kept, long Pieces, double Reduced);
-
-    private sealed record DoughLineRow(string DoughId, string IngredientId, string Preparation, double Grams, string Written);
 
     private sealed record AliasRow(string ProductId, string Alias);
 

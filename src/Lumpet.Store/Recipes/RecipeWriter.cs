@@ -67,6 +67,8 @@ public static class RecipeWriter
                 keepsFrozen = dough.Method.KeepsFrozenDays,
                 cure = dough.Cure,
             });
+        // By this row other things may be made of it.
+        connection.Execute("INSERT INTO ingredient (id, name, dough_id) VALUES (@IngredientId, @IngredientId, @Id) ON CONFLICT (id) DO NOTHING", new { dough.Id, dough.IngredientId });
         foreach (var (line, position) in dough.Lines.Select((line, position) => (line, position)))
             Rows.Insert(connection, "dough_line", new { dough_id = dough.Id, position, ingredient_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
         RecipeVersions.Keep(connection, dough, savedAt);
@@ -83,6 +85,8 @@ public static class RecipeWriter
         var connection = transaction.Connection;
         if (Blocked(connection, "product", product.Id, product.Version) is { } outcome) return outcome;
         IngredientWriter.Add(transaction, fresh);
+        foreach (var shell in product.Doughs.Where(dough => ShellsMadeHere.Is(dough) && !Exists(connection, dough)))
+            if (Save(transaction, shell with { Version = LastVersion(connection, "dough", shell.Id) + 1 }, [], savedAt) is not ChangeOutcome.Done and var notDone) return notDone;
         var position = connection.QuerySingleOrDefault<long?>("SELECT position FROM product WHERE id = @Id", new { product.Id })
             ?? connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM product");
         foreach (var table in ProductTables)
@@ -157,11 +161,16 @@ public static class RecipeWriter
     private static ChangeOutcome? Blocked(SqliteConnection connection, string table, string id, int version)
     {
         var present = connection.QuerySingleOrDefault<long?>($"SELECT version FROM {table} WHERE id = @id", new { id });
-        var last = present ?? connection.QuerySingleOrDefault<long?>("SELECT max(version) FROM recipe_version WHERE kind = @table AND id = @id", new { table, id }) ?? 0;
+        var last = present ?? LastVersion(connection, table, id);
         return last == version - 1 ? null
             : present is null && version > 1 ? ChangeOutcome.Gone
             : ChangeOutcome.Conflict;
     }
+
+    private static bool Exists(SqliteConnection connection, DoughFormula dough) => connection.QuerySingle<long>("SELECT count(*) FROM dough WHERE id = @Id", new { dough.Id }) > 0;
+
+    private static int LastVersion(SqliteConnection connection, string kind, string id) =>
+        (int)(connection.QuerySingleOrDefault<long?>("SELECT max(version) FROM recipe_version WHERE kind = @kind AND id = @id", new { kind, id }) ?? 0);
 
     private static void Parts(SqliteConnection connection, Product product)
     {

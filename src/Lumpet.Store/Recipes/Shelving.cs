@@ -1,5 +1,6 @@
 using System.Data;
 using Dapper;
+using Lumpet.Core.Ingredients;
 using Lumpet.Store.Ingredients;
 using Microsoft.Data.Sqlite;
 
@@ -64,7 +65,7 @@ public static class Shelving
         [.. connection.Query<string>($"SELECT id FROM {Table(kind)} UNION SELECT id FROM recipe_version WHERE kind = @kind", new { kind = Table(kind) })];
 
     private static bool Exists(SqliteConnection connection, Shelved kind, string id) =>
-        connection.QuerySingle<long>($"SELECT count(*) FROM {Table(kind)} WHERE id = @id", new { id }) > 0;
+        connection.QuerySingle<long>($"SELECT count(*) FROM {Table(kind)} WHERE id = @id", new { id }) > 0 && !(kind == Shelved.Ingredient && Ingredient.IsDoughId(id));
 
     private static string Table(Shelved kind) => kind switch { Shelved.Product => "product", Shelved.Dough => "dough", _ => "ingredient" };
 
@@ -73,39 +74,63 @@ public static class Shelving
     {
         Shelved.Product => connection.Query<string>(
             "SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id AND pick_up_local >= @fromLocal ORDER BY pick_up_local", new { id, fromLocal }),
-        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE @id IN (dough_id, top_dough_id) AND retired = 0 ORDER BY name", new { id }),
+        Shelved.Dough => connection.Query<string>(
+            $"""
+            SELECT name FROM product WHERE @id IN (dough_id, top_dough_id) AND retired = 0
+            UNION {MadeOfInUse}
+            ORDER BY 1
+            """,
+            new { id, part = Ingredient.DoughPrefix + id }),
         _ => connection.Query<string>(
-            """
+            $"""
             SELECT p.name FROM product p WHERE p.retired = 0 AND (
-              EXISTS (SELECT 1 FROM product_line l WHERE l.product_id = p.id AND l.ingredient_id = @id)
-              OR EXISTS (SELECT 1 FROM product_packaging l WHERE l.product_id = p.id AND l.ingredient_id = @id)
+              EXISTS (SELECT 1 FROM product_packaging l WHERE l.product_id = p.id AND l.ingredient_id = @id)
               OR EXISTS (SELECT 1 FROM product_size_packaging l WHERE l.product_id = p.id AND l.ingredient_id = @id))
-            UNION SELECT d.name FROM dough d JOIN dough_line l ON l.dough_id = d.id WHERE d.retired = 0 AND l.ingredient_id = @id
-            UNION SELECT i.name FROM ingredient i JOIN ingredient_line l ON l.ingredient_id = i.id WHERE i.retired = 0 AND l.part_id = @id
+            UNION {MadeOfInUse}
             UNION SELECT name FROM pan WHERE retired = 0 AND bought_as = @id
             ORDER BY 1
             """,
-            new { id }),
+            new { id, part = id }),
     });
 
     /// <summary>Whatever refers to it, retired or past as well: the database would not let it go.</summary>
     private static string[] Refers(SqliteConnection connection, Shelved kind, string id) => Named(kind switch
     {
         Shelved.Product => connection.Query<string>("SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id ORDER BY pick_up_local DESC", new { id }),
-        Shelved.Dough => connection.Query<string>("SELECT name FROM product WHERE @id IN (dough_id, top_dough_id) ORDER BY name", new { id }),
+        Shelved.Dough => connection.Query<string>(
+            $"""
+            SELECT name FROM product WHERE @id IN (dough_id, top_dough_id)
+            UNION {MadeOf}
+            ORDER BY 1
+            """,
+            new { id, part = Ingredient.DoughPrefix + id }),
         _ => connection.Query<string>(
-            """
-            SELECT p.name FROM product p JOIN product_line l ON l.product_id = p.id WHERE l.ingredient_id = @id
-            UNION SELECT p.name FROM product p JOIN product_packaging l ON l.product_id = p.id WHERE l.ingredient_id = @id
+            $"""
+            SELECT p.name FROM product p JOIN product_packaging l ON l.product_id = p.id WHERE l.ingredient_id = @id
             UNION SELECT p.name FROM product p JOIN product_size_packaging l ON l.product_id = p.id WHERE l.ingredient_id = @id
-            UNION SELECT d.name FROM dough d JOIN dough_line l ON l.dough_id = d.id WHERE l.ingredient_id = @id
-            UNION SELECT i.name FROM ingredient i JOIN ingredient_line l ON l.ingredient_id = i.id WHERE l.part_id = @id
+            UNION {MadeOf}
             UNION SELECT name FROM pan WHERE bought_as = @id
             UNION SELECT 'a price of ' || valid_from FROM price WHERE ingredient_id = @id
             ORDER BY 1
             """,
-            new { id }),
+            new { id, part = id }),
     });
+
+    /// <summary>Whatever has it among its lines.</summary>
+    private const string MadeOf =
+        """
+        SELECT p.name FROM product p JOIN product_line l ON l.product_id = p.id WHERE l.ingredient_id = @part
+        UNION SELECT d.name FROM dough d JOIN dough_line l ON l.dough_id = d.id WHERE l.ingredient_id = @part
+        UNION SELECT i.name FROM ingredient i JOIN ingredient_line l ON l.ingredient_id = i.id WHERE l.part_id = @part
+        """;
+
+    /// <summary>The same, of what is still offered.</summary>
+    private const string MadeOfInUse =
+        """
+        SELECT p.name FROM product p JOIN product_line l ON l.product_id = p.id WHERE p.retired = 0 AND l.ingredient_id = @part
+        UNION SELECT d.name FROM dough d JOIN dough_line l ON l.dough_id = d.id WHERE d.retired = 0 AND l.ingredient_id = @part
+        UNION SELECT i.name FROM ingredient i JOIN ingredient_line l ON l.ingredient_id = i.id WHERE i.retired = 0 AND l.part_id = @part
+        """;
 
     private static string[] Named(IEnumerable<string> all)
     {
@@ -116,7 +141,7 @@ public static class Shelving
     private static (string Table, string Column)[] Belongings(Shelved kind) => kind switch
     {
         Shelved.Product => [.. RecipeWriter.ProductTables.Select(table => (table, "product_id"))],
-        Shelved.Dough => [("dough_line", "dough_id")],
+        Shelved.Dough => [("dough_line", "dough_id"), ("ingredient", "dough_id")],
         _ => [.. IngredientWriter.FactTables.Select(table => (table, "ingredient_id"))],
     };
 }

@@ -73,6 +73,6 @@ public sealed class AnyDayTests
         var inOrder = plan.Batches.OrderBy(batch => batch.MixStartMin).ToArray();
         Assert.All(inOrder.Zip(inOrder.Skip(1)), pair => Assert.True(pair.Second.MixStartMin >= pair.First.MixEndMin));
         foreach (var task in plan.Tasks.Where(task => task.StepId == "line"))
-            Assert.True(plan.Batches.Any(batch => batch.Discs.Any(disc => disc.LotId == task.LotId) && batch.NeededMin <= task.StartMin), task.Id);
+            Assert.True(plan.Batches.Any(batch => batch.Discs.Any(disc => disc.IsDiscOf(task.LotId!)) && batch.NeededMin <= task.StartMin), task.Id);
     }
 }

@@ -14,7 +14,7 @@ public sealed class ApprovedDoughTests
 
     private static readonly DoughFormula Turned = Flaky with { Id = "turned", Method = DoughMethod.Flaky with { Turns = 2, TurnRestMinutes = 30 } };
 
-    private static DoughDemand Demand(DoughFormula dough, string label, double grams, int count, int needed) => new(dough, $"lot-{label}", label, Mass.FromGrams(grams), count, Piece, needed);
+    private static DoughDemand Demand(DoughFormula dough, string label, double grams, int count, int needed) => new(dough, [$"lot-{label}"], label, Mass.FromGrams(grams), count, Piece, needed);
 
     private static readonly DoughDemand[][] Demands =
     [

@@ -13,7 +13,7 @@ public sealed class DoughBatchingTests
     private static readonly Core.Recipes.DoughPiece Piece = Core.Recipes.Scaling.Scale(TestBakery.Pear, TestBakery.Pan23, 1).Pieces[0];
 
     private static DoughDemand Demand(double disc, int count, int needed = 600) =>
-        new(TestBakery.Flaky, "lot", $"{disc}", Mass.FromGrams(disc), count, Piece, needed);
+        new(TestBakery.Flaky, ["lot"], $"{disc}", Mass.FromGrams(disc), count, Piece, needed);
 
     [Fact]
     public void Batches_keep_the_mixers_limits_and_lose_no_disc() =>

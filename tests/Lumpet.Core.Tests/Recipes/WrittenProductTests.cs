@@ -16,13 +16,13 @@ public sealed class WrittenProductTests
 {
     private static readonly LocalDate Today = new(2026, 6, 1);
 
-    private static readonly Ingredient[] Known = [.. IngredientLibrary.All, .. WrittenProducts.MadeHere];
+    private static readonly Ingredient[] Known = [.. IngredientLibrary.All, .. WrittenProducts.Doughs.Select(dough => dough.AsIngredient()), .. WrittenProducts.MadeHere];
 
     public static TheoryData<WrittenProduct> Written => [.. WrittenProducts.All];
 
     private static Product Read(ProductDraft draft)
     {
-        var (product, fresh, faults) = ProductReader.Read(draft, "written", 1, "EUR", Demonstration.Pans, WrittenProducts.Doughs, Known, []);
+        var (product, fresh, faults) = ProductReader.Read(draft, "written", 1, "EUR", Demonstration.Pans, ShellsMadeHere.With(WrittenProducts.Doughs, Known), Known, []);
         Assert.True(faults.Count == 0, string.Join("; ", faults));
         Assert.Empty(fresh);
         return product!;
@@ -84,12 +84,14 @@ public sealed class WrittenProductTests
         var plan = DayPlanner.Plan(TestBakery.Snapshot(new DayOrder(product, product.ReferencePan, 6, 1310, "kiosk")), effort: 4);
         Assert.True(plan.Fates.Sum(fate => fate.InTime) == 6, string.Join("; ", plan.Troubles));
         // What goes into it and is made here is made first, and in time.
-        string[] made = [.. product.AllLines.Where(line => line.Ingredient.Formula is not null).Select(line => line.Ingredient.Id).Distinct().Order()];
-        Assert.Equal(made, plan.Made.Select(one => one.Batch.Made.Id).Distinct().Order());
-        foreach (var id in made)
+        var everything = MadeHere.In(Scaling.Scale(product, product.ReferencePan, 6));
+        Assert.Equal(everything.Where(one => !one.Ingredient.IsDough).Select(one => one.Ingredient.Id).Order(), plan.Made.Select(one => one.Batch.Made.Id).Distinct().Order());
+        foreach (var one in everything)
         {
-            var wanted = Scaling.Scale(product, product.ReferencePan, 6).AllLines.Where(line => line.Line.Ingredient.Id == id).Sum(line => line.ToBuy.Grams);
-            Assert.True(plan.Made.Where(one => one.Batch.Made.Id == id).Sum(one => one.Batch.Mass.Grams) >= wanted - 0.5);
+            var made = one.Ingredient.IsDough
+                ? plan.Batches.Where(batch => batch.Dough.IngredientId == one.Ingredient.Id).SelectMany(batch => batch.Discs).Where(disc => disc.Piece is null).Sum(disc => disc.Disc.Grams * disc.Count)
+                : plan.Made.Where(batch => batch.Batch.Made.Id == one.Ingredient.Id).Sum(batch => batch.Batch.Mass.Grams);
+            Assert.True(made >= one.Wanted.Grams - 0.5, one.Ingredient.Name);
         }
     }
 
@@ -105,6 +107,7 @@ public sealed class WrittenProductTests
         {
             var change = LibraryReader.Read(text, elsewhere);
             Assert.True(change.Faults.Count == 0, string.Join("; ", change.Faults));
+            Assert.Equal(Told.Of(product), Told.Of(Assert.Single(change.Products)));
             Assert.Equivalent(product, Assert.Single(change.Products), strict: true);
         }
     }

@@ -24,6 +24,13 @@ public sealed record WrittenProduct(string Name, ProductDraft Draft, double Fill
 /// </summary>
 public static class WrittenProducts
 {
+    /// <summary>The usual doughs, by short names as a bakery gives them.</summary>
+    public static IReadOnlyList<DoughFormula> Doughs { get; } =
+    [
+        .. Demonstration.Doughs.Select(dough => dough with { Id = ShortName.For(dough.Name, []) }),
+        DoughReader.Read(UsualDoughs.All[^1] with { Name = "Shells by the piece", Lines = "1 tart shell, bought in" }, "shells-by-the-piece", 1, IngredientLibrary.All).Dough!,
+    ];
+
     /// <summary>What this bakery makes before its pies.</summary>
     public static IReadOnlyList<Ingredient> MadeHere { get; } =
     [
@@ -31,6 +38,9 @@ public static class WrittenProducts
         Made("roast-roots", "Roast root puree", PreparationKind.Puree, "1000 g sweet potatoes", 68),
         Made("toasted-nuts", "Nuts of the side bake", PreparationKind.Toasted, "1000 g hazelnuts", 95),
         Made("burnt-sauce", "Burnt sugar sauce", PreparationKind.Sauce, "300 g sugar\n250 g cream\n60 g butter", 88),
+        // Doughs are made before the pies as well: baked by the piece, or broken up again.
+        Made("tart-shells", "Quay tart shells", PreparationKind.Shells, "1000 g sweet tart dough", 90, one: 90),
+        Made("crust-crumbs", "Baked crust crumbs", PreparationKind.Toasted, "1000 g short crust 2-1 dough\n50 g brown sugar", 88),
     ];
 
     /// <summary>All of them.</summary>
@@ -46,6 +56,12 @@ public static class WrittenProducts
         Of("Apricot in boiled juice", Way(FillingKind.PrecookedFruit, Top.Lid), "700 g apricots, pitted\n150 g sugar\n500 g orange juice, boiled down by half", 0.95, 990, ("orange-juice", 5000), "egg, milk, wheat", reduced: 90),
         // 366 (1 1/2 cups of 244) + 75 + 32 (1/4 cup of 128); ten shells are of the dough, not of the layer.
         Of("Cream in shells bought by the piece", Way(FillingKind.CookedCream, Top.Open, Lining.BoughtShell) with { Dough = "Shells by the piece" }, "1 1/2 cups milk\n75 g sugar\n1/4 cup corn starch", 1.05, 473, ("milk", 3660), "egg, milk, wheat"),
+        // 30 of the pot of curd in each of ten shells that were baked before: no oven on the day.
+        Of("Curd in shells of one's own", Way(FillingKind.Curd, Top.Open, Lining.BoughtShell, BaseTreatment.Plain) with { Dough = "tart-shells", ReferencePan = "10" }, "30 g quay curd", 1.05, 30, ("apple-curd", 300), "egg, milk, wheat"),
+        // 700 + 120 on 60 of crumbs that were a dough; 7000 / 0.94.
+        Of("Plum on baked crumbs", Way(FillingKind.RawFruit, Top.Lattice), "700 g plums, pitted\n120 g sugar", 0.7, 880, ("plum", 7446.809), "egg, milk, wheat", below: [Filling("60 g baked crust crumbs", FillingKind.PrecookedFruit, 0.6, "Crumbs") with { Law = "floor" }]),
+        // 800 + 150; 180 of another dough crumbled over each of ten.
+        Of("Raspberry below crumbled dough", Way(FillingKind.Berry, Top.Crumble), "800 g raspberries\n150 g sugar", 0.75, 950, ("dough:nut-enriched", 1800), "egg, milk, nuts, wheat", more: [new() { Part = "topping", Lines = "180 g nut-enriched dough, crumbled" }]),
         // 850 + 200 + 32; 8500 / 0.94.
         Of("Damson below an open lattice", Way(FillingKind.RawFruit, Top.Lattice) with { Dough = "Smeared and stacked" }, "850 g damsons, pitted\n1 cup sugar\n4 tbsp corn starch", 0.8, 1082, ("damson", 9042.553), "egg, milk, wheat"),
         // 900 + 180; 9000 / 0.94. Forty to sixty, as many strips as the sixty give.
@@ -107,16 +123,9 @@ public static class WrittenProducts
         Of("Chocolate cream below cream", Way(FillingKind.CookedCream, Top.Open), "500 g milk\n250 g dark chocolate\n2 eggs", 1.05, 850, ("cream", 1500), "egg, milk, wheat", more: [new() { Part = "topping", Law = "top", Lines = "150 g cream" }]),
     ];
 
-    /// <summary>The usual doughs, by short names as a bakery gives them.</summary>
-    public static IReadOnlyList<DoughFormula> Doughs { get; } =
-    [
-        .. Demonstration.Doughs.Select(dough => dough with { Id = ShortName.For(dough.Name, []) }),
-        DoughReader.Read(UsualDoughs.All[^1] with { Name = "Shells by the piece", Lines = "1 tart shell, bought in" }, "shells-by-the-piece", 1, IngredientLibrary.All).Dough!,
-    ];
-
-    private static Ingredient Made(string id, string name, PreparationKind kind, string madeOf, double kept)
+    private static Ingredient Made(string id, string name, PreparationKind kind, string madeOf, double kept, double? one = null)
     {
-        var stated = IngredientReader.Read(id, new IngredientDraft(name, null, null, null, null, null, null, null, null, null, null, null, null, madeOf, kept, null, UsualMakings.For(kind)), "EUR", new NodaTime.LocalDate(2026, 5, 1), new Pantry(IngredientLibrary.All)).Ingredient!;
+        var stated = IngredientReader.Read(id, new IngredientDraft(name, null, null, null, null, null, null, one is null ? null : [new PieceDraft("one", one, null)], null, null, null, null, null, madeOf, kept, null, UsualMakings.For(kind)), "EUR", new NodaTime.LocalDate(2026, 5, 1), new Pantry([.. IngredientLibrary.All, .. Doughs.Select(dough => dough.AsIngredient())])).Ingredient!;
         // It carries what its parts do.
         return stated.Formula!.Make(stated);
     }

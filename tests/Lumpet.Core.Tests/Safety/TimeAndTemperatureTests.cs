@@ -5,6 +5,7 @@ using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Safety;
+using Lumpet.Core.Tests.Recipes.Writing;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
 
@@ -25,7 +26,7 @@ public sealed class TimeAndTemperatureTests
 
     private static (Product? Product, IReadOnlyList<FieldFault> Faults) Read(ProductDraft draft, params Pan[] pans)
     {
-        var (product, _, faults) = ProductReader.Read(draft, "any", 1, "EUR", pans.Length == 0 ? [Pan23] : pans, [Flaky], IngredientLibrary.All, []);
+        var (product, _, faults) = ProductReader.Read(draft, "any", 1, "EUR", pans.Length == 0 ? [Pan23] : pans, [Flaky, Drafted.Shell("shell")], IngredientLibrary.All, []);
         return (product, faults);
     }
 
@@ -107,7 +108,7 @@ public sealed class TimeAndTemperatureTests
     [Fact]
     public void Every_usual_way_of_making_a_pie_keeps_to_the_rule_whatever_is_in_it() => Assert.All(UsualProducts.All.Where(usual => usual.Draft.Layers![0]!.FillingKind is not ("rawFruit" or "precookedFruit" or "maceratedFruit" or "berry")), usual =>
     {
-        var (_, faults) = Read(usual.Draft.Filled("300 g Milk, whole\n3 Egg, whole\n100 g Sugar, white") with { Name = "Any", Dough = "flaky", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)] });
+        var (_, faults) = Read(usual.Draft.Filled("300 g Milk, whole\n3 Egg, whole\n100 g Sugar, white") with { Name = "Any", Dough = usual.Id == "filled-shells" ? "shell" : "flaky", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)] });
         Assert.True(faults.Count == 0, $"{usual.Id}: {string.Join("; ", faults)}");
     });
 

@@ -468,6 +468,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shells": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shells made here by the piece that may be a crust and that no dough is called after yet. */
+        get: operations["GetShells"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/doughs/{id}/versions": {
         parameters: {
             query?: never;
@@ -2317,6 +2334,11 @@ export interface components {
              */
             grams: number;
             /**
+             * Format: int32
+             * @description How many pieces that is; null of what goes by weight.
+             */
+            pieces: null | number;
+            /**
              * Format: double
              * @description What of what is weighed in is left.
              */
@@ -2403,6 +2425,11 @@ export interface components {
              * @description How much of it.
              */
             grams: number;
+            /**
+             * Format: int32
+             * @description How many pieces that is; null of what goes by weight.
+             */
+            pieces: null | number;
             /** @description When. */
             at: components["schemas"]["Moment"];
         };
@@ -2429,6 +2456,21 @@ export interface components {
              * @description Kilograms weighed in on one tray where it is baked; null where it is not.
              */
             trayKg?: null | number;
+            /**
+             * Format: int32
+             * @description The smallest sensible batch in pieces; null for any, and of what goes by weight.
+             */
+            batchLeastPieces?: null | number;
+            /**
+             * Format: int32
+             * @description The largest batch in pieces; null of what goes by weight. Where it is stated, all of it is counted by the piece.
+             */
+            batchMostPieces?: null | number;
+            /**
+             * Format: int32
+             * @description Pieces on one tray where it is baked; null where it is not, and of what goes by weight.
+             */
+            trayPieces?: null | number;
             /** @description One of the names of KeepPlace. */
             keepsIn?: null | string;
             /**
@@ -3111,6 +3153,8 @@ export interface components {
             id: string;
             /** @description Its name. */
             name: string;
+            /** @description Its address in the interface. */
+            place: string;
             /** @description What it is, in words; null while nobody has said how it is made. */
             kind: null | string;
             /** @description Whether a plan makes it. */
@@ -3137,6 +3181,11 @@ export interface components {
              * @description How much the day takes; 0 for none.
              */
             dayGrams: number;
+            /**
+             * Format: int32
+             * @description How many pieces those are; null of what goes by weight.
+             */
+            dayPieces: null | number;
             /**
              * Format: int32
              * @description In how many batches.
@@ -3677,6 +3726,13 @@ export interface components {
              * @description From the upper edge.
              */
             y: number;
+        };
+        /** @description A shell made here that a product may have for its crust. */
+        ShellAnswer: {
+            /** @description Stands where a dough's id stands. */
+            id: string;
+            /** @description Its name. */
+            name: string;
         };
         /** @description A shift. */
         ShiftAnswer: {
@@ -5339,6 +5395,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetShells: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShellAnswer"][];
                 };
             };
         };

@@ -24,6 +24,9 @@ public sealed record LibraryState(
     IReadOnlyList<Product> Products,
     LocalDate Today)
 {
+    /// <summary>Its ingredients and its doughs, taken like ingredients: everything that a line may name.</summary>
+    internal IEnumerable<Ingredient> All => Ingredients.Concat(Doughs.Select(dough => dough.AsIngredient())).DistinctBy(one => one.Id);
+
     private static readonly IReadOnlyDictionary<string, int> None = new Dictionary<string, int>();
 
     /// <summary>Last versions of doughs that were removed, by id: one that comes back goes on counting.</summary>

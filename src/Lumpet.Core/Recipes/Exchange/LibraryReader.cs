@@ -64,9 +64,11 @@ public static class LibraryReader
         var checks = new FieldChecks();
         if (file.Products?.Count > MostRecipes) return Refused(new FieldFault("products", $"At most {MostRecipes} recipes are taken at once."));
         var reading = new Reading(checks, state);
+        var doughs = checks.List("doughs", file.Doughs, 0, MostDoughs, "doughs");
+        reading.Name(doughs);
         reading.Ingredients(checks.List("ingredients", file.Ingredients, 0, MostIngredients, "ingredients"));
         var pans = reading.Pans(file.Pans);
-        reading.Doughs(checks.List("doughs", file.Doughs, 0, MostDoughs, "doughs"));
+        reading.Doughs(doughs);
         if (checks.Faults.Count == 0) reading.Products(checks.List("products", file.Products, 0, MostRecipes, "products"), pans);
         return checks.Faults.Count > 0 ? Refused([.. checks.Faults.Take(MostFaults)]) : reading.Change(notes);
     }
@@ -80,26 +82,34 @@ public static class LibraryReader
         private readonly List<Pan> newPans = [];
         private readonly List<DoughFormula> doughs = [];
         private readonly List<Product> products = [];
-        private readonly Dictionary<string, Ingredient> ingredients = state.Ingredients.ToDictionary(one => one.Id);
+        private readonly Dictionary<string, Ingredient> ingredients = state.All.ToDictionary(one => one.Id);
         private readonly Dictionary<string, DoughFormula> allDoughs = state.Doughs.ToDictionary(dough => dough.Id);
+        private readonly MadeHereNesting nesting = new(state.All);
         private Pantry? pantry;
         private int same;
 
-        // Made once for a whole file, when its ingredients are read: two thousand recipes are looked up in it.
-        private Pantry Pantry => pantry ??= new Pantry(ingredients.Values);
+        // Made once for a whole file, when its ingredients are read: two thousand recipes are looked up in it. Of two that are
+        // called the same, a dough is not meant.
+        private Pantry Pantry => pantry ??= new Pantry(ingredients.Values.OrderBy(one => one.IsDough));
+
+        /// <summary>Doughs by their names, before anything is read that may be made of them; what they are made of is read later.</summary>
+        public void Name(IReadOnlyList<NamedDough> list)
+        {
+            foreach (var one in list.Where(one => one.Id is not null && one.Written?.Name is not null && !allDoughs.ContainsKey(one.Id)).DistinctBy(one => one.Id))
+                ingredients.TryAdd(Ingredient.DoughPrefix + one.Id, new Ingredient(Ingredient.DoughPrefix + one.Id, one.Written!.Name!, []));
+        }
 
         public void Ingredients(IReadOnlyList<NamedIngredient> list)
         {
             // What is made here may name what comes later in the file, so names are known before formulas are read.
             var named = new Pantry([
-                .. state.Ingredients,
-                .. list.Where(one => one.Stated?.Name is not null && one.Id is not null && !ingredients.ContainsKey(one.Id)).DistinctBy(one => one.Id)
-                    .Select(one => new Ingredient(one.Id!, one.Stated!.Name!, [])),
+                .. state.Ingredients.Where(one => !one.IsDough),
+                .. list.Where(one => one.Stated?.Name is not null && one.Id is not null && !ingredients.ContainsKey(one.Id)).DistinctBy(one => one.Id).Select(Named),
+                .. ingredients.Values.Where(one => one.IsDough),
             ]);
-            var nesting = new MadeHereNesting(state.Ingredients);
             var ids = new HashSet<string>();
             var names = new Dictionary<string, string>(StringComparer.OrdinalIgnoreCase);
-            foreach (var one in state.Ingredients) names.TryAdd(one.Name, one.Id);
+            foreach (var one in state.Ingredients.Where(one => !one.IsDough)) names.TryAdd(one.Name, one.Id);
             foreach (var (one, at) in list.Select((one, at) => (one, at)))
             {
                 var path = $"ingredients[{at}]";
@@ -119,6 +129,13 @@ public static class LibraryReader
 
                 ingredients[id] = inForce;
             }
+        }
+
+        /// <summary>An ingredient of the file before what it is made of is read: its figures count already.</summary>
+        private Ingredient Named(NamedIngredient one)
+        {
+            var (read, _, _) = IngredientReader.Read(one.Id!, one.Stated! with { MadeOf = null, Making = null, ReducedPercent = null, KeptPercent = null, Price = null }, state.Currency, state.Today, null, state.Cups);
+            return read is null ? new Ingredient(one.Id!, one.Stated.Name!, []) : read with { Facts = FactsInForce.Of(read) };
         }
 
         public IReadOnlyList<Pan> Pans(IReadOnlyList<PanDraft?>? drafts)
@@ -147,14 +164,33 @@ public static class LibraryReader
                 Add(path, faults);
                 if (dough is null) continue;
                 added.AddRange(fresh);
+                foreach (var ingredient in fresh) ingredients[ingredient.Id] = ingredient;
                 if (!ids.Add(id)) checks.Add($"{path}.id", $"Two doughs have the id \"{id}\".");
                 if (allDoughs.Values.Any(other => other.Id != id && other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.name", $"There is a dough \"{dough.Name}\" of another id already.");
+                nesting.State(dough.AsIngredient());
+                if (nesting.Fault(dough.AsIngredient()) is { } fault) checks.Add($"{path}.lines", fault);
                 if (present is not null && Text(DoughReader.Write(present)) == Text(DoughReader.Write(dough))) same++;
                 else
                 {
                     doughs.Add(dough);
                     allDoughs[id] = dough;
+                    ingredients[dough.IngredientId] = dough.AsIngredient();
                 }
+            }
+        }
+
+        /// <summary>Everything as it will be: what was only a name when a line was read is there with all that it is made of.</summary>
+        private Ingredient[] Whole()
+        {
+            var whole = new Dictionary<string, Ingredient>();
+            return [.. ingredients.Keys.Select(Make)];
+
+            Ingredient Make(string id)
+            {
+                if (whole.TryGetValue(id, out var ready)) return ready;
+                if (ingredients[id] is not { Formula: { } formula } made) return whole[id] = ingredients[id];
+                RecipeLine[] lines = [.. formula.Lines.Select(line => line with { Ingredient = ingredients.ContainsKey(line.Ingredient.Id) ? Make(line.Ingredient.Id) : line.Ingredient })];
+                return whole[id] = formula.How is DoughMaking { Dough: var dough } ? (dough with { Lines = lines }).AsIngredient() : (formula with { Lines = lines }).Make(made);
             }
         }
 
@@ -165,7 +201,9 @@ public static class LibraryReader
             // A name is looked up for every product of the file, so the names are kept as a set.
             var taken = new Dictionary<string, string>(StringComparer.OrdinalIgnoreCase);
             foreach (var (key, name) in names) taken.TryAdd(name, key);
-            DoughFormula[] known = [.. allDoughs.Values];
+            var whole = Whole();
+            pantry = new Pantry(whole.OrderBy(one => one.IsDough));
+            var known = ShellsMadeHere.With([.. whole.Select(one => one.Formula?.How).OfType<DoughMaking>().Select(making => making.Dough)], whole);
             var ids = new HashSet<string>();
             foreach (var (one, at) in list.Select((one, at) => (one, at)))
             {

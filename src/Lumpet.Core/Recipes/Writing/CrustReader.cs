@@ -51,12 +51,12 @@ internal static class CrustReader
         }
     }
 
-    /// <summary>Adds a fault where a bought shell is none, or would have to fit several pans.</summary>
+    /// <summary>Adds a fault where a shell by the piece is none, or would have to fit several pans.</summary>
     public static void FitsItsShell(FieldChecks checks, Product product)
     {
-        if (product.Dough.BoughtShell is null) checks.Add("dough", $"{product.Dough.Name} is no shell: take a dough whose one line is a shell that is bought in, with the weight of one stated at its ingredient.");
-        if (product.Sizes.Count > 1) checks.Add("sizes", "A bought shell fits one pan: write a recipe for each.");
-        if (product.Crust.Share is not null) checks.Add("doughGrams", "A shell that is bought is not divided: say how thick it is.");
+        if (product.Dough.BoughtShell is null) checks.Add("dough", $"{product.Dough.Name} is no shell: take shells that are made here by the piece, or a dough whose one line is a shell that is bought in, with the weight of one stated at its ingredient.");
+        if (product.Sizes.Count > 1) checks.Add("sizes", "A shell by the piece fits one pan: write a recipe for each.");
+        if (product.Crust.Share is not null) checks.Add("doughGrams", "A shell by the piece is not divided: say how thick it is.");
     }
 
     /// <summary>A crust as it would be written.</summary>

@@ -77,6 +77,9 @@ public static class ProductReader
         };
         product = CrustReader.Settled(checks, product);
         if (product.Crust.Lining == Lining.BoughtShell) CrustReader.FitsItsShell(checks, product);
+        else if (!process.Steps.Any(step => step.IsBake)) checks.Add("steps", "A product needs a bake: only shells that come baked do without.");
+        if (product.Crust.Lining != Lining.BoughtShell && ShellsMadeHere.Is(product.Dough)) checks.Add("lining", $"{product.Dough.Name} comes as shells: nothing of it is rolled. Choose a shell by the piece.");
+        if (product.TopDough is { } above && ShellsMadeHere.Is(above)) checks.Add("topDough", $"{above.Name} comes as shells: nothing of it is rolled.");
         product = product with { Process = StepTaking.Read(checks, draft, product) };
         // Its step says egg; where no line does, its allergen would be missing on every label.
         if (process.Steps.Any(step => step.Seals) && product.AllLines.All(line => line.Ingredient.Facts.Role != IngredientRole.Egg))

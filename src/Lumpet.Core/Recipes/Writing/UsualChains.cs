@@ -39,13 +39,13 @@ public static class UsualChains
 
     /// <summary>The steps and how they follow one another.</summary>
     /// <param name="kind">What goes in.</param>
-    /// <param name="treatment">How the base is kept crisp. A filling that is not baked always gets a shell that is baked through.</param>
+    /// <param name="treatment">How the base is kept crisp. A filling that is not baked always gets a shell that is baked through, unless shells come so by the piece.</param>
     /// <param name="top">What lies on it.</param>
     /// <param name="lining">How the base is laid in.</param>
     public static (IReadOnlyList<StepDraft> Steps, IReadOnlyList<LinkDraft> Links) For(FillingKind kind, BaseTreatment treatment, Top top, Lining lining)
     {
         var chain = new Chain();
-        var shell = Shell(chain, FillingKinds.IsBaked(kind) ? treatment : BaseTreatment.FullBlind, lining);
+        var shell = Shell(chain, FillingKinds.IsBaked(kind) || lining == Lining.BoughtShell ? treatment : BaseTreatment.FullBlind, lining);
         var (ready, within) = Prepare(chain, kind);
         chain.Then(FillStep(kind, top), (shell, 0), (ready, within));
         if (FillingKinds.IsBaked(kind)) Bake(chain, kind, treatment, top, lining);
@@ -58,6 +58,7 @@ public static class UsualChains
     private static string Shell(Chain chain, BaseTreatment treatment, Lining lining)
     {
         chain.Add(Hands("line", lining == Lining.Pressed ? "Press into the pans" : lining == Lining.BoughtShell ? "Set out the shells" : lining == Lining.SmallRounds ? "Cut small rounds, line" : "Roll, line, cut what goes on top", Station.Bench, 8, 3, 20, "even; no crack in the corner") with { UsesDough = true });
+        if (lining == Lining.BoughtShell && treatment == BaseTreatment.Plain) return "line";
         chain.Then(Wait("chill-lined", "Chill what was shaped", Station.Cold, 20, 45, 960, 4, "firm to the touch"), ("line", 0));
         switch (treatment)
         {

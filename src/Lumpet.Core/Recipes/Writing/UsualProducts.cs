@@ -29,6 +29,7 @@ public static class UsualProducts
         Of("savoury", "Savoury, double crust", "raw crust, cold filling; kept by the cooling rule", FillingKind.Savoury, Top.Lid, 0.9, -0.5),
         Of("free-form", "Free-form", "no pan: the rim is folded over the fruit", FillingKind.RawFruit, Top.Fold, 0.7, -0.5, treatment: BaseTreatment.Plain),
         Of("minis", "Minis from small rounds", "cut side by side from a sheet, scraps rolled once more", FillingKind.PrecookedFruit, Top.Open, 0.95, 0, treatment: BaseTreatment.Plain, lining: Lining.SmallRounds),
+        Of("filled-shells", "Cream in shells by the piece", "shells bought in or baked before and kept dry; filled and set cold, no oven on the day", FillingKind.CookedCream, Top.Open, 1.05, 0, treatment: BaseTreatment.Plain, lining: Lining.BoughtShell),
     ];
 
     private static UsualProduct Of(

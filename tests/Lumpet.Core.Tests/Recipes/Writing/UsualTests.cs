@@ -23,7 +23,7 @@ public sealed class UsualTests
     {
         var usual = UsualProducts.All.Single(one => one.Id == kind);
         var draft = usual.Draft.Filled("800 g Quince, cooked") with { Name = usual.Name, Dough = "dough", ReferencePan = "23", Sizes = [new SizeDraft("23", 18m)] };
-        var (product, fresh, faults) = ProductReader.Read(draft, kind, 1, "EUR", [Pan], [Dough("Flaky 3-2-1")], IngredientLibrary.All.Where(one => one.Facts.Role != IngredientRole.Packaging && one.Id != "quince"), []);
+        var (product, fresh, faults) = ProductReader.Read(draft, kind, 1, "EUR", [Pan], [kind == "filled-shells" ? Drafted.Shell("dough") : Dough("Flaky 3-2-1")], IngredientLibrary.All.Where(one => one.Facts.Role != IngredientRole.Packaging && one.Id != "quince"), []);
         Assert.Empty(faults);
         Assert.Equal("Quince", fresh[0].Name);
         Assert.All(fresh, one => Assert.False(one.AllergensStated));
@@ -113,8 +113,9 @@ public sealed class UsualTests
                             Sizes = [new SizeDraft("23", 18m)],
                             Steps = steps,
                             Links = links,
+                            Lining = lining == Lining.BoughtShell ? "boughtShell" : "onePiece",
                         };
-                        var (product, _, faults) = ProductReader.Read(draft, "any", 1, "EUR", [Pan], [Dough("Flaky 3-2-1")], IngredientLibrary.All, []);
+                        var (product, _, faults) = ProductReader.Read(draft, "any", 1, "EUR", [Pan], [lining == Lining.BoughtShell ? Drafted.Shell("dough") : Dough("Flaky 3-2-1")], IngredientLibrary.All, []);
                         Assert.True(product is not null, $"{kind} {treatment} {top} {lining}: {string.Join("; ", faults)}");
                         if (kind == FillingKind.RawFruit && top == Top.Lid && lining == Lining.OnePiece)
                             shells[treatment] = string.Join(" ", steps.Select(step => $"{step.Id} {step.Name} {step.WaitAim} {string.Join("+", step.Stages!)}"));

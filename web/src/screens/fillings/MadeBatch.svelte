@@ -12,7 +12,7 @@
 <!-- A batch of something made before the pies: what is weighed, what is done by the clock, what it is for. -->
 <section class="border-line together border-t pt-2">
   <h3>
-    <span class="weight">{grams(batch.grams)}</span>
+    <span class="weight">{batch.pieces === null ? grams(batch.grams) : `${batch.pieces} ×`}</span>
     {batch.about}
     <span class="small">used from {batch.needed.day} {batch.needed.clock}</span>
   </h3>
@@ -51,7 +51,9 @@
     {/each}
   </ol>
   <p class="small mt-1">
-    For {batch.uses.map((use) => `${use.for} ${grams(use.grams)} at ${use.at.clock}`).join('; ')}. Keeps {batch.keeps}.
+    For {batch.uses
+      .map((use) => `${use.for} ${use.pieces === null ? grams(use.grams) : use.pieces} at ${use.at.clock}`)
+      .join('; ')}. Keeps {batch.keeps}.
     {#if batch.surplusGrams > 0}{grams(batch.surplusGrams)} are left over: the smallest batch is more than is used.{/if}
     {batch.caution}
   </p>

@@ -5,9 +5,11 @@
   interface Props {
     /** Its steps, one after the other. */
     steps: (Schemas['StepDraft'] | null)[]
+    /** By what the hands' minutes count beside the batch. */
+    by?: 'kg' | 'piece'
     failure: Failure | undefined
   }
-  const { steps, failure }: Props = $props()
+  const { steps, by = 'kg', failure }: Props = $props()
   type Step = Schemas['StepDraft']
 
   const faultsOf = (at: number) =>
@@ -62,7 +64,7 @@
 <ol>
   {#each steps as step, at (step?.id ?? at)}
     {#if step}
-      <StepRow {step} number={at + 1} piece="kg" faults={faultsOf(at)}>
+      <StepRow {step} number={at + 1} piece={by} faults={faultsOf(at)}>
         {#snippet moves()}
           {#if at > 0}<button class="link" type="button" onclick={() => move(at, -1)} aria-label="{step.name}: earlier"
               >Earlier</button

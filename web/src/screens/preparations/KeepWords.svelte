@@ -18,6 +18,6 @@
 
 {name}: {(making.steps?.length ?? 0) === 0
   ? 'no steps yet, so no plan makes it'
-  : `${making.steps?.length} ${making.steps?.length === 1 ? 'step' : 'steps'}, up to ${making.batchMostKg ?? '?'} kg at once`};
+  : `${making.steps?.length} ${making.steps?.length === 1 ? 'step' : 'steps'}, up to ${making.batchMostPieces != null ? `${making.batchMostPieces} pieces` : `${making.batchMostKg ?? '?'} kg`} at once`};
 keeps
 {place} for {long(making.holdMost ?? 0)}.

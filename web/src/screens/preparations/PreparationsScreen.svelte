@@ -17,8 +17,14 @@
   const answer = $derived(asked.current)
   const all = $derived(answer?.preparations ?? [])
   const unsaid = $derived(all.filter((one) => !one.isPlanned))
-  const ofDay = $derived(all.filter((one) => one.dayGrams > 0))
-  const spoken = $derived(`${all.length} things are made here before they go into pies.`)
+  const doughs = $derived(all.filter((one) => one.place.startsWith('/doughs/')))
+  const ofDay = $derived(all.filter((one) => one.dayGrams > 0 && !doughs.includes(one)))
+  const doughOfDay = $derived(doughs.reduce((sum, one) => sum + one.dayGrams, 0))
+  const amount = (one: Schemas['PreparationAnswer']) =>
+    one.dayPieces === null ? grams(one.dayGrams) : `${one.dayPieces}`
+  const spoken = $derived(
+    `${all.length} things are made here before they go into pies, ${doughs.length} of them doughs.`,
+  )
 </script>
 
 <svelte:head><title>Preparations · Lumpet</title></svelte:head>
@@ -34,10 +40,19 @@
     {:else}
       {all.length}
       {all.length === 1 ? 'thing is' : 'things are'} made here before
-      {all.length === 1 ? 'it goes' : 'they go'} into pies{#if answer.dayName}; {answer.dayName} takes
-        {ofDay.length === 0
+      {all.length === 1 ? 'it goes' : 'they go'} into pies{doughs.length > 0
+        ? `, ${doughs.length} of them ${doughs.length === 1 ? 'dough' : 'doughs'}`
+        : ''}{#if answer.dayName}; {answer.dayName} takes
+        {ofDay.length + doughOfDay === 0
           ? 'none of them'
-          : ofDay.map((one) => `${grams(one.dayGrams)} of ${one.name.toLowerCase()}`).join(', ')}{/if}.
+          : [
+              ...ofDay.map((one) =>
+                one.dayPieces === null
+                  ? `${grams(one.dayGrams)} of ${one.name.toLowerCase()}`
+                  : `${one.dayPieces} ${one.name.toLowerCase()}`,
+              ),
+              ...(doughOfDay > 0 ? [`${grams(doughOfDay)} of dough`] : []),
+            ].join(', ')}{/if}.
       {#if unsaid.length > 0}
         Of {unsaid.length} nobody has said how {unsaid.length === 1 ? 'it is' : 'they are'} made, so no plan makes
         {unsaid.length === 1 ? 'it' : 'them'}.
@@ -47,7 +62,7 @@
   <p class="mt-2"><a class="press" href="#/preparations/new">Write a new one</a></p>
   {#each all as one (one.id)}
     <section class="border-line together mt-5 border-t pt-3">
-      <h2><a class="link" href="#/preparations/{one.id}">{one.name}</a></h2>
+      <h2><a class="link" href="#{one.place}">{one.name}</a></h2>
       <div class="grid gap-x-12 gap-y-2 lg:grid-cols-[1fr_24rem]">
         <div>
           {#if one.isPlanned}
@@ -78,11 +93,7 @@
                   href="#{taker.place}">{taker.name}</a
                 >{/each}.{/if}
             {#if one.dayGrams > 0}
-              <b
-                >{grams(one.dayGrams)} for {answer.dayName}{one.dayBatches > 1
-                  ? ` in ${one.dayBatches} batches`
-                  : ''}.</b
-              >{/if}
+              <b>{amount(one)} for {answer.dayName}{one.dayBatches > 1 ? ` in ${one.dayBatches} batches` : ''}.</b>{/if}
             {one.allergens === null
               ? 'Not everything in it has its allergens stated.'
               : one.allergens.length > 0

@@ -83,6 +83,29 @@
     else await replace('/preparations')
     said = `${name} is saved.`
   }
+
+  /** Kilograms or pieces: the figures of one say nothing of the other. */
+  function count(by: string | null) {
+    const making = draft?.making
+    if (!draft || !making) return
+    const isByPiece = by === 'piece'
+    Object.assign(making, {
+      batchLeastKg: null,
+      batchMostKg: isByPiece ? null : 5,
+      trayKg: isByPiece ? null : 2.5,
+      batchLeastPieces: null,
+      batchMostPieces: isByPiece ? 48 : null,
+      trayPieces: isByPiece ? 24 : null,
+    })
+  }
+
+  /** What one of it weighs, among its own figures; not there for nothing. */
+  const weightOfOne = $derived(draft?.pieces?.find((piece) => piece?.piece === 'one')?.grams ?? null)
+  function weigh(grams: number | null) {
+    if (!draft) return
+    const others = (draft.pieces ?? []).filter((piece) => piece?.piece !== 'one')
+    draft.pieces = grams === null ? others : [...others, { piece: 'one', grams, source: 'weighed here' }]
+  }
   const counted = $derived(Object.keys(failure?.fields ?? {}).length)
 </script>
 
@@ -127,7 +150,7 @@
         label="It is"
         field="making.kind"
         {failure}
-        options={words.current.preparations}
+        options={words.current.preparations.filter((kind) => kind.value !== 'dough')}
         bind:value={
           () => written.making?.kind ?? null,
           (value) => {
@@ -144,22 +167,51 @@
     </div>
     {#if written.making}
       {@const making = written.making}
-      <ChainField steps={(making.steps ??= [])} {failure} />
+      {@const isByPiece = making.batchMostPieces != null || making.trayPieces != null}
+      <ChainField steps={(making.steps ??= [])} by={isByPiece ? 'piece' : 'kg'} {failure} />
       <div class="says mt-3">
-        <NumberField
-          label="At least, kg made at once"
-          field="making.batchLeastKg"
+        <KindField
+          label="Counted"
+          field="making.counted"
           {failure}
-          bind:value={making.batchLeastKg}
-          size={7}
+          options={[
+            { value: 'kg', words: 'by the kilogram' },
+            { value: 'piece', words: 'by the piece' },
+          ]}
+          bind:value={() => (isByPiece ? 'piece' : 'kg'), count}
         />
-        <NumberField
-          label="At most, kg made at once"
-          field="making.batchMostKg"
-          {failure}
-          bind:value={making.batchMostKg}
-          size={7}
-        />
+        {#if isByPiece}
+          <NumberField label="One weighs, g" field="pieces" {failure} bind:value={() => weightOfOne, weigh} size={7} />
+          <NumberField
+            label="At least, pieces at once"
+            field="making.batchLeastPieces"
+            {failure}
+            bind:value={making.batchLeastPieces}
+            size={7}
+          />
+          <NumberField
+            label="At most, pieces at once"
+            field="making.batchMostPieces"
+            {failure}
+            bind:value={making.batchMostPieces}
+            size={7}
+          />
+        {:else}
+          <NumberField
+            label="At least, kg made at once"
+            field="making.batchLeastKg"
+            {failure}
+            bind:value={making.batchLeastKg}
+            size={7}
+          />
+          <NumberField
+            label="At most, kg made at once"
+            field="making.batchMostKg"
+            {failure}
+            bind:value={making.batchMostKg}
+            size={7}
+          />
+        {/if}
         <TextField
           label="Whole ones in each of (eggs, tins; empty: no matter)"
           field="making.wholeOf"
@@ -171,13 +223,23 @@
           placeholder="Egg, whole"
         />
         {#if making.steps.some((step) => (step?.stages?.length ?? 0) > 0)}
-          <NumberField
-            label="On a tray, kg weighed in"
-            field="making.trayKg"
-            {failure}
-            bind:value={making.trayKg}
-            size={7}
-          />
+          {#if isByPiece}
+            <NumberField
+              label="On a tray, pieces"
+              field="making.trayPieces"
+              {failure}
+              bind:value={making.trayPieces}
+              size={7}
+            />
+          {:else}
+            <NumberField
+              label="On a tray, kg weighed in"
+              field="making.trayKg"
+              {failure}
+              bind:value={making.trayKg}
+              size={7}
+            />
+          {/if}
         {/if}
       </div>
       <h2 class="mt-5">How it keeps</h2>

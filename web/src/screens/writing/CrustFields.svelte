@@ -7,7 +7,7 @@
     /** The recipe as it is written. */
     written: Schemas['ProductDraft']
     /** The doughs that can be chosen. */
-    doughs: Schemas['WrittenDough'][]
+    doughs: { id: string; name: string }[]
     failure: Failure | undefined
   }
   const { written, doughs, failure }: Props = $props()
@@ -111,7 +111,7 @@
         bind:value={() => written.topDough ?? '', (id) => (written.topDough = id === '' ? null : id)}
         ><option value="">the same dough</option
         >{#each doughs.filter((one) => one.id !== written.dough) as dough (dough.id)}<option value={dough.id}
-            >{dough.draft.name}</option
+            >{dough.name}</option
           >{/each}</select
       >
       {#if !isByShare || written.shareGives === 'strips' || written.top === 'cutOuts'}

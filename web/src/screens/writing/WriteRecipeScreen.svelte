@@ -27,7 +27,14 @@
 
   let usual = $state<Schemas['UsualProduct'][]>([])
   let doughs = $state<Schemas['WrittenDough'][]>([])
-  const offered = $derived(doughs.filter((one) => !one.isRetired || one.id === draft?.dough))
+  let shells = $state.raw<Schemas['ShellAnswer'][]>([])
+  /** What a crust may be of: the doughs, then shells that are baked here by the piece. */
+  const offered = $derived([
+    ...doughs
+      .filter((one) => !one.isRetired || one.id === draft?.dough)
+      .map((one) => ({ id: one.id, name: one.draft.name ?? '' })),
+    ...shells,
+  ])
   let pans = $state<Schemas['PanDraft'][]>([])
   let draft = $state<Draft>()
   let version = $state(0)
@@ -36,13 +43,15 @@
   let theirs = $state.raw<Schemas['WrittenRecipe']>()
 
   async function load(id: string | undefined) {
-    const [begin, written, house] = await Promise.all([
+    const [begin, written, house, baked] = await Promise.all([
       ask(api.GET('/api/writing/usual')),
       ask(api.GET('/api/doughs')),
       ask(api.GET('/api/bakery/description')),
+      ask(api.GET('/api/shells')),
     ])
     usual = begin.data?.products ?? []
     doughs = written.data ?? []
+    shells = baked.data ?? []
     pans = (house.data?.draft.pans ?? []).filter((pan) => pan !== null)
     failure = begin.failure ?? written.failure ?? house.failure
     draft = undefined
@@ -95,6 +104,11 @@
   }
 
   const ofPan = (id: string | undefined) => draft?.sizes?.find((size) => size?.pan === id)
+
+  /** A shell by the piece is not rolled: the lining follows. */
+  function takeShell() {
+    if (draft && shells.some((shell) => shell.id === draft?.dough)) draft.lining = 'boughtShell'
+  }
 
   function toggle(id: string) {
     if (!draft) return
@@ -212,8 +226,8 @@
             size={24}
           />
           <Field label="Dough" field="dough" {failure}>
-            {#snippet children(ties)}<select class="field" bind:value={written.dough} {...ties}
-                >{#each offered as dough (dough.id)}<option value={dough.id}>{dough.draft.name}</option>{/each}</select
+            {#snippet children(ties)}<select class="field" bind:value={written.dough} onchange={takeShell} {...ties}
+                >{#each offered as dough (dough.id)}<option value={dough.id}>{dough.name}</option>{/each}</select
               >{/snippet}
           </Field>
         </div>

@@ -1,0 +1,60 @@
+using Lumpet.Core.Bakery;
+using Lumpet.Core.Baking;
+using Lumpet.Core.Batches;
+using Lumpet.Core.Dough;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Recipes;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>Doughs and everything else that is made before the pies, settled against each other: either may take the other.</summary>
+/// <param name="Mixed">Dough batches, timed.</param>
+/// <param name="Made">Batches of everything else, timed.</param>
+/// <param name="Demands">What pies and doughs take of what is made.</param>
+internal sealed record DoughAndMade(IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, IReadOnlyList<PreparationDemand> Demands)
+{
+    /// <summary>
+    /// Mixes what the discs take, makes what pies and doughs take, mixes what that takes in turn, and so on until nothing
+    /// more is wanted: as often as things may lie in one another, since nothing is made of itself.
+    /// </summary>
+    /// <param name="discs">What the pies take of doughs.</param>
+    /// <param name="asked">What the pies take of everything else.</param>
+    /// <param name="plan">What the ovens answered; null before they were asked.</param>
+    /// <param name="mixer">The mixer.</param>
+    /// <param name="calendar">The shifts.</param>
+    public static DoughAndMade Settle(IReadOnlyList<DoughDemand> discs, IReadOnlyList<PreparationDemand> asked, BakePlan? plan, Mixer mixer, ShiftCalendar calendar)
+    {
+        var making = new DayMaking(calendar);
+        DoughDemand[] portions = [];
+        for (var level = 0; ; level++)
+        {
+            var mixed = Mix([.. discs, .. portions], mixer, calendar);
+            PreparationDemand[] demands = [.. asked, .. DayMaking.Of(mixed)];
+            var made = making.Make(demands, plan);
+            DoughDemand[] next = [.. made.Dough.SelectMany(demand => Portions(demand, mixer))];
+            if (level > MadeHereNesting.MostLevels || next.Select(Key).SequenceEqual(portions.Select(Key))) return new DoughAndMade(mixed, made.Batches, demands);
+            portions = next;
+        }
+    }
+
+    private static IReadOnlyList<MixedBatch> Mix(DoughDemand[] demands, Mixer mixer, ShiftCalendar calendar)
+    {
+        DoughBatch[] batches =
+        [
+            .. demands.GroupBy(demand => demand.Dough.Id)
+                .OrderBy(group => group.Key, StringComparer.Ordinal)
+                .SelectMany(group => DoughBatching.Divide([.. group], mixer)),
+        ];
+        return Mixing.Schedule(batches, calendar.LatestStart, calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0);
+    }
+
+    /// <summary>What is taken of a dough, in equal portions that each leave the mixer at once.</summary>
+    private static IEnumerable<DoughDemand> Portions(PreparationDemand demand, Mixer mixer)
+    {
+        var dough = ((DoughMaking)demand.Made.Formula!.How!).Dough;
+        var count = dough.IsMixed ? Math.Max(1, (int)Math.Ceiling((dough.BatchFor(demand.Wanted) / mixer.LargestBatch) - 1e-9)) : 1;
+        yield return new DoughDemand(dough, demand.LotIds, demand.Label, demand.Wanted / count, count, null, demand.NeededMin) { TaskId = demand.TaskId };
+    }
+
+    private static (string, string?, double, int, int) Key(DoughDemand demand) => (demand.Dough.Id, demand.TaskId, demand.Disc.Grams, demand.Count, demand.NeededMin);
+}

@@ -1,0 +1,31 @@
+using Lumpet.Core.Preparations;
+using Lumpet.Core.Steps;
+
+namespace Lumpet.Core.Recipes;
+
+/// <summary>
+/// A dough as what it is beside every other preparation: something made in batches before it goes into pies, and kept cold
+/// until it is used. Its steps follow from its method; the mixer says how much is made at once.
+/// </summary>
+/// <param name="Dough">The dough.</param>
+public sealed record DoughMaking(DoughFormula Dough)
+    : Making(PreparationKind.Dough, StepsOf(Dough), BatchLimits.ByTheMixer, new Keeping(KeepPlace.Cold, Dough.Rest, string.Empty))
+{
+    private const int RoomC = 20;
+
+    private static Step[] StepsOf(DoughFormula dough) =>
+    [
+        Hands("mix", dough.IsMixed ? "Mix" : "Set out", Station.Dough, dough.MixMinutes, dough.ReadyWhen, dough.Caution) with { Cure = dough.Cure },
+        .. Enumerable.Range(1, dough.Method.Turns).SelectMany(turn => Turn(dough.Method, turn)),
+    ];
+
+    private static IEnumerable<Step> Turn(DoughMethod method, int turn)
+    {
+        yield return Hands($"turn-{turn}", $"Roll and fold, turn {turn} of {method.Turns}", Station.Bench, method.TurnMinutes, "even; no fat breaks through", string.Empty);
+        if (method.TurnRestMinutes > 0)
+            yield return new Step($"cold-{turn}", "Cold after the turn", Station.Cold, null, [], Span.Between(method.TurnRestMinutes, method.TurnRestMinutes), 4, false, string.Empty, string.Empty);
+    }
+
+    private static Step Hands(string id, string name, Station station, int minutes, string readyWhen, string caution) =>
+        new(id, name, station, new Hands(minutes, 0), [], null, RoomC, false, readyWhen, caution);
+}
