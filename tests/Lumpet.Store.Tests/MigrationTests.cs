@@ -145,6 +145,24 @@ public sealed class MigrationTests : IDisposable
     }
 
     [Fact]
+    public void A_dough_may_be_taken_by_lines_from_then_on_and_never_by_itself()
+    {
+        var database = OfVersion(18, string.Empty);
+        database.Migrate();
+        using var connection = database.Open();
+        var dough = IngredientStore.All(connection)["dough:d"];
+        Assert.Equal(RecipeStore.Doughs(connection).Single().Name, dough.Name);
+        Assert.Equal(RecipeStore.Doughs(connection).Single().Lines.Select(line => line.Ingredient.Id), dough.Formula!.Lines.Select(line => line.Ingredient.Id));
+        Assert.DoesNotContain("dough:d", IngredientStore.Own(connection).Keys);
+        connection.Execute("INSERT INTO ingredient_line (ingredient_id, position, part_id, preparation, grams, written) VALUES ('sloe', 0, 'dough:d', '', 100, '100 g')");
+        Assert.ThrowsAny<Microsoft.Data.Sqlite.SqliteException>(() => connection.Execute("INSERT INTO dough_line (dough_id, position, ingredient_id, preparation, grams, written) VALUES ('d', 9, 'sloe', '', 100, '')"));
+        Assert.ThrowsAny<Microsoft.Data.Sqlite.SqliteException>(() => connection.Execute("INSERT INTO dough_line (dough_id, position, ingredient_id, preparation, grams, written) VALUES ('d', 9, 'dough:d', '', 100, '')"));
+        // What lines are made of cannot go, and neither can a dough without its row.
+        Assert.ThrowsAny<Microsoft.Data.Sqlite.SqliteException>(() => connection.Execute("DELETE FROM ingredient WHERE id = 'dough:d'"));
+        Assert.Empty(connection.Query("PRAGMA foreign_key_check"));
+    }
+
+    [Fact]
     public void What_an_order_names_and_its_recipe_lost_is_put_back_and_two_of_a_name_are_told_apart()
     {
         var database = OfVersion(

@@ -81,7 +81,7 @@ test('a dough and a recipe are written, and their allergens stated', async ({ pa
   await page.getByLabel(/^Filling of one pie/).fill('900 g Medlars, soft\n120 g Honey\n26 g Corn starch')
   await page.getByRole('button', { name: 'wash, sugar and the like' }).click()
   await page.getByLabel('Wash, sugar and the like, of one pie').fill('15 g Egg, wash')
-  await page.getByRole('checkbox', { name: '26 cm' }).check()
+  await page.getByLabel('Add a size').selectOption('26 cm')
   await page.getByRole('button', { name: 'Save the recipe' }).click()
   await expect(page).toHaveURL(/#\/recipes\/medlar-and-honey/)
   await expect(page.getByText(/Not stated yet: what .*Medlars/)).toBeVisible()

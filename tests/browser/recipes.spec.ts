@@ -227,7 +227,7 @@ test('a pie is written in layers, which are drawn beside the words and follow th
   await page.getByRole('button', { name: 'something beside' }).click()
   await page.getByLabel(/^Served beside one pie/).fill('60 g Cream, heavy')
   await page.getByLabel('Name', { exact: true }).fill('Plum and almond')
-  await page.getByRole('checkbox', { name: '26 cm', exact: true }).check()
+  await page.getByLabel('Add a size').selectOption('26 cm')
   await page.getByRole('button', { name: 'Save the recipe' }).click()
   await expect(halves.getByText('This does not fit: 1 to 200 pieces.')).toBeVisible()
   await halves.getByLabel('Pieces a pie').fill('12')

@@ -19,10 +19,13 @@ internal sealed class MadeHereNesting
         else parts[ingredient.Id] = PartsOf(ingredient);
     }
 
+    /// <summary>Whether something is made of itself, through whatever else.</summary>
+    public bool IsInItself(string id) => Inside(id).Contains(id);
+
     /// <summary>What is wrong about what an ingredient is made of, or null.</summary>
     public string? Fault(Ingredient ingredient)
     {
-        if (Inside(ingredient.Id).Contains(ingredient.Id)) return $"{ingredient.Name} is made of something that is made of it: a recipe cannot use itself.";
+        if (IsInItself(ingredient.Id)) return $"{ingredient.Name} is made of something that is made of it: a recipe cannot use itself.";
         return Longest() > MostLevels ? $"Things made here lie at most {MostLevels} deep in one another; with this they would lie {MostLevels + 1} deep." : null;
     }
 

@@ -15,6 +15,7 @@ namespace Lumpet.Server.Recipes;
 /// <param name="Method">How it is made and kept, in words.</param>
 /// <param name="TrimUse">What becomes of the trim, in words.</param>
 /// <param name="Said">How the recipe divides its dough or cuts its sheet, and what follows; empty where it writes thicknesses and gaps.</param>
+/// <param name="IsShell">Whether it comes as shells by the piece: nothing of it is rolled.</param>
 public sealed record DoughScaleAnswer(
     string Name,
     double Factor,
@@ -29,7 +30,8 @@ public sealed record DoughScaleAnswer(
     DoughJudged Judged,
     string Method,
     string TrimUse,
-    string Said);
+    string Said,
+    bool IsShell);
 
 /// <summary>A dough, judged by its family.</summary>
 /// <param name="Family">Its family in words.</param>

@@ -1,4 +1,5 @@
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Safety;
 
@@ -21,6 +22,16 @@ internal static class DoughWords
         said.Add(Keeps(dough));
         if (DoughCautions.Of(dough) is { Length: > 0 } caution) said.Add(caution);
         return string.Join(' ', said);
+    }
+
+    /// <summary>"48 shells of 24 g, made here."</summary>
+    /// <param name="dough">What stands for the shells.</param>
+    /// <param name="one">What one weighs.</param>
+    /// <param name="count">How many pies.</param>
+    public static string Shells(DoughFormula dough, Mass one, int count)
+    {
+        var caution = DoughCautions.Of(dough);
+        return Words($"{count} {(count == 1 ? "shell" : "shells")} of {one.Grams:0.#} g, {(ShellsMadeHere.Is(dough) ? "made here" : "bought in")}.{(caution.Length > 0 ? $" {caution}" : string.Empty)}");
     }
 
     /// <summary>"Keeps 3 days cold, 60 days frozen, thawed in the fridge overnight."</summary>

@@ -15,7 +15,7 @@ internal static class PieceWords
         "wall strips" => WallStrips(piece, scaled),
         "cut-outs" => Words($"{piece.Count} × π/4 × {piece.Diameter.Centimetres}²{(piece.FromTrim > 0 ? $", {piece.FromTrim} of them from the base's trim" : string.Empty)}"),
         "floor" => piece.Outline.IsRound ? Words($"the pan's own floor, {piece.Diameter.Centimetres} cm across: π/4 × {piece.Diameter.Centimetres}²") : Words($"the pan's own floor: {Sides(piece.Outline)}"),
-        "shell" => "one shell as it is bought",
+        "shell" => "one shell as it comes",
         "lid" => Lid(piece, scaled),
         _ => scaled.Product.Crust.Lining == Lining.Pressed && !scaled.Pan.IsFreeForm ? Pressed(scaled) : Base(piece, scaled),
     };

@@ -11,13 +11,15 @@ internal static class ProcessWords
 
     private const int ColdC = 5;
 
-    /// <summary>"part-baked base", "base baked through", "raw base on a heated tray".</summary>
-    public static string Base(ProcessNetwork process)
+    /// <summary>"part-baked base", "base baked through", "raw base on a heated tray", "shells as they come".</summary>
+    public static string Base(Product product)
     {
+        var process = product.Process;
         var said = new List<string>();
         var pie = process.Steps.LastOrDefault(step => step.Bakes == BakeOf.Pie && step.IsBake);
         var shell = process.Steps.FirstOrDefault(step => step.IsBake && step.Bakes == BakeOf.Shell);
-        said.Add(shell is null ? "raw base"
+        said.Add(shell is null && product.Crust.Lining == Lining.BoughtShell ? "shells as they come"
+            : shell is null ? "raw base"
             : shell.MostBakeMin <= ShortSetMin ? "base set hot and short"
             : pie is null ? "base baked through"
             : "part-baked base");
@@ -44,7 +46,7 @@ internal static class ProcessWords
     public static string Keeping(Product product)
     {
         var isCold = product.Process.Steps[^1].Celsius <= ColdC;
-        return $"{(isCold ? "kept cold" : "kept at room temperature")} until its pick-up, at most {StepWords.Length(product.OldestAtPickUp)} after the oven";
+        return $"{(isCold ? "kept cold" : "kept at room temperature")} until its pick-up, at most {StepWords.Length(product.OldestAtPickUp)}{(product.Process.Steps.Any(step => step.IsBake) ? " after the oven" : string.Empty)}";
     }
 
     private static IEnumerable<Step> AfterHeat(ProcessNetwork process)

@@ -55,7 +55,7 @@ internal static class RecipeEndpoints
         string.Join(" and ", product.Doughs.Select(dough => dough.Name)),
         LayerWords.Fillings(product),
         KindWords.Of(product.Crust),
-        ProcessWords.Base(product.Process),
+        ProcessWords.Base(product),
         string.Join("; ", product.Process.Steps.Where(step => step.IsBake).Select(StepWords.Bake)),
         [.. product.Sizes.Select(size => size.Pan.Name)],
         product.Allergens,

@@ -43,7 +43,7 @@ internal static class ScaleAnswers
             new RecipeFacts(
                 LayerWords.Fillings(product),
                 KindWords.Of(product.Crust),
-                ProcessWords.Base(product.Process),
+                ProcessWords.Base(product),
                 KindWords.Of(product.Crust.Lining),
                 ProcessWords.Cooling(product.Process),
                 ProcessWords.Keeping(product),
@@ -83,9 +83,10 @@ internal static class ScaleAnswers
             [.. pieces.Select(piece => Piece(piece, scaled))],
             Lines(part.Lines),
             JudgeWords.Of(dough),
-            DoughWords.Method(dough, part.Lines, Thickness(product.Crust).Millimetres),
+            dough.BoughtShell is { } shell ? DoughWords.Shells(dough, shell, scaled.Count) : DoughWords.Method(dough, part.Lines, Thickness(product.Crust).Millimetres),
             DoughWords.TrimUse(product.Crust, pieces),
-            dough == product.Dough ? PieceWords.Said(product) : string.Empty);
+            dough == product.Dough ? PieceWords.Said(product) : string.Empty,
+            dough.BoughtShell is not null);
     }
 
     /// <summary>How the fillings stand in the pan.</summary>

@@ -88,7 +88,7 @@ public sealed class PlanShelfTests : IDisposable
             Assert.Contains("it stumbles over Damson lattice in 23 cm", problem.GetProperty("title").GetString(), StringComparison.Ordinal);
         }
 
-        Assert.Equal(4 + 29, (await server.Get("/api/plan/2026-11-27")).GetProperty("pies").GetInt32());
+        Assert.Equal(4 + 77, (await server.Get("/api/plan/2026-11-27")).GetProperty("pies").GetInt32());
         Assert.Equal(62, (await server.Get($"/api/orders/{TestServer.Fair}")).GetProperty("pies").GetInt32());
     }
 }

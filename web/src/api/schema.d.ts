@@ -1631,6 +1631,8 @@ export interface components {
             trimUse: string;
             /** @description How the recipe divides its dough or cuts its sheet, and what follows; empty where it writes thicknesses and gaps. */
             said: string;
+            /** @description Whether it comes as shells by the piece: nothing of it is rolled. */
+            isShell: boolean;
         };
         /** @description A version of a dough. */
         DoughVersion: {

@@ -69,6 +69,7 @@ public static class LibraryReader
         reading.Ingredients(checks.List("ingredients", file.Ingredients, 0, MostIngredients, "ingredients"));
         var pans = reading.Pans(file.Pans);
         reading.Doughs(doughs);
+        reading.Nest();
         if (checks.Faults.Count == 0) reading.Products(checks.List("products", file.Products, 0, MostRecipes, "products"), pans);
         return checks.Faults.Count > 0 ? Refused([.. checks.Faults.Take(MostFaults)]) : reading.Change(notes);
     }
@@ -85,6 +86,7 @@ public static class LibraryReader
         private readonly Dictionary<string, Ingredient> ingredients = state.All.ToDictionary(one => one.Id);
         private readonly Dictionary<string, DoughFormula> allDoughs = state.Doughs.ToDictionary(dough => dough.Id);
         private readonly MadeHereNesting nesting = new(state.All);
+        private readonly List<(string Path, Ingredient Made)> nested = [];
         private Pantry? pantry;
         private int same;
 
@@ -102,10 +104,12 @@ public static class LibraryReader
         public void Ingredients(IReadOnlyList<NamedIngredient> list)
         {
             // What is made here may name what comes later in the file, so names are known before formulas are read.
+            // What it is made of now says nothing where it is written anew.
+            var written = list.Select(one => one.Id).ToHashSet();
             var named = new Pantry([
-                .. state.Ingredients.Where(one => !one.IsDough),
+                .. state.Ingredients.Where(one => !one.IsDough).Select(one => written.Contains(one.Id) ? one with { Formula = null } : one),
                 .. list.Where(one => one.Stated?.Name is not null && one.Id is not null && !ingredients.ContainsKey(one.Id)).DistinctBy(one => one.Id).Select(Named),
-                .. ingredients.Values.Where(one => one.IsDough),
+                .. ingredients.Values.Where(one => one.IsDough).Select(one => one with { Formula = null }),
             ]);
             var ids = new HashSet<string>();
             var names = new Dictionary<string, string>(StringComparer.OrdinalIgnoreCase);
@@ -119,7 +123,7 @@ public static class LibraryReader
                 if (read is null) continue;
                 if (!ids.Add(id)) checks.Add($"{path}.id", $"Two ingredients have the id \"{id}\".");
                 nesting.State(read);
-                if (read.Formula is not null && nesting.Fault(read) is { } fault) checks.Add($"{path}.madeOf", fault);
+                if (read.Formula is not null) nested.Add(($"{path}.madeOf", read));
                 if (names.TryGetValue(read.Name, out var owner) && owner != id) checks.Add($"{path}.name", $"There is an ingredient \"{read.Name}\" of another id already.");
                 names[read.Name] = id;
                 var inForce = read with { Facts = FactsInForce.Of(read) };
@@ -168,7 +172,7 @@ public static class LibraryReader
                 if (!ids.Add(id)) checks.Add($"{path}.id", $"Two doughs have the id \"{id}\".");
                 if (allDoughs.Values.Any(other => other.Id != id && other.Name.Equals(dough.Name, StringComparison.OrdinalIgnoreCase))) checks.Add($"{path}.name", $"There is a dough \"{dough.Name}\" of another id already.");
                 nesting.State(dough.AsIngredient());
-                if (nesting.Fault(dough.AsIngredient()) is { } fault) checks.Add($"{path}.lines", fault);
+                nested.Add(($"{path}.lines", dough.AsIngredient()));
                 if (present is not null && Text(DoughReader.Write(present)) == Text(DoughReader.Write(dough))) same++;
                 else
                 {
@@ -177,6 +181,13 @@ public static class LibraryReader
                     ingredients[dough.IngredientId] = dough.AsIngredient();
                 }
             }
+        }
+
+        /// <summary>Names the last written that would be made of itself, once all of it is there: what it closes a circle with is at the same fault.</summary>
+        public void Nest()
+        {
+            var faulty = nested.Where(one => nesting.Fault(one.Made) is not null).OrderBy(one => nesting.IsInItself(one.Made.Id)).ToArray();
+            if (faulty.Length > 0) checks.Add(faulty[^1].Path, nesting.Fault(faulty[^1].Made)!);
         }
 
         /// <summary>Everything as it will be: what was only a name when a line was read is there with all that it is made of.</summary>

@@ -47,19 +47,35 @@ public static class UsualChains
         var chain = new Chain();
         var shell = Shell(chain, FillingKinds.IsBaked(kind) || lining == Lining.BoughtShell ? treatment : BaseTreatment.FullBlind, lining);
         var (ready, within) = Prepare(chain, kind);
-        chain.Then(FillStep(kind, top), (shell, 0), (ready, within));
+        // Shells that come baked stand a while; what is chilled or cooled is filled from there.
+        chain.Then(FillStep(kind, top), (shell, shell == SetOut ? 60 : 0), (ready, within));
         if (FillingKinds.IsBaked(kind)) Bake(chain, kind, treatment, top, lining);
         if (top == Top.Meringue) Brown(chain, FillingKinds.IsBaked(kind));
         Cool(chain, kind, CoolingOf(kind, top, lining), top);
         return (chain.Steps, chain.Links);
     }
 
+    private const string SetOut = "set-out";
+
     /// <summary>What is done to the lined pan before the filling comes in; the id of its last step.</summary>
     private static string Shell(Chain chain, BaseTreatment treatment, Lining lining)
     {
-        chain.Add(Hands("line", lining == Lining.Pressed ? "Press into the pans" : lining == Lining.BoughtShell ? "Set out the shells" : lining == Lining.SmallRounds ? "Cut small rounds, line" : "Roll, line, cut what goes on top", Station.Bench, 8, 3, 20, "even; no crack in the corner") with { UsesDough = true });
-        if (lining == Lining.BoughtShell && treatment == BaseTreatment.Plain) return "line";
+        if (lining == Lining.BoughtShell)
+        {
+            chain.Add(Hands(SetOut, "Set out the shells", Station.Bench, 4, 0.3, 20, "whole and crisp; broken ones put aside") with { UsesDough = true });
+            if (treatment == BaseTreatment.Plain) return SetOut;
+            chain.Then(Wait("chill-lined", "Chill the shells", Station.Cold, 20, 45, 960, 4, "firm to the touch"), (SetOut, 0));
+            return Treated(chain, treatment);
+        }
+
+        chain.Add(Hands("line", lining == Lining.Pressed ? "Press into the pans" : lining == Lining.SmallRounds ? "Cut small rounds, line" : "Roll, line, cut what goes on top", Station.Bench, 8, 3, 20, "even; no crack in the corner") with { UsesDough = true });
         chain.Then(Wait("chill-lined", "Chill what was shaped", Station.Cold, 20, 45, 960, 4, "firm to the touch"), ("line", 0));
+        return Treated(chain, treatment);
+    }
+
+    /// <summary>How the base of what was shaped and chilled is kept crisp; the id of its last step.</summary>
+    private static string Treated(Chain chain, BaseTreatment treatment)
+    {
         switch (treatment)
         {
             case BaseTreatment.FullBlind:

@@ -51,7 +51,7 @@
                   ? `${grams(one.dayGrams)} of ${one.name.toLowerCase()}`
                   : `${one.dayPieces} ${one.name.toLowerCase()}`,
               ),
-              ...(doughOfDay > 0 ? [`${grams(doughOfDay)} of dough`] : []),
+              ...(doughOfDay > 0 ? [`${(doughOfDay / 1000).toFixed(1)} kg of dough`] : []),
             ].join(', ')}{/if}.
       {#if unsaid.length > 0}
         Of {unsaid.length} nobody has said how {unsaid.length === 1 ? 'it is' : 'they are'} made, so no plan makes

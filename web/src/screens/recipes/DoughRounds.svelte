@@ -51,7 +51,11 @@
 
 <section class="mt-5" aria-label="{onthickness ? 'Dough of one pie' : dough.name}, to scale">
   <h2>
-    {onthickness ? 'Dough of one pie' : `${dough.name} on top`}, {lining === 'pressed in' ? 'pressed to' : 'rolled to'}
+    {dough.isShell ? 'A shell' : onthickness ? 'Dough of one pie' : `${dough.name} on top`}, {dough.isShell
+      ? 'its wall'
+      : lining === 'pressed in'
+        ? 'pressed to'
+        : 'rolled to'}
     {#if onthickness}<StepWord
         value={Math.round(dough.thicknessMm * 100) / 100}
         kind={millimetres}
@@ -100,7 +104,7 @@
       </li>
     {/each}
   </ul>
-  <p class="small">{dough.trimUse}</p>
+  {#if !dough.isShell}<p class="small">{dough.trimUse}</p>{/if}
 </section>
 
 <style>

@@ -45,9 +45,14 @@
 
   const fillings = $derived(answer?.layers.filter((layer) => layer.part === 'filling') ?? [])
   const doughs = $derived(answer ? [answer.dough, answer.topDough].filter((dough) => dough !== null) : [])
+  const crust = $derived(
+    answer?.dough.isShell
+      ? `${answer.count} ${answer.count === 1 ? 'shell' : 'shells'}`
+      : `${kilograms(answer?.doughKilograms ?? 0)} of dough`,
+  )
   const spoken = $derived(
     answer
-      ? `${answer.count} in the ${answer.pan.name} pan: ${kilograms(answer.fillingKilograms)} of filling, ${kilograms(answer.doughKilograms)} of dough${answer.cost.total === null ? '' : `, ${money(answer.cost.total, answer.cost.currency)} each`}`
+      ? `${answer.count} in the ${answer.pan.name} pan: ${kilograms(answer.fillingKilograms)} of filling, ${crust}${answer.cost.total === null ? '' : `, ${money(answer.cost.total, answer.cost.currency)} each`}`
       : '',
   )
   // The pan and the count are kept in the address, so that a recipe can be passed on as it stands.
@@ -100,7 +105,7 @@
       onchange={(pan) => answer && go(pan, answer.count)}
     />
     pan {answer.count === 1 ? 'takes' : 'take'}
-    {kilograms(answer.fillingKilograms)} of filling and {kilograms(answer.doughKilograms)} of dough,
+    {kilograms(answer.fillingKilograms)} of filling and {crust},
     {#if answer.cost.total !== null}and {answer.count === 1 ? 'costs' : 'cost'}
       {money(answer.cost.total, answer.cost.currency)} each{answer.cost.foodCostPercent !== null
         ? `: ${answer.cost.foodCostPercent} % of the price`
@@ -130,17 +135,19 @@
       {#if answer.facts.thickening}<p class="small mt-1">{answer.facts.thickening}</p>{/if}
       {#each doughs as dough (dough.name)}
         <FormulaTable
-          title="{answer.topDough === null
-            ? 'Dough'
-            : dough === answer.dough
-              ? 'Dough of the base'
-              : 'Dough on top'}, {dough.name}"
+          title="{dough.isShell
+            ? 'Crust'
+            : answer.topDough === null
+              ? 'Dough'
+              : dough === answer.dough
+                ? 'Dough of the base'
+                : 'Dough on top'}, {dough.name}"
           note="formula as written"
           lines={dough.lines}
           count={answer.count}
-          foot="{grams(
-            dough.gramsPerPie,
-          )} of discs a pie, and {dough.bowlPercent} % of each batch that stays in the bowl."
+          foot={dough.isShell
+            ? 'One shell a pie.'
+            : `${grams(dough.gramsPerPie)} of discs a pie, and ${dough.bowlPercent} % of each batch that stays in the bowl.`}
         />
         <p class="small mt-1">{dough.method}</p>
         {#if dough.judged.ratio}

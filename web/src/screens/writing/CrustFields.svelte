@@ -12,6 +12,7 @@
   }
   const { written, doughs, failure }: Props = $props()
 
+  const isShell = $derived(written.lining === 'boughtShell')
   const isLattice = $derived(written.top === 'lattice')
   const isDivided = $derived(written.top === 'lid' || isLattice)
   const isOfDough = $derived(isDivided || written.top === 'cutOuts')
@@ -46,61 +47,68 @@
 <!-- How the dough is rolled and cut, as a baker says it. -->
 <fieldset class="mt-3">
   <legend><h2>Crust</h2></legend>
-  <p class="said">
-    The dough is
-    <select
-      class="field"
-      aria-label="How the dough is said"
-      bind:value={() => (isByShare ? 'share' : 'thickness'), (way) => divide(way === 'share')}
-    >
-      <option value="thickness">rolled to a thickness</option>
-      <option value="share">divided, so much a pie</option>
-    </select>
-    {#if isByShare}
-      :
-      <SaidNumber label="Dough of one pie, g" field="doughGrams" {failure} bind:value={written.doughGrams} size={6} /> g
-      {#if isDivided}
-        ,
-        <select
-          class="field"
-          aria-label="How it is divided"
-          bind:value={
-            () => division,
-            (percent) => {
-              isOther = percent === ''
-              if (percent !== '') written.baseSharePercent = Number(percent)
-            }
-          }
-        >
-          {#each divisions as one (one.percent)}<option value={one.percent.toString()}>{one.words}</option>{/each}
-          <option value="">another share</option>
-        </select>
-        {#if division === ''}<SaidNumber
-            label="Share of the base, %"
-            field="baseSharePercent"
-            {failure}
-            bind:value={written.baseSharePercent}
-          /> % to the base{/if}
-        {#if isLattice && !isFromSheet}
-          ;
+  {#if isShell}
+    <p class="said">
+      A shell by the piece is not rolled; its wall is
+      <SaidNumber label="Wall of the shell, mm" field="thicknessMm" {failure} bind:value={written.thicknessMm} /> mm thick.
+    </p>
+  {:else}
+    <p class="said">
+      The dough is
+      <select
+        class="field"
+        aria-label="How the dough is said"
+        bind:value={() => (isByShare ? 'share' : 'thickness'), (way) => divide(way === 'share')}
+      >
+        <option value="thickness">rolled to a thickness</option>
+        <option value="share">divided, so much a pie</option>
+      </select>
+      {#if isByShare}
+        :
+        <SaidNumber label="Dough of one pie, g" field="doughGrams" {failure} bind:value={written.doughGrams} size={6} /> g
+        {#if isDivided}
+          ,
           <select
             class="field"
-            aria-label="What follows"
+            aria-label="How it is divided"
             bind:value={
-              () => written.shareGives ?? 'thickness',
-              (gives) => (written.shareGives = gives === 'thickness' ? null : gives)
+              () => division,
+              (percent) => {
+                isOther = percent === ''
+                if (percent !== '') written.baseSharePercent = Number(percent)
+              }
             }
           >
-            <option value="thickness">how thick the strips are</option>
-            <option value="strips">how many strips there are</option>
-          </select> follows
-        {/if}
-      {:else}, all of it to the base{/if}
-    {:else}
-      :
-      <SaidNumber label="Dough rolled to, mm" field="thicknessMm" {failure} bind:value={written.thicknessMm} /> mm
-    {/if}
-  </p>
+            {#each divisions as one (one.percent)}<option value={one.percent.toString()}>{one.words}</option>{/each}
+            <option value="">another share</option>
+          </select>
+          {#if division === ''}<SaidNumber
+              label="Share of the base, %"
+              field="baseSharePercent"
+              {failure}
+              bind:value={written.baseSharePercent}
+            /> % to the base{/if}
+          {#if isLattice && !isFromSheet}
+            ;
+            <select
+              class="field"
+              aria-label="What follows"
+              bind:value={
+                () => written.shareGives ?? 'thickness',
+                (gives) => (written.shareGives = gives === 'thickness' ? null : gives)
+              }
+            >
+              <option value="thickness">how thick the strips are</option>
+              <option value="strips">how many strips there are</option>
+            </select> follows
+          {/if}
+        {:else}, all of it to the base{/if}
+      {:else}
+        :
+        <SaidNumber label="Dough rolled to, mm" field="thicknessMm" {failure} bind:value={written.thicknessMm} /> mm
+      {/if}
+    </p>
+  {/if}
   {#if isOfDough}
     <p class="said">
       The {topWord}
@@ -125,27 +133,29 @@
       {/if}
     </p>
   {/if}
-  <p class="said">
-    The base reaches
-    <SaidNumber label="Base overhang, cm" field="baseOverhangCm" {failure} bind:value={written.baseOverhangCm} /> cm
-    {#if isDivided}and the {topWord}
-      <SaidNumber label="Top overhang, cm" field="topOverhangCm" {failure} bind:value={written.topOverhangCm} /> cm{/if}
-    <select
-      class="field"
-      aria-label="From where the overhang is counted"
-      bind:value={
-        () => (written.overhangFromWall ? 'wall' : 'rim'),
-        (from) => (written.overhangFromWall = from === 'wall' ? true : null)
-      }
-    >
-      <option value="rim">over the outer edge of the rim</option>
-      <option value="wall">from the wall, the rim counted in</option>
-    </select>.
-  </p>
-  <p class="said">
-    <SaidNumber label="Trimmed off, %" field="trimPercent" {failure} bind:value={written.trimPercent} /> % of what is rolled
-    is trimmed off and comes back.
-  </p>
+  {#if !isShell || isOfDough}
+    <p class="said">
+      The base reaches
+      <SaidNumber label="Base overhang, cm" field="baseOverhangCm" {failure} bind:value={written.baseOverhangCm} /> cm
+      {#if isDivided}and the {topWord}
+        <SaidNumber label="Top overhang, cm" field="topOverhangCm" {failure} bind:value={written.topOverhangCm} /> cm{/if}
+      <select
+        class="field"
+        aria-label="From where the overhang is counted"
+        bind:value={
+          () => (written.overhangFromWall ? 'wall' : 'rim'),
+          (from) => (written.overhangFromWall = from === 'wall' ? true : null)
+        }
+      >
+        <option value="rim">over the outer edge of the rim</option>
+        <option value="wall">from the wall, the rim counted in</option>
+      </select>.
+    </p>
+    <p class="said">
+      <SaidNumber label="Trimmed off, %" field="trimPercent" {failure} bind:value={written.trimPercent} /> % of what is rolled
+      is trimmed off and comes back.
+    </p>
+  {/if}
   {#if isLattice}
     <p class="said">
       The strips are

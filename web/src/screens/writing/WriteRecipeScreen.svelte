@@ -10,11 +10,11 @@
   import KindField from '../../parts/KindField.svelte'
   import { words } from '../../parts/words.svelte'
   import { withLayer } from './layers'
+  import KeepFields from './KeepFields.svelte'
   import LayersField from './LayersField.svelte'
   import CrustFields from './CrustFields.svelte'
-  import PieMeasures from './PieMeasures.svelte'
   import PieSoFar from './PieSoFar.svelte'
-  import SizeFields from './SizeFields.svelte'
+  import SellFields from './SellFields.svelte'
   import SchoolsField from './SchoolsField.svelte'
   import StepsField from './StepsField.svelte'
   import WayField from './WayField.svelte'
@@ -108,13 +108,6 @@
   /** A shell by the piece is not rolled: the lining follows. */
   function takeShell() {
     if (draft && shells.some((shell) => shell.id === draft?.dough)) draft.lining = 'boughtShell'
-  }
-
-  function toggle(id: string) {
-    if (!draft) return
-    draft.sizes = ofPan(id)
-      ? (draft.sizes ?? []).filter((size) => size?.pan !== id)
-      : [...(draft.sizes ?? []), { pan: id, price: null, packaging: null, bakeLeast: null, bakeMost: null }]
   }
 
   /** Crumble and meringue are layers of their own: one is begun for them. */
@@ -225,13 +218,13 @@
             bind:value={written.aliases}
             size={24}
           />
+        </div>
+        <div class="row">
           <Field label="Dough" field="dough" {failure}>
             {#snippet children(ties)}<select class="field" bind:value={written.dough} onchange={takeShell} {...ties}
                 >{#each offered as dough (dough.id)}<option value={dough.id}>{dough.name}</option>{/each}</select
               >{/snippet}
           </Field>
-        </div>
-        <div class="row">
           <KindField
             label="Top"
             field="top"
@@ -256,25 +249,6 @@
           <button class="press self-end" type="button" onclick={takeUsualSteps}>Take the usual steps for these</button>
         </div>
 
-        <fieldset class="row">
-          <legend><h2>Pans and prices</h2></legend>
-          {#each pans.filter((pan) => !pan.retired || ofPan(pan.id ?? undefined)) as pan (pan.id)}
-            {@const size = ofPan(pan.id ?? undefined)}
-            <div class="flex flex-wrap items-center gap-2 pr-5" class:w-full={size}>
-              <label class="flex min-h-9 items-center gap-2"
-                ><input type="checkbox" class="size-5" checked={!!size} onchange={() => toggle(pan.id ?? '')} />
-                {pan.name}</label
-              >
-              {#if size}
-                <SizeFields {size} name={pan.name ?? ''} bind:referencePan={draft.referencePan} />
-              {/if}
-            </div>
-          {/each}
-          {#each Object.entries(failure?.fields ?? {}).filter( ([field]) => /^(sizes|referencePan)/.test(field) ) as [field, faults] (field)}
-            <p class="w-full font-bold" role="alert">{faults.join(' ')}</p>
-          {/each}
-        </fieldset>
-
         <LayersField
           bind:layers={
             () => (written.layers ?? []).filter((layer) => layer !== null), (layers) => (written.layers = layers)
@@ -282,39 +256,14 @@
           {failure}
         />
         <CrustFields {written} doughs={offered} {failure} />
-        <PieMeasures {written} {failure} />
-
-        <fieldset class="row">
-          <legend><h2>Safety</h2></legend>
-          <label class="flex grow flex-col"
-            ><span class="small"
-              >Where its steps leave the rule for time and temperature: who assessed it, how, and when. It then stands
-              wherever the product is.</span
-            >
-            <textarea
-              class="field w-full"
-              rows="2"
-              bind:value={
-                () => written.assessment ?? '', (value) => (written.assessment = value.trim() === '' ? null : value)
-              }
-              aria-invalid={!!failure?.fields.assessment}></textarea></label
-          >
-          {#if pans.some((pan) => ofPan(pan.id ?? undefined) && (pan.material === 'glass' || pan.material === 'ceramic'))}
-            <label class="flex min-h-11 items-center gap-2"
-              ><input
-                type="checkbox"
-                class="size-5"
-                checked={written.glassFromFreezer ?? false}
-                onchange={(event) => (written.glassFromFreezer = event.currentTarget.checked)}
-              /> glass or earthenware may go from the freezer into a hot oven</label
-            >
-          {/if}
-          {#each ['assessment', 'glassFromFreezer'] as field (field)}
-            {#each failure?.fields[field] ?? [] as fault (fault)}<p class="w-full font-bold" role="alert">
-                {fault}
-              </p>{/each}
-          {/each}
-        </fieldset>
+        <SellFields {written} {pans} {failure} />
+        <KeepFields
+          {written}
+          isBrittle={pans.some(
+            (pan) => ofPan(pan.id ?? undefined) && (pan.material === 'glass' || pan.material === 'ceramic'),
+          )}
+          {failure}
+        />
       </div>
       <PieSoFar {pie} />
     </div>
