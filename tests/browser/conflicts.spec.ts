@@ -78,3 +78,23 @@ test('an ingredient that two people state shows both, and the list follows witho
   await other.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByText('carries lupin')).toHaveCount(0)
 })
+
+test('a preparation that two people write shows both, and nothing of either is lost', async ({ page, context }) => {
+  await page.goto('/#/preparations/burnt-sugar-sauce')
+  const other = await context.newPage()
+  await other.goto('/#/preparations/burnt-sugar-sauce')
+  await page.getByRole('spinbutton', { name: 'At most, kg made at once' }).fill('7')
+  await other.getByRole('textbox', { name: 'Before use' }).fill('warm gently')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('Burnt-sugar sauce is saved.')).toBeVisible()
+
+  await other.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(other.getByRole('button', { name: 'Take theirs' })).toBeVisible()
+  await other.getByRole('button', { name: 'Take theirs' }).click()
+  await expect(other.getByRole('spinbutton', { name: 'At most, kg made at once' })).toHaveValue('7')
+  await other.getByRole('textbox', { name: 'Before use' }).fill('warm gently')
+  await other.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(other.getByText('Burnt-sugar sauce is saved.')).toBeVisible()
+  await other.goto('/#/preparations')
+  await expect(other.getByText(/up to 7 kg at once.*before use: warm gently/)).toBeVisible()
+})

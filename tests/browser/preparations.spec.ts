@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test'
 test('something made here is written by its usual way, changed, and the day makes it first', async ({ page }) => {
   await page.goto('/#/recipes')
   await page.getByRole('link', { name: 'Preparations' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('5 things are made here before they go into pies')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('17 things are made here before they go into pies, 10 of them doughs')
   await page.getByRole('link', { name: 'Write a new one' }).click()
 
   await page.getByRole('textbox', { name: 'Name' }).fill('Quince paste')
@@ -25,7 +25,7 @@ test('something made here is written by its usual way, changed, and the day make
   await page.getByRole('button', { name: 'Save', exact: true }).click()
 
   await expect(page).toHaveURL(/#\/preparations$/)
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('6 things are made here')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('18 things are made here')
   await expect(page.getByText('Dry in the oven')).toBeVisible()
   await page.getByRole('link', { name: 'Quince paste' }).click()
   await page.getByRole('button', { name: 'Remove it' }).click()
@@ -33,7 +33,7 @@ test('something made here is written by its usual way, changed, and the day make
     .getByRole('button', { name: /^Remove|^Yes/ })
     .last()
     .click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('5 things are made here')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('17 things are made here')
 })
 
 test('the sheets of a day say what is made first, by the clock', async ({ page, request }) => {

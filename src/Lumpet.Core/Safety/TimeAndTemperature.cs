@@ -1,4 +1,5 @@
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Steps;
 
@@ -42,14 +43,18 @@ public static class TimeAndTemperature
         [.. product.Parts.SelectMany(part => part.Kind switch
         {
             PartKind.Filling or PartKind.Topping => part.Lines.Where(line => line.Ingredient.Facts.NeedsControl),
-            PartKind.Finish => part.Lines.Where(line => line.Ingredient.Facts is { NeedsControl: true, Role: not IngredientRole.Egg } && !IsWash(line)),
+            PartKind.Finish => part.Lines.Where(line => line.Ingredient.Facts.NeedsControl && !IsBrushedOn(line)),
             _ => [],
         }).Select(line => line.Ingredient.Name).Distinct()];
 
     /// <summary>Where the steps of a product that needs control leave the cold for too long; none where they keep to the rule.</summary>
     public static IReadOnlyList<LeftTheCold> Left(Product product) => Needs(product).Count == 0 ? [] : [.. Before(product), .. After(product)];
 
-    private static bool IsWash(RecipeLine line) => line.Preparation.Contains("wash", StringComparison.OrdinalIgnoreCase);
+    /// <summary>Egg or milk to be brushed on, by itself or as something made here that holds nothing else of the kind.</summary>
+    private static bool IsBrushedOn(RecipeLine line) =>
+        line.Ingredient.Facts.Role == IngredientRole.Egg
+        || line.Preparation.Contains("wash", StringComparison.OrdinalIgnoreCase)
+        || (line.Ingredient.Formula is { } formula && (formula.How?.Kind == PreparationKind.Wash || formula.Lines.Where(inner => inner.Ingredient.Facts.NeedsControl).All(IsBrushedOn)));
 
     /// <summary>Raw or cooked filling that stands at room temperature before it is baked or poured.</summary>
     private static IEnumerable<LeftTheCold> Before(Product product)

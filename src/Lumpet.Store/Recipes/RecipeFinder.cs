@@ -1,4 +1,6 @@
+using System.Text.Json;
 using Dapper;
+using Lumpet.Core.Ingredients;
 using Lumpet.Store.Ingredients;
 using Microsoft.Data.Sqlite;
 
@@ -15,13 +17,6 @@ public static class RecipeFinder
 {
     private const int MostWords = 6;
 
-    // Every allergen of an ingredient, its dough's included; what nobody has stated cannot be promised to be without.
-    private const string Lines =
-        """
-        SELECT l.ingredient_id FROM product_line l WHERE l.product_id = p.id
-        UNION ALL SELECT l.ingredient_id FROM dough_line l WHERE l.dough_id IN (p.dough_id, p.top_dough_id)
-        """;
-
     /// <summary>Ids of the products that match, in the order in which the bakery lists them.</summary>
     public static IReadOnlyList<string> Find(SqliteConnection connection, RecipeQuestion question)
     {
@@ -29,28 +24,38 @@ public static class RecipeFinder
         foreach (var (word, at) in question.Text.Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(MostWords).Select((word, at) => (word, at)))
         {
             with.Add($"word{at}", $"%{Escaped(word)}%");
+            // What bears the word is found first, and then who has it: names are few, lines are many.
             where.Add(
                 $"""
-                (p.name LIKE @word{at} ESCAPE '\' OR d.name LIKE @word{at} ESCAPE '\' OR t.name LIKE @word{at} ESCAPE '\'
-                 OR EXISTS (SELECT 1 FROM product_alias a WHERE a.product_id = p.id AND a.alias LIKE @word{at} ESCAPE '\')
-                 OR EXISTS (SELECT 1 FROM product_line l JOIN ingredient i ON i.id = l.ingredient_id WHERE l.product_id = p.id AND i.name LIKE @word{at} ESCAPE '\'))
+                (p.name LIKE @word{at} ESCAPE '\'
+                 OR p.dough_id IN (SELECT id FROM dough WHERE name LIKE @word{at} ESCAPE '\')
+                 OR p.top_dough_id IN (SELECT id FROM dough WHERE name LIKE @word{at} ESCAPE '\')
+                 OR p.id IN (SELECT product_id FROM product_alias WHERE alias LIKE @word{at} ESCAPE '\')
+                 OR p.id IN (SELECT product_id FROM product_line WHERE ingredient_id IN (
+                      SELECT i.id FROM ingredient i LEFT JOIN dough d ON d.id = i.dough_id WHERE coalesce(d.name, i.name) LIKE @word{at} ESCAPE '\')))
                 """);
         }
 
         if (question.Kind.Length > 0)
         {
             with.Add("kind", question.Kind);
-            where.Add("EXISTS (SELECT 1 FROM product_layer y WHERE y.product_id = p.id AND y.part = 'filling' AND y.filling_kind = @kind COLLATE NOCASE)");
+            where.Add("p.id IN (SELECT product_id FROM product_layer WHERE part = 'filling' AND filling_kind = @kind COLLATE NOCASE)");
         }
 
         if (question.Without.Length > 0)
         {
-            // By what each carries in the end: what is made here carries what it is made of.
-            with.Add("carrying", IngredientStore.All(connection).Values.Where(one => !one.AllergensStated || one.Allergens.Contains(question.Without)).Select(one => one.Id).ToArray());
-            where.Add($"NOT EXISTS (SELECT 1 FROM ({Lines}) used WHERE used.ingredient_id IN @carrying)");
+            // By what each carries in the end: what is made here carries what it is made of, a dough too. What nobody has stated
+            // cannot be promised to be without.
+            with.Add("carrying", JsonSerializer.Serialize(IngredientStore.All(connection).Values.Where(one => !one.AllergensStated || one.Allergens.Contains(question.Without)).Select(one => one.Id)));
+            where.Add(
+                $"""
+                p.id NOT IN (SELECT product_id FROM product_line WHERE ingredient_id IN (SELECT value FROM json_each(@carrying)))
+                AND '{Ingredient.DoughPrefix}' || p.dough_id NOT IN (SELECT value FROM json_each(@carrying))
+                AND coalesce('{Ingredient.DoughPrefix}' || p.top_dough_id, '') NOT IN (SELECT value FROM json_each(@carrying))
+                """);
         }
 
-        return [.. connection.Query<string>($"SELECT p.id FROM product p JOIN dough d ON d.id = p.dough_id LEFT JOIN dough t ON t.id = p.top_dough_id WHERE {string.Join(" AND ", where)} ORDER BY p.position", with)];
+        return [.. connection.Query<string>($"SELECT p.id FROM product p WHERE {string.Join(" AND ", where)} ORDER BY p.position", with)];
     }
 
     /// <summary>Products there are.</summary>
