@@ -1,3 +1,6 @@
+using System.Globalization;
+using Lumpet.Core.Batches;
+using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
@@ -110,13 +113,24 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         yield return new WayPiece(new Step(":rest", "Rest", Station.Cold, null, [], dough.Rest, FridgeC, false, string.Empty, string.Empty), at, takenMin, string.Empty);
     }
 
+    // No task is called so: the line of a dough takes what goes into it.
+    private const string InDough = ":dough/";
+
+    /// <summary>What the doughs take of what is made first, when they are mixed or set out: that of the base on the first line, that of the top on the second.</summary>
+    private static IEnumerable<PreparationDemand> InDoughs(List<WayLine> lines, Product product, Pan pan, int pies) =>
+        from dough in Scaling.Scale(product, pan, pies).Doughs.Select((part, at) => (part.Lines, At: at))
+        from line in dough.Lines
+        from wants in PreparationTaking.Wants(line.Line.Ingredient, line.ToBuy)
+        where wants.Wanted > Mass.Zero
+        select new PreparationDemand(wants.Made, product.Name, FormattableString.Invariant($"{InDough}{dough.At}"), [product.Id], pies, wants.Wanted, lines[dough.At].Pieces[0].StartMin);
+
     /// <summary>A line for everything that is made first, running into what takes it; of several batches the first.</summary>
     private static void MadeFirst(List<WayLine> lines, Product product, Pan pan, StepGraph graph, ParcelTimes times, int pies)
     {
         var calendar = new ShiftCalendar([new DayShift("Always", -Always, Always)]);
-        var demands = DayMaking.Demands(product, pan, PreparationTaking.Of(product, graph), graph, pies, times, $"{product.Id}/", [product.Id]);
+        PreparationDemand[] demands = [.. DayMaking.Demands(product, pan, PreparationTaking.Of(product, graph), graph, pies, times, $"{product.Id}/", [product.Id]), .. InDoughs(lines, product, pan, pies)];
         var place = new Dictionary<string, int>();
-        var all = new DayMaking(calendar).Make([.. demands], null);
+        var all = new DayMaking(calendar).Make(demands, null);
         foreach (var made in all.Batches.Where(made => made.Batch.Number == 1))
         {
             var how = made.Batch.How;
@@ -133,7 +147,7 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         foreach (var taken in all.Dough.OrderBy(demand => demand.NeededMin).DistinctBy(demand => demand.Made.Id))
             lines.Add(new WayLine(taken.Made.Name, [.. Dough(((DoughMaking)taken.Made.Formula!.How!).Dough, taken.NeededMin)], taken.NeededMin, Into(taken.TaskId)));
 
-        int Into(string taker) => place.Where(one => taker.StartsWith($"made:{one.Key}/", StringComparison.Ordinal)).Select(one => one.Value)
+        int Into(string taker) => taker.StartsWith(InDough, StringComparison.Ordinal) ? int.Parse(taker[InDough.Length..], CultureInfo.InvariantCulture) : place.Where(one => taker.StartsWith($"made:{one.Key}/", StringComparison.Ordinal)).Select(one => one.Value)
             .Concat(Enumerable.Range(0, lines.Count).Where(line => lines[line].Pieces.Any(piece => taker == $"{product.Id}/{piece.Step.Id}"))).FirstOrDefault();
     }
 }

@@ -67,7 +67,7 @@ internal static class DoughEndpoints
             [.. same.SelectMany(disc => disc.LotIds.Select(lot => (Lot: lot, Disc: disc))).GroupBy(pair => pair.Lot, pair => pair.Disc).Select(lot =>
             {
                 var order = plan.Lots.First(one => one.Id == lot.Key);
-                return new DiscOrderAnswer(lot.Sum(disc => disc.Count), book.Clock.At(order.PickUpMin), string.Join(", ", order.For));
+                return new DiscOrderAnswer(lot.Sum(disc => disc.Piece is null ? 0 : disc.Count), book.Clock.At(order.PickUpMin), string.Join(", ", order.For));
             }).OrderBy(order => order.PickUp.Min)]))];
 }
 
@@ -138,7 +138,7 @@ public sealed record BatchLineAnswer(string Name, string Preparation, double Gra
 public sealed record BatchDiscAnswer(string Label, int Count, double Grams, string Rolled, IReadOnlyList<DiscOrderAnswer> Orders);
 
 /// <summary>Orders that some discs are for.</summary>
-/// <param name="Count">Discs.</param>
+/// <param name="Count">Discs; 0 where it is weighed off for something else that goes into them.</param>
 /// <param name="PickUp">The pick-up.</param>
 /// <param name="For">Who for; may be empty.</param>
 public sealed record DiscOrderAnswer(int Count, Moment PickUp, string For);

@@ -27,6 +27,8 @@ internal static class FillingEndpoints
         FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, plan, [.. lots]))];
         // What a plan makes has sheets of its own; of the rest it is said how much is wanted.
         var planned = plan.Made.Select(made => made.Batch.Made.Name).ToHashSet();
+        // What is mixed stands on the dough sheet.
+        planned.UnionWith(plan.Batches.Select(batch => batch.Dough.Name));
         MadeAnswer[] made = [.. ScaleAnswers.Made(plan.Lots.Select(lot => Scaling.Scale(lot.Product, lot.Pan, lot.Count))).Where(one => !planned.Contains(one.Name))];
         return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), made, MadeBatchWords.Of(book, plan), fillings));
     }

@@ -200,5 +200,10 @@ public sealed class DoughTakenTests
         var unbaked = PieWay.Of(Tartlet, Pan23, 20);
         Assert.Equal("box", unbaked.Lines[0].Pieces[^1].Step.Id);
         Assert.Contains(unbaked.Lines[0].Pieces, piece => piece.Step.Id == "set-out");
+        // The shells run into where they are set out, and their dough into where they are lined.
+        var shells = unbaked.Lines.Single(line => line.Name == "Shells");
+        Assert.Equal((0, unbaked.Lines[0].Pieces[0].StartMin), (shells.JoinsLine, shells.JoinsMin));
+        var dough = unbaked.Lines.Single(line => line.Name == Flaky.Name);
+        Assert.Equal(("Shells", shells.Pieces[0].StartMin), (unbaked.Lines[dough.JoinsLine].Name, dough.JoinsMin));
     }
 }
