@@ -145,8 +145,9 @@
   .name {
     position: absolute;
     white-space: nowrap;
-    padding-right: 4px;
+    padding: 0 4px 0 2px;
     background: var(--color-base-100);
+    z-index: 2;
   }
 
   .piece {
