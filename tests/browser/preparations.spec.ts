@@ -3,7 +3,9 @@ import { expect, test } from '@playwright/test'
 test('something made here is written by its usual way, changed, and the day makes it first', async ({ page }) => {
   await page.goto('/#/recipes')
   await page.getByRole('link', { name: 'Preparations' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('17 things are made here before they go into pies, 10 of them doughs')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    '17 things are made here before they go into pies, 10 of them doughs',
+  )
   await page.getByRole('link', { name: 'Write a new one' }).click()
 
   await page.getByRole('textbox', { name: 'Name' }).fill('Quince paste')

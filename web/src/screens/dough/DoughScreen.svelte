@@ -91,7 +91,10 @@
                 {#if disc.rolled}<span class="small block">{disc.rolled}</span>{/if}
                 <span class="small block"
                   >{disc.orders
-                    .map((order) => `${order.count > 0 ? `${order.count} ` : ''}for ${order.pickUp.clock}${order.for ? ` (${order.for})` : ''}`)
+                    .map(
+                      (order) =>
+                        `${order.count > 0 ? `${order.count} ` : ''}for ${order.pickUp.clock}${order.for ? ` (${order.for})` : ''}`,
+                    )
                     .join(', ')}</span
                 >
               </th>
