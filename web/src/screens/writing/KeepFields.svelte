@@ -60,14 +60,6 @@
 </fieldset>
 
 <style>
-  .said {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.25rem 0.4rem;
-    align-items: center;
-    padding: 0.15rem 0;
-  }
-
   summary {
     cursor: pointer;
     text-decoration: underline dotted;

@@ -67,13 +67,3 @@
   </p>
   <SaidFaults fields={[...faulty, 'packaging']} {failure} />
 </fieldset>
-
-<style>
-  .said {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.25rem 0.7rem;
-    align-items: center;
-    padding: 0.3rem 0;
-  }
-</style>
