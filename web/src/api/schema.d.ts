@@ -1457,7 +1457,7 @@ export interface components {
         DiscOrderAnswer: {
             /**
              * Format: int32
-             * @description Discs.
+             * @description Discs; 0 where it is weighed off for something else that goes into them.
              */
             count: number;
             /** @description The pick-up. */
