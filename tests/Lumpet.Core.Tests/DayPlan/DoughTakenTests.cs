@@ -110,6 +110,10 @@ public sealed class DoughTakenTests
         Assert.Empty(BakePlanChecker.Check(plan.Problem, plan.BakePlan).Faults);
         // 48 are made at once: two batches of thirty, each on two trays of twenty.
         Assert.Equal([30.0, 30.0], plan.Made.Select(made => made.Batch.Mass / Mass.FromGrams(27)).Select(pieces => Math.Round(pieces, 6)));
+        // No batch makes half a shell: 51 in two batches are 26 and 26, and one is over.
+        var odd = DayPlanner.Plan(Snapshot(Order(Tartlet, 51, Late)));
+        Assert.Equal([26.0, 26.0], odd.Made.Select(made => Math.Round(made.Batch.Mass / Mass.FromGrams(27), 6)));
+        Assert.Equal(27, odd.Made.Sum(made => made.Batch.Surplus.Grams), 0.001);
         Assert.Equal([2, 2], plan.Problem.Bakes.Select(bake => bake.Trays.Count));
         Assert.All(plan.Problem.Bakes, bake => Assert.StartsWith("made:shells/", bake.Id, StringComparison.Ordinal));
         // Half a minute a piece and 5 a batch: 20 minutes.
