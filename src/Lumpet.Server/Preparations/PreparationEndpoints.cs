@@ -1,5 +1,6 @@
 using Lumpet.Core;
 using Lumpet.Core.Bakery;
+using Lumpet.Core.DayPlan;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Preparations;
@@ -35,7 +36,7 @@ internal static class PreparationEndpoints
         {
             var (book, refused) = PlanEndpoints.Open(day, connection);
             if (book is null) return refused!;
-            ScaledProduct[] scaled = [.. book.Snapshot.Orders.Select(order => Scaling.Scale(order.Product, order.Pan, order.Count))];
+            ScaledProduct[] scaled = [.. book.Snapshot.Orders.Select(Scaled).OfType<ScaledProduct>()];
             today = MadeHere.In(scaled).ToDictionary(one => one.Ingredient.Id, one => one.Wanted);
             foreach (var (dough, mass) in MadeHere.InDiscs(scaled)) today[Ingredient.DoughPrefix + dough] = today.GetValueOrDefault(Ingredient.DoughPrefix + dough) + mass;
         }
@@ -49,6 +50,19 @@ internal static class PreparationEndpoints
         return TypedResults.Ok(new PreparationsAnswer(
             string.IsNullOrEmpty(day) ? string.Empty : Days.Name(Days.Read(day)!.Value),
             [.. made.Select(one => Answer(one, products, made, today.GetValueOrDefault(one.Id), mixer))]));
+    }
+
+    /// <summary>What an order takes; null where its product cannot be made: the plan of the day names it, and here the way to mend it is found.</summary>
+    private static ScaledProduct? Scaled(DayOrder order)
+    {
+        try
+        {
+            return Scaling.Scale(order.Product, order.Pan, order.Count);
+        }
+        catch (ArgumentException)
+        {
+            return null;
+        }
     }
 
     private static Results<Ok<MakingDraft>, ValidationProblem> Usual(UsualMakingRequest request) =>

@@ -54,6 +54,17 @@ public static class RecipeStore
     public static IReadOnlyList<DoughFormula> Doughs(IEnumerable<Ingredient> ingredients) =>
         [.. ingredients.Select(one => one.Formula?.How).OfType<DoughMaking>().Select(making => making.Dough).OrderBy(dough => dough.Name, StringComparer.Ordinal)];
 
+    /// <summary>Names of products whose crust is a shell by the piece, made of an ingredient that is none (any more).</summary>
+    /// <param name="connection">The bakery.</param>
+    /// <param name="ingredientId">What their shells are.</param>
+    public static IReadOnlyList<string> WithoutTheirShell(SqliteConnection connection, string ingredientId)
+    {
+        string[] ids = [.. connection.Query<string>(
+            "SELECT p.id FROM product p WHERE p.lining = @lining AND p.dough_id IN (SELECT dough_id FROM dough_line WHERE ingredient_id = @ingredientId)",
+            new { lining = Naming.Of(Lining.BoughtShell), ingredientId })];
+        return ids.Length == 0 ? [] : [.. Products(connection, ids).Where(product => product.Dough.BoughtShell is null).Select(product => product.Name)];
+    }
+
     private static Product[] Read(SqliteConnection connection, IReadOnlyCollection<string>? ids)
     {
         // Only what is asked for is read: a what-if about one recipe must not wait for two thousand.

@@ -88,6 +88,8 @@ public sealed class PlanShelfTests : IDisposable
             Assert.Contains("it stumbles over Damson lattice in 23 cm", problem.GetProperty("title").GetString(), StringComparison.Ordinal);
         }
 
+        // Where it can be mended is not shut with it.
+        Assert.Equal(200, (await server.Send(HttpMethod.Get, $"/api/preparations?day={TestServer.Fair}", null)).Status);
         Assert.Equal(4 + 77, (await server.Get("/api/plan/2026-11-27")).GetProperty("pies").GetInt32());
         Assert.Equal(62, (await server.Get($"/api/orders/{TestServer.Fair}")).GetProperty("pies").GetInt32());
     }

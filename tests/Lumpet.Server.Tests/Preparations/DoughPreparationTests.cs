@@ -135,6 +135,18 @@ public sealed class DoughPreparationTests : IDisposable
         (status, answer) = await server.Send(HttpMethod.Post, "/api/recipes", tartlet.ToJsonString());
         Assert.Equal(400, status);
         Assert.True(answer.GetProperty("errors").TryGetProperty("lining", out _) && answer.GetProperty("errors").TryGetProperty("steps", out _), answer.GetRawText());
+        // While it is a crust it stays a shell with a weight, whoever states it anew.
+        var shell = (await server.Get("/api/ingredients")).GetProperty("ingredients").EnumerateArray().Single(one => Text(one, "id") == "oat-shells");
+        var version = $"\"{shell.GetProperty("version")}\"";
+        foreach (var spoil in new Action<JsonNode>[] { own => own["making"]!["kind"] = "toasted", own => (own["madeOf"], own["making"]) = (null, null) })
+        {
+            var own = JsonNode.Parse(shell.GetProperty("own").GetRawText())!;
+            spoil(own);
+            (status, answer) = await server.Send(HttpMethod.Put, "/api/ingredients/oat-shells", own.ToJsonString(), ("If-Match", version));
+            Assert.True(status == 400 && answer.GetProperty("errors").GetProperty("pieces")[0].GetString()!.Contains("Oat tartlets", StringComparison.Ordinal), answer.GetRawText());
+        }
+
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, "/api/recipes/oat-tartlets/scale", new { count = 1 })).Status);
         // What a product is made of cannot go.
         Assert.Equal(400, (await server.Send(HttpMethod.Delete, "/api/ingredients/oat-shells", null)).Status);
     }
