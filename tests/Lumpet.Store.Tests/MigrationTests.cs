@@ -1,6 +1,7 @@
 using Dapper;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Pans;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
@@ -142,6 +143,27 @@ public sealed class MigrationTests : IDisposable
         Assert.Equal((IngredientRole.Spirit, 14.0), (ingredients["wine"].Facts.Role, ingredients["wine"].Facts.AlcoholPercent));
         Assert.True(ingredients["egg"].Facts.UnsafeRaw);
         Assert.Empty(connection.Query("PRAGMA foreign_key_check"));
+    }
+
+    [Fact]
+    public void What_was_kept_in_one_place_is_kept_there_still_and_each_place_is_said_once()
+    {
+        var database = OfVersion(
+            19,
+            """
+            INSERT INTO ingredient_line (ingredient_id, position, part_id, preparation, grams, written) VALUES ('sloe', 0, 'flour', '', 100, '100 g');
+            INSERT INTO preparation (ingredient_id, kind, batch_least_g, batch_most_g, tray_g, keeps_in, hold_least, hold_aim, hold_most, before_use) VALUES ('sloe', 'jam', 0, 5000, 2500, 'frozen', 60, 720, 5760, 'stir');
+            """);
+        database.Migrate();
+        using var connection = database.Open();
+        var keeping = IngredientStore.All(connection)["sloe"].Formula!.How!.Keeping;
+        Assert.Equal([new KeptIn(KeepPlace.Frozen, 60, 5760)], keeping.Places);
+        Assert.Equal((720, 0, "stir"), (keeping.ToUse.Aim, keeping.ThawMin, keeping.BeforeUse));
+        const string Keep = "INSERT INTO preparation_kept_in (ingredient_id, place, position, least_min, most_min) VALUES ('sloe', @place, 0, 0, @most)";
+        connection.Execute(Keep, new { place = "cold", most = 90 });
+        foreach (var (place, most) in (ReadOnlySpan<(string, int)>)[("cold", 90), ("frozen", 90), ("cellar", 90), ("room", 0)])
+            Assert.ThrowsAny<Microsoft.Data.Sqlite.SqliteException>(() => connection.Execute(Keep, new { place, most }));
+        Assert.Equal(new KeptIn(KeepPlace.Cold, 0, 90), IngredientStore.All(connection)["sloe"].Formula!.How!.Keeping.Places[0]);
     }
 
     [Fact]

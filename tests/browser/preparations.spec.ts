@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test'
+import { lengthOf, minutesOf } from '../../web/src/parts/lengths'
 
 test('something made here is written by its usual way, changed, and the day makes it first', async ({ page }) => {
   await page.goto('/#/recipes')
@@ -48,4 +49,52 @@ test('the sheets of a day say what is made first, by the clock', async ({ page, 
   const roast = page.getByRole('button', { name: /3 trays of Sweet potato puree/ }).first()
   await roast.click()
   await expect(page.getByRole('region', { name: 'The opened load' })).toContainText('Used from')
+})
+
+test('a length of time is read as people write it, and written as it is read', () => {
+  const read = ['', '90', '90 min', '1 h 30', '1h30min', '12 h', '2,5 hours', '3 days', '1 day 6', '2 weeks', '0']
+  expect(read.map(minutesOf)).toEqual([null, 90, 90, 90, 90, 720, 150, 4320, 1800, 20160, 0])
+  expect(['soon', '3 fortnights', '-5', 'h', '3 days or so'].map(minutesOf)).toEqual(Array(5).fill(undefined))
+  const written = ['', '0 min', '119 min', '2 h', '2 h 1 min', '1 day', '25 h', '60 days']
+  expect([null, 0, 119, 120, 121, 1440, 1500, 86400].map(lengthOf)).toEqual(written)
+  for (let minutes = 0; minutes < 20000; minutes += 7) expect(minutesOf(lengthOf(minutes))).toBe(minutes)
+})
+
+test('where something keeps is said for three places, and the plan is told which', async ({ page, request }) => {
+  await page.goto('/#/preparations/sweet-potato-puree')
+  const frozen = page.getByRole('textbox', { name: 'in the freezer, at most' })
+  await expect(frozen).toHaveValue('180 days')
+  await frozen.fill('for ages')
+  await expect(page.getByText('write 90 min, 12 h or 3 days')).toBeVisible()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'Not saved: 1 field to look at.' })).toBeVisible()
+  await frozen.fill('10 weeks')
+  await page.getByRole('textbox', { name: 'at room temperature, at most' }).fill('6 h')
+  // The plan keeps it in the freezer: what was said of either place stays with it.
+  await page.getByRole('radio', { name: 'a plan keeps it in the freezer' }).check()
+  await expect(page.getByRole('textbox', { name: 'in the freezer, at most' })).toHaveValue('70 days')
+  await expect(page.getByRole('textbox', { name: 'in the fridge, at most' })).toHaveValue('3 days')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('Sweet potato puree is saved.')).toBeVisible()
+  const { ingredients } = await (await request.get('/api/ingredients')).json()
+  const { making } = ingredients.find((one: { id: string }) => one.id === 'sweet-potato-puree').own
+  expect(making).toMatchObject({ keepsIn: 'frozen', holdLeast: 0, holdMost: 100800, thawMin: 720 })
+  const order = (one: { in: string }, other: { in: string }) => one.in.localeCompare(other.in)
+  expect(making.elsewhere.sort(order)).toEqual([
+    { in: 'cold', least: null, most: 4320 },
+    { in: 'room', least: null, most: 360 },
+  ])
+  // Thawed again by the day that takes it, with the caution that it may not stand in the warmth.
+  await page.goto('/#/preparations')
+  await expect(page.getByText(/3-501.19/)).toBeVisible()
+  const { days } = await (await request.get('/api/bakery')).json()
+  const plan = await (await request.get(`/api/plan/${days.at(-1).day}`)).json()
+  expect(plan.tasks.map((task: { name: string }) => task.name)).toContain('Thaw in the fridge')
+
+  await page.goto('/#/preparations/sweet-potato-puree')
+  await page.getByRole('radio', { name: 'a plan keeps it in the fridge' }).check()
+  await page.getByRole('textbox', { name: 'at room temperature, at most' }).fill('')
+  await page.getByRole('textbox', { name: 'in the freezer, at most' }).fill('180 days')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('Sweet potato puree is saved.')).toBeVisible()
 })

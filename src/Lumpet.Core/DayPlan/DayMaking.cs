@@ -96,7 +96,7 @@ internal sealed class DayMaking(ShiftCalendar calendar)
         var weight = Math.Max(1, batch.Uses.Sum(use => use.Pies) / trays);
         return one.Steps.Where(timed => timed.Step.IsBake).Select(timed =>
         {
-            var after = how.Method.SkipWhile(step => step != timed.Step).Skip(1).Where(step => step.Wait is not null).Select(step => step.Wait!).Append(how.Keeping.Hold);
+            var after = how.Method.SkipWhile(step => step != timed.Step).Skip(1).Where(step => step.Wait is not null).Select(step => step.Wait!).Append(how.Keeping.ToUse);
             var earliest = timed.EndMin - after.Sum(span => (long)span.Most - span.Least);
             return new Bake(
                 BakeId(batch, timed.Step.Id),

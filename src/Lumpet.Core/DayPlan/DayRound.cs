@@ -43,7 +43,7 @@ internal sealed record DayRound(
         Fates.Sum(fate => fate.NotBaked),
         Fates.Sum(fate => fate.Unfit),
         Parcels.Sum(parcel => (long)parcel.Pies * Math.Max(0, parcel.DoneMin - parcel.Work.Lot.PickUpMin)),
-        Made.Count(made => made.Batch.NeededMin - made.DoneMin < made.Batch.How.Keeping.Hold.Aim),
+        Made.Count(made => made.Batch.NeededMin - made.DoneMin < made.Batch.How.Keeping.ToUse.Aim),
         Plan.Cost.Total);
 
     /// <summary>Whether this round serves the day better than another.</summary>

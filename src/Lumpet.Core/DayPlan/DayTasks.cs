@@ -75,15 +75,12 @@ internal static class DayTasks
             {
                 Bakes = step.Step.IsBake ? BakeOf.Preparation : null,
             };
-        if (made.DoneMin < batch.NeededMin)
-            yield return Made(batch, Keep, how.Keeping.Place switch { KeepPlace.Room => "Keep at room temperature", KeepPlace.Cold => "Keep cold", _ => "Keep frozen" }, how.Keeping.Place == KeepPlace.Room ? Station.Rack : Station.Cold, TaskKind.Wait, made.DoneMin, batch.NeededMin, how.Keeping.Celsius, how.Keeping.BeforeUse.Length == 0 ? string.Empty : $"before use: {how.Keeping.BeforeUse}", string.Empty);
+        foreach (var (wait, start, end) in made.Kept)
+            yield return Made(batch, wait.Id, wait.Name, wait.Station, TaskKind.Wait, start, end, wait.Celsius!.Value, wait.ReadyWhen, wait.Id == Keeping.KeepId ? KeepingCautions.Of(batch.Made, how.Keeping.Place) : string.Empty);
     }
 
     /// <summary>Id of a task of a batch that is made before the pies.</summary>
     public static string Id(PreparationBatch batch, string stepId) => $"{batch.Id}/{stepId}";
-
-    /// <summary>The keeping of something made first, as its task's id says it; no step's id holds a colon.</summary>
-    public const string Keep = ":keep";
 
     private static TaskKind Kind(Step step) => step.IsBake ? TaskKind.Bake : step.Wait is null ? TaskKind.Hands : TaskKind.Wait;
 

@@ -16,6 +16,24 @@ public sealed record MadeBatch(PreparationBatch Batch, IReadOnlyList<TimedStep> 
 
     /// <summary>When its last step has ended, and it is kept until it is used.</summary>
     public int DoneMin => Steps[^1].EndMin;
+
+    /// <summary>Where it is kept from then until it is used, with what it takes to thaw; none where it is used at once.</summary>
+    public IReadOnlyList<TimedStep> Kept
+    {
+        get
+        {
+            var (waits, from, kept) = (Batch.How.Keeping.Waits, DoneMin, new List<TimedStep>());
+            foreach (var (wait, share) in waits.Zip(Span.Share([.. waits.Select(wait => wait.Wait!)], Batch.NeededMin - from)))
+            {
+                // What comes too late is kept for what is left.
+                var to = wait == waits[^1] ? Batch.NeededMin : Math.Min(from + share, Batch.NeededMin);
+                if (to > from) kept.Add(new TimedStep(wait, from, to));
+                from = Math.Max(from, to);
+            }
+
+            return kept;
+        }
+    }
 }
 
 /// <summary>A step with its time.</summary>

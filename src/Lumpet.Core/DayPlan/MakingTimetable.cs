@@ -28,7 +28,7 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
     public int FirstReady(Ingredient made)
     {
         var how = made.Formula!.How!;
-        return After(how.Method, 0, FirstStart(made)) + how.Keeping.Hold.Least;
+        return After(how.Method, 0, FirstStart(made)) + how.Keeping.ToUse.Least;
     }
 
     /// <summary>When a bake of a batch may begin at the soonest: all before it done as early as it can be.</summary>
@@ -91,7 +91,7 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
             }
         }
 
-        waits[^1] = waits[^1]?.Then(how.Keeping.Hold) ?? how.Keeping.Hold;
+        waits[^1] = waits[^1]?.Then(how.Keeping.ToUse) ?? how.Keeping.ToUse;
         return (worked, [.. waits.Select(wait => wait ?? new Span(0, 0, Making.MostBetweenMin))]);
     }
 

@@ -133,11 +133,8 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         var all = new DayMaking(calendar).Make(demands, null);
         foreach (var made in all.Batches.Where(made => made.Batch.Number == 1))
         {
-            var how = made.Batch.How;
             var pieces = made.Steps.Select(step => new WayPiece(step.Step, step.StartMin, step.EndMin, step.Step.Caution)).ToList();
-            if (made.DoneMin < made.Batch.NeededMin)
-                pieces.Add(new WayPiece(
-                    new Step(DayTasks.Keep, "Keep", Station.Cold, null, [], how.Keeping.Hold, how.Keeping.Celsius, false, how.Keeping.BeforeUse.Length == 0 ? string.Empty : $"before use: {how.Keeping.BeforeUse}", string.Empty), made.DoneMin, made.Batch.NeededMin, string.Empty));
+            pieces.AddRange(made.Kept.Select(kept => new WayPiece(kept.Step, kept.StartMin, kept.EndMin, string.Empty)));
             // What another made thing takes runs into its line; anything else into the line of the step that takes it.
             var into = Into(made.Batch.Uses[0].TaskId);
             place[made.Batch.Made.Id] = lines.Count;

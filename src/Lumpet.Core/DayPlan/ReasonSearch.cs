@@ -71,33 +71,31 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
     private IEnumerable<TaskLink> MadeFor(string taskId) =>
         (from one in round.Made
          from use in one.Batch.Uses.Where(use => use.TaskId == taskId).Take(1)
-         select new TaskLink(DayTasks.Id(one.Batch, IsKept(one) ? DayTasks.Keep : one.Steps[^1].Step.Id), use.NeededMin - EndOf(one), 0))
+         select new TaskLink(DayTasks.Id(one.Batch, Last(one).Step.Id), use.NeededMin - Last(one).EndMin, 0))
         .Concat(
             from batch in batches
             from portion in batch.Discs.Where(disc => disc.TaskId == taskId).Take(1)
             select new TaskLink(DayTasks.Id(batch, DayTasks.Rest), portion.NeededMin - batch.NeededMin, 0));
 
-    private static bool IsKept(MadeBatch one) => one.DoneMin < one.Batch.NeededMin;
-
-    private static int EndOf(MadeBatch one) => IsKept(one) ? one.Batch.NeededMin : one.DoneMin;
+    /// <summary>Where it is kept or thaws, or where neither comes between, its last step.</summary>
+    private static TimedStep Last(MadeBatch one) => one.Kept is [.., { } kept] ? kept : one.Steps[^1];
 
     private void Made(MadeBatch made)
     {
-        var (batch, hold) = (made.Batch, made.Batch.How.Keeping.Hold);
-        TaskLink[] takers = [.. batch.Uses.Where(use => taskIds.Contains(use.TaskId)).DistinctBy(use => use.TaskId).Select(use => new TaskLink(use.TaskId, use.NeededMin - EndOf(made), 0))];
-        var kept = batch.NeededMin - made.DoneMin;
+        var (batch, hold, kept) = (made.Batch, made.Batch.How.Keeping.ToUse, made.Kept);
+        TaskLink[] takers = [.. batch.Uses.Where(use => taskIds.Contains(use.TaskId)).DistinctBy(use => use.TaskId).Select(use => new TaskLink(use.TaskId, use.NeededMin - Last(made).EndMin, 0))];
         for (var at = 0; at < made.Steps.Count; at++)
         {
             var (step, start, end) = made.Steps[at];
             var next = at + 1 < made.Steps.Count ? made.Steps[at + 1] : null;
             TaskLink[] before = at > 0 ? [new TaskLink(DayTasks.Id(batch, made.Steps[at - 1].Step.Id), start - made.Steps[at - 1].EndMin, 0)] : [.. MadeFor(DayTasks.Id(batch, step.Id))];
             TaskLink[] after = next is not null ? [new TaskLink(DayTasks.Id(batch, next.Step.Id), next.StartMin - end, 0)]
-                : kept > 0 ? [new TaskLink(DayTasks.Id(batch, DayTasks.Keep), 0, 0)] : takers;
+                : kept.Count > 0 ? [new TaskLink(DayTasks.Id(batch, kept[0].Step.Id), 0, 0)] : takers;
             var follows = next?.StartMin ?? batch.NeededMin - hold.Least;
             // A wait after it gives way as far as its least.
             var slip = next?.Step.Wait is { } wait ? next.EndMin - next.StartMin - wait.Least : step.Wait is { } own ? end - start - own.Least : follows - end;
             reasons[DayTasks.Id(batch, step.Id)] = new TaskReason(
-                step.Wait is { } waits ? Say($"{Long(waits.Least)} at least, {Long(waits.Aim)} wanted, {Long(waits.Most)} at most; here {Long(end - start)}")
+                step.Wait is { } of ? Say($"{Long(of.Least)} at least, {Long(of.Aim)} wanted, {Long(of.Most)} at most; here {Long(end - start)}")
                     : step.IsBake ? Say($"the ovens cost least this way; the first of it is used at {At(batch.NeededMin)}")
                     : Say($"as late as what follows, its keeping and the shifts allow: the first of it is used at {At(batch.NeededMin)}"),
                 before,
@@ -106,13 +104,17 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
                 step.Wait is null && ShiftLeft(end) < slip ? Say($"the shift ends at {At(end + ShiftLeft(end))}") : Say($"what takes it is held up at {At(batch.NeededMin)}"));
         }
 
-        if (kept > 0)
-            reasons[DayTasks.Id(batch, DayTasks.Keep)] = new TaskReason(
-                Say($"{Long(hold.Least)} at least, {Long(hold.Aim)} wanted, {Long(hold.Most)} at most; here {Long(kept)}"),
-                [new TaskLink(DayTasks.Id(batch, made.Steps[^1].Step.Id), 0, 0)],
-                takers,
-                kept - hold.Least,
+        for (var at = 0; at < kept.Count; at++)
+        {
+            var (step, start, end) = kept[at];
+            var own = step.Wait!;
+            reasons[DayTasks.Id(batch, step.Id)] = new TaskReason(
+                Say($"{Long(own.Least)} at least, {Long(own.Aim)} wanted, {Long(own.Most)} at most; here {Long(end - start)}"),
+                [new TaskLink(DayTasks.Id(batch, (at > 0 ? kept[at - 1] : made.Steps[^1]).Step.Id), 0, 0)],
+                at + 1 < kept.Count ? [new TaskLink(DayTasks.Id(batch, kept[at + 1].Step.Id), 0, 0)] : takers,
+                end - start - own.Least,
                 Say($"what takes it is held up at {At(batch.NeededMin)}"));
+        }
     }
 
     private void Turn(DoughBatch batch, int turn)

@@ -44,6 +44,18 @@ public sealed record MakingDraft
     /// <summary>Most minutes that it keeps there.</summary>
     public int? HoldMost { get; init; }
 
+    /// <summary>The other places in which it keeps; null or empty for none.</summary>
+    public IReadOnlyList<KeptInDraft?>? Elsewhere { get; init; }
+
+    /// <summary>Minutes in the fridge out of the freezer, before it is used; null where it is used frozen or never frozen.</summary>
+    public int? ThawMin { get; init; }
+
     /// <summary>What is done to it again before it is used.</summary>
     public string? BeforeUse { get; init; }
 }
+
+/// <summary>How long something keeps in a place where no plan keeps it.</summary>
+/// <param name="In">One of the names of <see cref="KeepPlace"/>.</param>
+/// <param name="Least">Least minutes that it needs there; null for none.</param>
+/// <param name="Most">Most minutes that it keeps there.</param>
+public sealed record KeptInDraft(string? In, int? Least, int? Most);

@@ -15,6 +15,12 @@ internal static class MakingReader
     // A year: what is frozen longer is another product.
     private const int MostHold = 525_600;
 
+    // Room, fridge and freezer, one of which is the plan's.
+    private const int OtherPlaces = 2;
+
+    // A week: what is longer on its way from the freezer is kept in the fridge.
+    private const int MostThaw = 10_080;
+
     /// <summary>Reads a draft; faults are added below the field's name.</summary>
     /// <param name="checks">Takes what is wrong.</param>
     /// <param name="field">The field of the draft.</param>
@@ -28,7 +34,6 @@ internal static class MakingReader
         foreach (var (step, typed, path) in steps) Alone(checks, step, typed, path);
         if (steps.Length > 0 && steps[0].Step.Wait is not null) checks.Add(steps[0].Path, "It begins with work or a bake, not with a wait.");
         var isBaked = steps.Any(one => one.Step.IsBake);
-        var hold = Hold(checks, field, draft);
         var kind = checks.Word($"{field}.kind", draft.Kind, PreparationKind.Other);
         if (kind == PreparationKind.Dough) checks.Add($"{field}.kind", "A dough is written as a dough, with its family.");
         var byPiece = draft.BatchMostPieces is not null || draft.BatchLeastPieces is not null || draft.TrayPieces is not null;
@@ -37,7 +42,7 @@ internal static class MakingReader
             kind,
             [.. steps.Select(one => one.Step with { Bakes = BakeOf.Preparation })],
             byPiece ? ByPiece(checks, field, draft, isBaked, one ?? Mass.FromGrams(1), leftShare) : ByWeight(checks, field, draft, isBaked),
-            new Keeping(checks.Word($"{field}.keepsIn", draft.KeepsIn, KeepPlace.Cold), hold, checks.Words($"{field}.beforeUse", draft.BeforeUse)))
+            Keeps(checks, field, draft))
         {
             Piece = byPiece ? one : null,
         };
@@ -70,6 +75,8 @@ internal static class MakingReader
         HoldLeast = making.Keeping.Hold.Least,
         HoldAim = making.Keeping.Hold.Aim,
         HoldMost = making.Keeping.Hold.Most,
+        Elsewhere = [.. making.Keeping.Elsewhere.Select(kept => new KeptInDraft(Naming.Of(kept.Place), kept.LeastMin == 0 ? null : kept.LeastMin, kept.MostMin))],
+        ThawMin = making.Keeping.ThawMin == 0 ? null : making.Keeping.ThawMin,
         BeforeUse = making.Keeping.BeforeUse.Length == 0 ? null : making.Keeping.BeforeUse,
     };
 
@@ -91,6 +98,24 @@ internal static class MakingReader
         };
 
     private static double Kilograms(Mass mass) => Math.Round(mass.Kilograms, 6);
+
+    private static Keeping Keeps(FieldChecks checks, string field, MakingDraft draft)
+    {
+        var place = checks.Word($"{field}.keepsIn", draft.KeepsIn, KeepPlace.Cold);
+        var hold = Hold(checks, field, draft);
+        KeptIn[] elsewhere = [.. checks.List($"{field}.elsewhere", draft.Elsewhere ?? [], 0, OtherPlaces, "places").Select((kept, at) => Kept(checks, $"{field}.elsewhere[{at}]", kept))];
+        if (elsewhere.Select(kept => kept.Place).Append(place).GroupBy(kept => kept).Any(group => group.Count() > 1)) checks.Add($"{field}.elsewhere", "Each place is named once: where a plan keeps it, and the others.");
+        var thaw = checks.Whole($"{field}.thawMin", draft.ThawMin ?? 0, 0, MostThaw, "min");
+        if (thaw > 0 && elsewhere.Select(kept => kept.Place).Append(place).All(kept => kept != KeepPlace.Frozen)) checks.Add($"{field}.thawMin", "Only what keeps in the freezer thaws.");
+        return new Keeping(place, hold, checks.Words($"{field}.beforeUse", draft.BeforeUse)) { Elsewhere = elsewhere, ThawMin = thaw };
+    }
+
+    private static KeptIn Kept(FieldChecks checks, string field, KeptInDraft kept)
+    {
+        var (least, most) = (checks.Whole($"{field}.least", kept.Least ?? 0, 0, MostHold, "min"), checks.Whole($"{field}.most", kept.Most, 1, MostHold, "min"));
+        if (least > most) checks.Add($"{field}.least", "The least that it needs there is more than it keeps.");
+        return new KeptIn(checks.Word($"{field}.in", kept.In, KeepPlace.Cold), least, most);
+    }
 
     private static Span Hold(FieldChecks checks, string field, MakingDraft draft)
     {

@@ -3,23 +3,49 @@ using Lumpet.Core.Steps.Writing;
 
 namespace Lumpet.Core.Preparations;
 
-/// <summary>The usual ways of making and keeping what goes into pies. Times, amounts and how long things keep are common practice, no source.</summary>
+/// <summary>The usual ways of making and keeping what goes into pies. Times, amounts and how long things keep are common practice, no source; none keeps in the fridge beyond its seventh day where that is a matter of safety (<see cref="Safety.KeepingCautions"/>).</summary>
 public static class UsualMakings
 {
     private const int Day = 1440;
+    private const int Overnight = 720;
     private const string HotSugar = "Boiling sugar: long handle, metal spoon, nobody else near.";
     private const string HotTrays = "Hot trays: dry gloves.";
 
     /// <summary>The usual way for a kind.</summary>
-    public static MakingDraft For(PreparationKind kind) => kind switch
+    public static MakingDraft For(PreparationKind kind) => Way(kind) with
+    {
+        Kind = Naming.Of(kind),
+        Elsewhere = Elsewhere(kind),
+        ThawMin = kind switch
+        {
+            PreparationKind.CookedFilling or PreparationKind.Curd or PreparationKind.Puree or PreparationKind.Jam or PreparationKind.NutPaste or PreparationKind.Sauce => Overnight,
+            _ => null,
+        },
+    };
+
+    /// <summary>Where else it keeps: a cooked cream weeps when it thaws, and crumble and nuts are used as they come from the freezer.</summary>
+    private static KeptInDraft[] Elsewhere(PreparationKind kind) => kind switch
+    {
+        PreparationKind.CookedFilling or PreparationKind.Curd or PreparationKind.Sauce => [Else(KeepPlace.Frozen, 90)],
+        PreparationKind.Puree or PreparationKind.Jam => [Else(KeepPlace.Frozen, 180)],
+        PreparationKind.NutPaste or PreparationKind.Crumble or PreparationKind.Toasted => [Else(KeepPlace.Frozen, 60)],
+        PreparationKind.Syrup => [Else(KeepPlace.Room, 2)],
+        PreparationKind.Praline => [Else(KeepPlace.Frozen, 90)],
+        PreparationKind.Shells => [Else(KeepPlace.Frozen, 30)],
+        _ => [],
+    };
+
+    private static KeptInDraft Else(KeepPlace place, int days) => new(Naming.Of(place), null, days * Day);
+
+    private static MakingDraft Way(PreparationKind kind) => kind switch
     {
         PreparationKind.CookedFilling => Kept(KeepPlace.Cold, 0, 0, 3 * Day, 8, [
             Hands("cook", "Cook until thick; boil 1 to 2 min", Station.Pot, 20, 4, 100, "clear and thick; a spoon leaves a trail", HotSugar),
             Wait("cool", "Cool completely", Station.Cold, 120, 180, Day, 4, "cold in the middle")]),
-        PreparationKind.Curd => Kept(KeepPlace.Cold, 0, 720, 14 * Day, 4, [
+        PreparationKind.Curd => Kept(KeepPlace.Cold, 0, Overnight, 6 * Day, 4, [
             Hands("cook", "Cook, stirring; strain", Station.Pot, 20, 5, 82, "coats a spoon; 71 °C and above, below the boil", string.Empty),
             Wait("cool", "Cool, film on the surface", Station.Cold, 120, 180, Day, 4, "5 °C in the middle")], "stir smooth"),
-        PreparationKind.Puree => Kept(KeepPlace.Cold, 0, 720, 3 * Day, 10, [
+        PreparationKind.Puree => Kept(KeepPlace.Cold, 0, Overnight, 3 * Day, 10, [
             Hands("cut", "Halve, lay on trays", Station.Bench, 5, 2, 20, "cut sides down, not touching", string.Empty),
             Bake("roast", "Roast", 180, 90, 120, "a knife goes in like butter", HotTrays),
             Wait("cool", "Cool on the tray", Station.Rack, 30, 45, 120, 20, "no more steam"),
@@ -30,7 +56,7 @@ public static class UsualMakings
         PreparationKind.Syrup => Kept(KeepPlace.Cold, 0, 0, 14 * Day, 5, [
             Hands("boil", "Boil", Station.Pot, 12, 2, 105, "it just coats a spoon", HotSugar),
             Wait("cool", "Cool", Station.Bench, 30, 60, 240, 20, "only just warm")]),
-        PreparationKind.Caramel => Kept(KeepPlace.Room, 0, 0, 7 * Day, 4, [
+        PreparationKind.Caramel => Kept(KeepPlace.Cold, 0, 0, 6 * Day, 4, [
             Hands("caramel", "Cook the sugar dark; cream in, off the heat", Station.Pot, 20, 3, 115, "deep amber; no grain", HotSugar),
             Wait("cool", "Cool", Station.Bench, 60, 90, 600, 20, "thick, still pourable")], "warm gently"),
         PreparationKind.Praline => Kept(KeepPlace.Room, 0, 0, 21 * Day, 3, [
@@ -62,9 +88,6 @@ public static class UsualMakings
             Wait("cool", "Cool on the rack", Station.Rack, 30, 45, 240, 20, "cold and crisp")]) with
         { BatchMostKg = null, TrayKg = null, BatchMostPieces = 96, TrayPieces = 24 },
         _ => Kept(KeepPlace.Cold, 0, 0, 2 * Day, 5, [Hands("make", "Make", Station.Bench, 10, 3, 20, string.Empty, string.Empty)]),
-    } with
-    {
-        Kind = Naming.Of(kind),
     };
 
     private static MakingDraft Kept(KeepPlace place, int least, int aim, int most, double batchMostKg, StepDraft[] steps, string beforeUse = "", double trayKg = MakingReader.UsualTrayKg) => new()

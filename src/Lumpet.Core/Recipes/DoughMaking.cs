@@ -9,9 +9,18 @@ namespace Lumpet.Core.Recipes;
 /// </summary>
 /// <param name="Dough">The dough.</param>
 public sealed record DoughMaking(DoughFormula Dough)
-    : Making(PreparationKind.Dough, StepsOf(Dough), BatchLimits.ByTheMixer, new Keeping(KeepPlace.Cold, Dough.Rest, string.Empty))
+    : Making(PreparationKind.Dough, StepsOf(Dough), BatchLimits.ByTheMixer, Keeps(Dough))
 {
     private const int RoomC = 20;
+
+    // Overnight in the fridge (common practice, no source).
+    private const int ThawMin = 720;
+
+    private static Keeping Keeps(DoughFormula dough) => new(KeepPlace.Cold, dough.Rest, string.Empty)
+    {
+        Elsewhere = dough.Method.KeepsFrozenDays > 0 ? [new KeptIn(KeepPlace.Frozen, 0, dough.Method.KeepsFrozenDays * 1440)] : [],
+        ThawMin = dough.Method.KeepsFrozenDays > 0 ? ThawMin : 0,
+    };
 
     private static Step[] StepsOf(DoughFormula dough) =>
     [

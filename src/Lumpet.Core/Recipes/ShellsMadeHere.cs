@@ -25,6 +25,16 @@ public static class ShellsMadeHere
     /// <summary>Whether a dough is a shell that the bakery makes.</summary>
     public static bool Is(DoughFormula dough) => dough.Lines is [{ Ingredient.Formula.How.Kind: PreparationKind.Shells }];
 
+    /// <summary>Whether what a product's crust is made of can be it: shells by the piece where it takes shells, and nothing of the kind where it is rolled.</summary>
+    /// <param name="lining">How the pan is lined.</param>
+    /// <param name="dough">Of what.</param>
+    public static bool Fits(Lining lining, DoughFormula dough) => lining == Lining.BoughtShell ? dough.BoughtShell is not null : !Is(dough);
+
+    /// <summary>What is said of products whose crust would no longer fit; empty where all do.</summary>
+    /// <param name="names">Their names.</param>
+    public static string Misfit(IReadOnlyList<string> names) => names.Count == 0 ? string.Empty
+        : $"{string.Join("; ", names)}: made with it as a crust. What is taken by the piece stays shells, or dough that is bought in, with the weight of one; what is rolled does not become shells.";
+
     private static DoughFormula AsDough(Ingredient shell) => new(
         shell.Id,
         shell.Name,

@@ -2,7 +2,6 @@ using Lumpet.Core;
 using Lumpet.Core.Batches;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Measures;
-using Lumpet.Core.Safety;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.DayPlan;
 using Lumpet.Server.Preparations;
@@ -39,7 +38,7 @@ internal static class MadeBatchWords
             PreparationWords.Keeps(batch.How.Keeping),
             batch.Surplus > Mass.Zero ? ScaleReading.GramsOf(batch.Surplus) : 0,
             made.Short > 0 ? PlanSentence.Filled(book, made.Why) : string.Empty,
-            ProductCautions.Raw(batch.Made.Formula.Lines) ?? string.Empty,
+            PreparationEndpoints.Cautions(batch.Made),
             LineWords.Reduced([.. batch.Lines.Select(line => line.Line with { Amount = line.Exact })], batch.Made.Formula.ReducedTo));
     }
 
@@ -60,7 +59,7 @@ internal static class MadeBatchWords
 /// <param name="Keeps">How it keeps, in words.</param>
 /// <param name="SurplusGrams">What is made beyond what is used; 0 for nothing.</param>
 /// <param name="Trouble">What stands in the way; empty where nothing does.</param>
-/// <param name="Caution">What is not to be tasted raw; empty where there is nothing.</param>
+/// <param name="Caution">What is not to be tasted raw, and how long it may be kept where that is a matter of safety; empty where there is nothing.</param>
 /// <param name="Reduced">What boiling down does to it, before and after; empty where nothing is boiled down.</param>
 public sealed record MadeBatchAnswer(
     string Id,

@@ -73,8 +73,7 @@ internal static class IngredientEndpoints
         var outcome = IngredientWriter.Change(transaction, ingredient, price, version);
         if (outcome == ChangeOutcome.Gone) return TypedResults.Problem(title: "There is no such ingredient.", statusCode: 404);
         if (outcome == ChangeOutcome.Conflict) return RowVersion.Conflict("this ingredient");
-        if (RecipeStore.WithoutTheirShell(connection, id) is { Count: > 0 } names)
-            return FieldProblems.Of(("pieces", $"{string.Join("; ", names)}: taken by the piece as a crust. It stays shells, or dough that is bought in, with the weight of one."));
+        if (RecipeStore.WithoutTheirShell(connection, id) is { Count: > 0 } names) return FieldProblems.Of(("pieces", ShellsMadeHere.Misfit(names)));
         transaction.Commit();
         feed.Publish("ingredients");
         return TypedResults.NoContent();

@@ -86,7 +86,7 @@ internal static class PreparationEndpoints
                 .. products.Where(product => product.Doughs.Any(IsCrust) || Takes(product.Parts.Where(part => part.Kind != PartKind.Dough).SelectMany(part => part.Lines))).Select(product => new TakerAnswer(product.Name, $"/recipes/{product.Id}")),
                 .. made.Where(other => Takes(other.Formula!.Lines)).OrderByDescending(other => other.IsDough).Select(other => new TakerAnswer(other.Name, Place(other))),
             ],
-            dough is not null ? PreparationWords.Keeps(dough) : how is null ? string.Empty : PreparationWords.Keeps(how.Keeping),
+            how is DoughMaking kept ? PreparationWords.Keeps(kept) : how is null ? string.Empty : PreparationWords.Keeps(how.Keeping),
             dough is not null ? PreparationWords.Batches(mixer) : how is null ? string.Empty : PreparationWords.Batches(how, how.Method.Any(step => step.IsBake), one.Formula),
             [.. (how?.Method ?? []).Select(step => StepWords.Of(step, step.Caution, how!.Piece is null ? "kg" : "piece"))],
             [.. one.Formula.Lines.Select(line => new MadeLine(line.Ingredient.Name, LineWords.Preparation(line, line.Amount), Math.Round(line.Amount.Grams, 1)))],
@@ -96,8 +96,11 @@ internal static class PreparationEndpoints
             today > Mass.Zero && how?.Piece is { } piece ? (int)Math.Round(today / piece) : null,
             today == Mass.Zero || how is null ? 0 : dough is null ? how.Batches.CountFor(today) : mixer is null ? 1 : (int)Math.Max(1, Math.Ceiling((dough.BatchFor(today) / mixer.LargestBatch) - 1e-9)),
             one.AllergensStated ? one.Allergens : null,
-            ProductCautions.Raw(one.Formula.Lines) ?? string.Empty);
+            Cautions(one));
     }
+
+    /// <summary>What can hurt of something made here: what is not to be tasted raw, and how long it may be kept.</summary>
+    internal static string Cautions(Ingredient one) => $"{ProductCautions.Raw(one.Formula!.Lines)} {KeepingCautions.Of(one)}".Trim();
 
     /// <summary>Where it is written: a dough among the doughs.</summary>
     private static string Place(Ingredient one) => one.IsDough ? $"/doughs/{one.Id[Ingredient.DoughPrefix.Length..]}" : $"/preparations/{one.Id}";
@@ -129,7 +132,7 @@ public sealed record PreparationsAnswer(string DayName, IReadOnlyList<Preparatio
 /// <param name="DayPieces">How many pieces those are; null of what goes by weight.</param>
 /// <param name="DayBatches">In how many batches.</param>
 /// <param name="Allergens">What it carries; null where something in it is not stated.</param>
-/// <param name="Caution">What is not to be tasted raw; empty where there is nothing.</param>
+/// <param name="Caution">What is not to be tasted raw, and how long it may be kept where that is a matter of safety; empty where there is nothing.</param>
 public sealed record PreparationAnswer(
     string Id,
     string Name,

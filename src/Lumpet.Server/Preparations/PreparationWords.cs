@@ -40,19 +40,31 @@ internal static class PreparationWords
         _ => "in the freezer",
     };
 
-    /// <summary>How it keeps: "in the fridge for 3 days; wanted 12 h before it is used; before use: stir".</summary>
+    /// <summary>How it keeps: "in the fridge for 3 days; wanted 12 h before it is used; else in the freezer for 90 days, then 12 h in the fridge; before use: stir".</summary>
     public static string Keeps(Keeping keeping)
     {
         var hold = keeping.Hold;
-        return $"{Of(keeping.Place)} for {Long(hold.Most)}"
-            + (hold.Least > 0 ? $"; {Long(hold.Least)} at least" : string.Empty)
-            + (hold.Aim > hold.Least ? $"; wanted {Long(hold.Aim)} before it is used" : string.Empty)
-            + (keeping.BeforeUse.Length > 0 ? $"; before use: {keeping.BeforeUse}" : string.Empty);
+        return string.Join("; ", (string[])[
+            In(keeping, new KeptIn(keeping.Place, hold.Least, hold.Most)),
+            .. Some(hold.Aim > hold.Least, $"wanted {Long(keeping.ToUse.Aim)} before it is used"),
+            .. keeping.Elsewhere.OrderBy(kept => kept.Place).Select(kept => $"else {In(keeping, kept)}"),
+            .. Some(keeping.BeforeUse.Length > 0, $"before use: {keeping.BeforeUse}"),
+        ]);
     }
 
     /// <summary>How a dough keeps: its rest, then as its method says.</summary>
-    public static string Keeps(DoughFormula dough) =>
-        $"{Long(dough.Method.KeepsColdDays * 1440)} cold, {Long(dough.Method.KeepsFrozenDays * 1440)} frozen; rests {Long(dough.Rest.Least)} at least, {Long(dough.Rest.Aim)} wanted";
+    public static string Keeps(DoughMaking how) => string.Join("; ", (string[])[
+        $"in the fridge for {Long(how.Dough.Method.KeepsColdDays * 1440)}, at least {Long(how.Keeping.Hold.Least)}",
+        .. Some(how.Keeping.Hold.Aim > how.Keeping.Hold.Least, $"wanted {Long(how.Keeping.Hold.Aim)} before it is used"),
+        .. how.Keeping.Elsewhere.Select(kept => $"else {In(how.Keeping, kept)}"),
+    ]);
+
+    private static string In(Keeping keeping, KeptIn kept) =>
+        $"{Of(kept.Place)} for {Long(kept.MostMin)}"
+        + (kept.LeastMin > 0 ? $", at least {Long(kept.LeastMin)}" : string.Empty)
+        + (kept.Place == KeepPlace.Frozen && keeping.ThawMin > 0 ? $", then {Long(keeping.ThawMin)} in the fridge to thaw" : string.Empty);
+
+    private static string[] Some(bool isSaid, string words) => isSaid ? [words] : [];
 
     /// <summary>How much dough is made at once.</summary>
     /// <param name="mixer">The bakery's mixer; null while no bakery is described.</param>

@@ -89,6 +89,7 @@ internal static class DoughWritingEndpoints
         if (Refused(dough, known) is { } refused) return refused;
         var outcome = RecipeWriter.Save(transaction, dough, fresh, clock.Now);
         if (outcome != ChangeOutcome.Done) return RecipeSaving.NotDone(outcome, "dough");
+        if (RecipeStore.WithoutTheirCrust(connection, id) is { Count: > 0 } names) return FieldProblems.Of(("lines", ShellsMadeHere.Misfit(names)));
         transaction.Commit();
         feed.Publish("recipes");
         return TypedResults.Ok(Answer(dough));

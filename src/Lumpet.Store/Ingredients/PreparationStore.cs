@@ -13,7 +13,7 @@ namespace Lumpet.Store.Ingredients;
 internal static class PreparationStore
 {
     /// <summary>Its tables, those that name others first.</summary>
-    public static readonly string[] Tables = ["preparation_stage", "preparation_step", "preparation"];
+    public static readonly string[] Tables = ["preparation_stage", "preparation_step", "preparation_kept_in", "preparation"];
 
     /// <summary>How each thing is made, by the ingredient's id; what nobody has said is left out.</summary>
     public static IReadOnlyDictionary<string, Making> All(SqliteConnection connection)
@@ -27,16 +27,18 @@ internal static class PreparationStore
                 FROM preparation_step ORDER BY ingredient_id, position
                 """)
             .ToLookup(row => row.IngredientId, row => Step(row, stages));
+        var elsewhere = connection.Query<KeptRow>("SELECT ingredient_id AS ingredientId, place, least_min AS least, most_min AS most FROM preparation_kept_in ORDER BY position")
+            .ToLookup(row => row.IngredientId, row => new KeptIn(Naming.Known<KeepPlace>(row.Place), (int)row.Least, (int)row.Most));
         return connection.Query<Row>(
             """
             SELECT ingredient_id AS ingredientId, kind, batch_least_g AS least, batch_most_g AS most, tray_g AS tray, keeps_in AS keepsIn,
-                   hold_least AS holdLeast, hold_aim AS holdAim, hold_most AS holdMost, before_use AS beforeUse, whole_of AS wholeOf, piece_g AS piece
+                   hold_least AS holdLeast, hold_aim AS holdAim, hold_most AS holdMost, before_use AS beforeUse, whole_of AS wholeOf, piece_g AS piece, thaw_min AS thaw
             FROM preparation
             """).ToDictionary(row => row.IngredientId, row => new Making(
                 Naming.Known<PreparationKind>(row.Kind),
                 [.. steps[row.IngredientId]],
                 new BatchLimits(Mass.FromGrams(row.Least), Mass.FromGrams(row.Most), Mass.FromGrams(row.Tray)),
-                new Keeping(Naming.Known<KeepPlace>(row.KeepsIn), new Span((int)row.HoldLeast, (int)row.HoldAim, (int)row.HoldMost), row.BeforeUse))
+                new Keeping(Naming.Known<KeepPlace>(row.KeepsIn), new Span((int)row.HoldLeast, (int)row.HoldAim, (int)row.HoldMost), row.BeforeUse) { Elsewhere = [.. elsewhere[row.IngredientId]], ThawMin = (int)row.Thaw })
             {
                 WholeOf = row.WholeOf,
                 Piece = row.Piece is { } piece ? Mass.FromGrams(piece) : null,
@@ -60,7 +62,10 @@ internal static class PreparationStore
             before_use = making.Keeping.BeforeUse,
             whole_of = making.WholeOf,
             piece_g = making.Piece?.Grams,
+            thaw_min = making.Keeping.ThawMin,
         });
+        foreach (var (kept, position) in making.Keeping.Elsewhere.Select((kept, position) => (kept, position)))
+            Rows.Insert(connection, "preparation_kept_in", new { ingredient_id = id, place = Naming.Of(kept.Place), position, least_min = kept.LeastMin, most_min = kept.MostMin });
         foreach (var (step, position) in making.Method.Select((step, position) => (step, position)))
         {
             Rows.Insert(connection, "preparation_step", new
@@ -111,7 +116,9 @@ internal static class PreparationStore
     };
 
     private sealed record Row(
-        string IngredientId, string Kind, double Least, double Most, double Tray, string KeepsIn, long HoldLeast, long HoldAim, long HoldMost, string BeforeUse, string? WholeOf, double? Piece);
+        string IngredientId, string Kind, double Least, double Most, double Tray, string KeepsIn, long HoldLeast, long HoldAim, long HoldMost, string BeforeUse, string? WholeOf, double? Piece, long Thaw);
+
+    private sealed record KeptRow(string IngredientId, string Place, long Least, long Most);
 
     private sealed record StepRow(
         string IngredientId, string Id, string Name, string Station, long? PerBatch, double? PerKilogram, long? WaitLeast, long? WaitAim, long? WaitMost, long? Celsius, string ReadyWhen, string Caution, string Place, long HeatedTray, long Turned, string Handwork, string Cure);

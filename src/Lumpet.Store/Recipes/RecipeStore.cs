@@ -54,16 +54,20 @@ public static class RecipeStore
     public static IReadOnlyList<DoughFormula> Doughs(IEnumerable<Ingredient> ingredients) =>
         [.. ingredients.Select(one => one.Formula?.How).OfType<DoughMaking>().Select(making => making.Dough).OrderBy(dough => dough.Name, StringComparer.Ordinal)];
 
-    /// <summary>Names of products whose crust is a shell by the piece, made of an ingredient that is none (any more).</summary>
+    /// <summary>Names of the products whose crust is a dough that cannot be it (any more): no shell where shells are taken, or shells where dough is rolled.</summary>
+    /// <param name="connection">The bakery.</param>
+    /// <param name="doughId">The dough.</param>
+    public static IReadOnlyList<string> WithoutTheirCrust(SqliteConnection connection, string doughId)
+    {
+        string[] ids = [.. connection.Query<string>("SELECT id FROM product WHERE dough_id = @doughId", new { doughId })];
+        return ids.Length == 0 ? [] : [.. Products(connection, ids).Where(product => !ShellsMadeHere.Fits(product.Crust.Lining, product.Dough)).Select(product => product.Name)];
+    }
+
+    /// <summary>The same of every dough that is nothing but one ingredient.</summary>
     /// <param name="connection">The bakery.</param>
     /// <param name="ingredientId">What their shells are.</param>
-    public static IReadOnlyList<string> WithoutTheirShell(SqliteConnection connection, string ingredientId)
-    {
-        string[] ids = [.. connection.Query<string>(
-            "SELECT p.id FROM product p WHERE p.lining = @lining AND p.dough_id IN (SELECT dough_id FROM dough_line WHERE ingredient_id = @ingredientId)",
-            new { lining = Naming.Of(Lining.BoughtShell), ingredientId })];
-        return ids.Length == 0 ? [] : [.. Products(connection, ids).Where(product => product.Dough.BoughtShell is null).Select(product => product.Name)];
-    }
+    public static IReadOnlyList<string> WithoutTheirShell(SqliteConnection connection, string ingredientId) =>
+        [.. connection.Query<string>("SELECT dough_id FROM dough_line GROUP BY dough_id HAVING COUNT(*) = 1 AND MIN(ingredient_id) = @ingredientId", new { ingredientId }).SelectMany(dough => WithoutTheirCrust(connection, dough))];
 
     private static Product[] Read(SqliteConnection connection, IReadOnlyCollection<string>? ids)
     {

@@ -91,6 +91,41 @@ public sealed class MadeFirstTests
     }
 
     [Fact]
+    public void What_is_frozen_is_thawed_before_it_is_used()
+    {
+        var how = Curd.Formula!.How! with { Keeping = new Keeping(KeepPlace.Frozen, new Span(60, 120, 5760), "stir") { ThawMin = 240, Elsewhere = [new KeptIn(KeepPlace.Cold, 0, 90)] } };
+        var frozen = Curd with { Formula = Curd.Formula with { How = how } };
+        var plan = DayPlanner.Plan(Snapshot(Order(Filled("frozen", Of(frozen, 700), Line("milk", 279)), 4, Late)));
+        Assert.Empty(plan.Troubles);
+        var made = Assert.Single(plan.Made);
+        Assert.InRange(made.Batch.NeededMin - made.DoneMin, 120 + 240, 5760 + 240 + 90);
+        var (keep, thaw) = (plan.Tasks.Single(task => task.StepId == Keeping.KeepId), plan.Tasks.Single(task => task.StepId == Keeping.ThawId));
+        Assert.Equal((made.DoneMin, thaw.StartMin, made.Batch.NeededMin), (keep.StartMin, keep.EndMin, thaw.EndMin));
+        // It thaws for what it needs, and in the fridge no longer than it keeps there; the freezer bears the rest.
+        Assert.InRange(thaw.EndMin - thaw.StartMin, 240, 330);
+        Assert.Equal((-18, 4), (keep.Celsius, thaw.Celsius));
+        Assert.Equal(("", "before use: stir"), (keep.ReadyWhen, thaw.ReadyWhen));
+        // The chain of what waits for what runs through both, from the last step to the pie.
+        var reasons = plan.Reasons;
+        Assert.Equal([keep.Id], reasons[DayTasks.Id(made.Batch, "cool")].WaitedBy.Select(link => link.TaskId));
+        Assert.Equal([thaw.Id], reasons[keep.Id].WaitedBy.Select(link => link.TaskId));
+        Assert.Equal([keep.Id], reasons[thaw.Id].WaitsFor.Select(link => link.TaskId));
+        Assert.Contains(thaw.Id, reasons[plan.Tasks.First(task => task.StepId == "whisk").Id].WaitsFor.Select(link => link.TaskId));
+        Assert.Equal(keep.EndMin - keep.StartMin - 60, reasons[keep.Id].SlipMin);
+    }
+
+    [Fact]
+    public void What_comes_too_late_is_kept_for_what_is_left()
+    {
+        var how = Curd.Formula!.How! with { Keeping = new Keeping(KeepPlace.Frozen, new Span(600, 600, 5760), "stir") { ThawMin = 720 } };
+        var frozen = Curd with { Formula = Curd.Formula with { How = how } };
+        var plan = DayPlanner.Plan(Snapshot(Order(Filled("frozen", Of(frozen, 700), Line("milk", 279)), 4, Early)));
+        Assert.NotEmpty(plan.Troubles);
+        Assert.All(plan.Made.SelectMany(made => made.Kept), kept => Assert.True(kept.StartMin < kept.EndMin));
+        Assert.All(plan.Made.Where(made => made.Kept.Count > 0), made => Assert.Equal(made.Batch.NeededMin, made.Kept[^1].EndMin));
+    }
+
+    [Fact]
     public void What_is_made_of_something_made_waits_for_it()
     {
         var cream = Made("cream", 5000, new Span(0, 0, 2000), [Line("milk", 800), Of(Praline, 200)], Work("cook", Station.Pot, 20, 4), Wait("cool", Station.Cold, 120, 240, 1440));

@@ -1,5 +1,6 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Preparations;
+using Lumpet.Core.Steps;
 using Lumpet.Core.Steps.Writing;
 using NodaTime;
 using Xunit;
@@ -51,7 +52,7 @@ public sealed class MakingReaderTests
         // 96 at once of 27 g; 24 on a tray, of each of which a tenth is lost on the way.
         Assert.Equal((27.0, 96 * 27.0, 0.0), (how.Piece!.Value.Grams, how.Batches.Most.Grams, how.Batches.Least.Grams));
         Assert.Equal(24 * 27 / 0.9, how.Batches.Tray.Grams, 0.001);
-        Assert.Equal(shells, MakingReader.Write(how, 0.9) with { Steps = shells.Steps, HoldLeast = shells.HoldLeast, BeforeUse = shells.BeforeUse });
+        Assert.Equal(shells, MakingReader.Write(how, 0.9) with { Steps = shells.Steps, HoldLeast = shells.HoldLeast, BeforeUse = shells.BeforeUse, Elsewhere = shells.Elsewhere });
         Assert.Equal(["making.batchMostPieces"], Read(shells).Faults.Select(fault => fault.Field));
         Assert.Equal(["making.trayPieces"], Read(shells with { TrayPieces = null }, one: 27).Faults.Select(fault => fault.Field));
         Assert.Equal(["making.batchMostPieces"], Read(shells with { BatchMostPieces = 0 }, one: 27).Faults.Select(fault => fault.Field));
@@ -88,6 +89,47 @@ public sealed class MakingReaderTests
         Assert.Equal(["making.steps[0].takes"], Fields(With(step => step with { Takes = "Praline" })));
         Assert.Equal(["making.steps[0].station"], Fields(With(step => step with { Station = "box" })));
         Assert.Equal(["making.steps[0].weightsOutMin"], Fields(Puree with { Steps = [Puree.Steps![1]! with { WeightsOutMin = 20 }] }));
+    }
+
+    [Fact]
+    public void It_keeps_in_three_places_each_with_its_least_and_most_and_a_plan_takes_one()
+    {
+        var draft = Puree with { Elsewhere = [new KeptInDraft("frozen", 60, 86_400), new KeptInDraft("room", null, 240)], ThawMin = 720 };
+        var keeping = Read(draft).Ingredient!.Formula!.How!.Keeping;
+        Assert.Equal([new KeptIn(KeepPlace.Room, 0, 240), new KeptIn(KeepPlace.Cold, 0, 4320), new KeptIn(KeepPlace.Frozen, 60, 86_400)], keeping.Places);
+        // Kept in the fridge nothing thaws.
+        Assert.Equal((720, new Span(0, 720, 4320)), (keeping.ThawMin, keeping.ToUse));
+        Assert.Equal([Keeping.KeepId], keeping.Waits.Select(wait => wait.Id));
+
+        var frozen = Read(draft with { KeepsIn = "frozen", HoldLeast = 60, HoldMost = 86_400, Elsewhere = [new KeptInDraft("cold", null, 2880)] }).Ingredient!.Formula!.How!.Keeping;
+        // Thawed it keeps as long as it would have in the fridge.
+        Assert.Equal(new Span(60 + 720, 720 + 720, 86_400 + 720 + 2880), frozen.ToUse);
+        Assert.Equal([(Keeping.KeepId, -18), (Keeping.ThawId, 4)], frozen.Waits.Select(wait => (wait.Id, wait.Celsius!.Value)));
+        Assert.Equal(["", "before use: stir"], frozen.Waits.Select(wait => wait.ReadyWhen));
+        // Never in the fridge beside it, it is used as soon as it has thawed; used frozen, it is only kept.
+        Assert.Equal(new Span(780, 1440, 87_120), (frozen with { Elsewhere = [] }).ToUse);
+        Assert.Equal(frozen.Hold, (frozen with { ThawMin = 0 }).ToUse);
+        Assert.Equal(["Keep frozen"], (frozen with { ThawMin = 0 }).Waits.Select(wait => wait.Name));
+    }
+
+    [Fact]
+    public void A_place_is_said_once_and_only_what_is_frozen_thaws()
+    {
+        KeptInDraft[] Else(params (string? In, int? Least, int? Most)[] places) => [.. places.Select(one => new KeptInDraft(one.In, one.Least, one.Most))];
+        var bare = Puree with { ThawMin = null };
+        Assert.Empty(Fields(bare with { Elsewhere = null }));
+        Assert.Equal(["making.elsewhere"], Fields(bare with { Elsewhere = Else(("cold", null, 60)) }));
+        Assert.Equal(["making.elsewhere"], Fields(bare with { Elsewhere = Else(("frozen", null, 60), ("frozen", null, 60)) }));
+        Assert.Equal(["making.elsewhere"], Fields(bare with { Elsewhere = Else(("frozen", null, 60), ("room", null, 60), ("room", null, 60)) }));
+        Assert.Equal(["making.elsewhere"], Fields(bare with { Elsewhere = [null] }));
+        Assert.Equal(["making.elsewhere[1].in"], Fields(bare with { Elsewhere = Else(("frozen", null, 60), ("cellar", null, 60)), KeepsIn = "room" }));
+        Assert.Equal(["making.elsewhere[0].most"], Fields(bare with { Elsewhere = Else(("frozen", null, null)) }));
+        Assert.Equal(["making.elsewhere[0].most"], Fields(bare with { Elsewhere = Else(("frozen", null, 0)) }));
+        Assert.Equal(["making.elsewhere[0].least"], Fields(bare with { Elsewhere = Else(("frozen", 61, 60)) }));
+        Assert.Empty(Fields(bare with { Elsewhere = Else(("frozen", 60, 60)) }));
+        Assert.Equal(["making.thawMin"], Fields(bare with { Elsewhere = Else(("room", null, 60)), ThawMin = 720 }));
+        Assert.Equal(["making.thawMin"], Fields(bare with { Elsewhere = Else(("frozen", null, 60)), ThawMin = 10_081 }));
+        Assert.Empty(Fields(bare with { Elsewhere = [], KeepsIn = "frozen", ThawMin = 10_080 }));
     }
 
     [Fact]

@@ -146,6 +146,22 @@ public sealed class DoughPreparationTests : IDisposable
             Assert.True(status == 400 && answer.GetProperty("errors").GetProperty("pieces")[0].GetString()!.Contains("Oat tartlets", StringComparison.Ordinal), answer.GetRawText());
         }
 
+        // Nor by writing anew what stands for it, or by a file.
+        var called = (await server.Get("/api/doughs")).EnumerateArray().Single(dough => Text(dough, "id") == "oat-shells");
+        var rolled = JsonNode.Parse(called.GetProperty("draft").GetRawText())!;
+        rolled["lines"] = "500 g flour\n250 g butter";
+        (status, answer) = await server.Send(HttpMethod.Put, "/api/doughs/oat-shells", rolled.ToJsonString(), ("If-Match", $"\"{called.GetProperty("version")}\""));
+        Assert.True(status == 400 && answer.GetProperty("errors").GetProperty("lines")[0].GetString()!.Contains("Oat tartlets", StringComparison.Ordinal), answer.GetRawText());
+        var library = JsonNode.Parse(await server.Text("/api/library.json"))!;
+        library["ingredients"]!.AsArray().Single(one => (string?)one!["id"] == "oat-shells")!["stated"]!["making"]!["kind"] = "toasted";
+        library["doughs"] = null;
+        library["products"] = null;
+        foreach (var path in new[] { "/api/library/preview", "/api/library" })
+        {
+            (status, answer) = await server.Send(HttpMethod.Post, path, new { text = library.ToJsonString() });
+            Assert.True(status == 400 && answer.GetProperty("errors").GetProperty("ingredients")[0].GetString()!.Contains("Oat tartlets", StringComparison.Ordinal), answer.GetRawText());
+        }
+
         Assert.Equal(200, (await server.Send(HttpMethod.Post, "/api/recipes/oat-tartlets/scale", new { count = 1 })).Status);
         // What a product is made of cannot go.
         Assert.Equal(400, (await server.Send(HttpMethod.Delete, "/api/ingredients/oat-shells", null)).Status);

@@ -36,7 +36,7 @@ public sealed class PreparationEndpointTests : IDisposable
         Assert.Equal(["Passion-fruit tartlets"], TakenBy("Tartlet shells"));
         Assert.Equal("up to 96 pieces at once, 40 on a tray", Text(Of("Tartlet shells"), "batches"));
         Assert.Equal("2 to 12 kg at once in the mixer", Text(Of("Sweet tart dough"), "batches"));
-        Assert.Equal("3 days cold, 90 days frozen; rests 30 min at least, 60 min wanted", Text(Of("Sweet tart dough"), "keeps"));
+        Assert.Equal("in the fridge for 3 days, at least 30 min; wanted 60 min before it is used; else in the freezer for 90 days, then 12 h in the fridge to thaw", Text(Of("Sweet tart dough"), "keeps"));
         // 48 shells of 24 g, a tenth of whose dough bakes away: 1280 g, beside five discs.
         Assert.Equal((48, 1152.0), (Of("Tartlet shells").GetProperty("dayPieces").GetInt32(), Of("Tartlet shells").GetProperty("dayGrams").GetDouble()));
         var dough = (await server.Get($"/api/dough/{SecondDay}")).GetProperty("batches").EnumerateArray().Single(batch => Text(batch, "name") == "Sweet tart dough");
@@ -45,10 +45,10 @@ public sealed class PreparationEndpointTests : IDisposable
         // Ten foil pans of 360 g; six tarts of 280 g, and what the praline of five pies takes: 5 x 25 g / 0.96 x 200/420.4.
         Assert.Equal(3600, Of("Sweet potato puree").GetProperty("dayGrams").GetDouble(), 1.0);
         Assert.Equal((6 * 280) + (5 * 25 / 0.96 * 200 / 420.4), Of("Toasted hazelnuts").GetProperty("dayGrams").GetDouble(), 1.0);
-        Assert.Equal("in the fridge for 3 days; wanted 8 h before it is used; before use: stir", Text(Of("Sweet potato puree"), "keeps"));
+        Assert.Equal("in the fridge for 3 days; wanted 8 h before it is used; else in the freezer for 180 days, then 12 h in the fridge to thaw; before use: stir", Text(Of("Sweet potato puree"), "keeps"));
         // 45 g of sauce beside each of six tarts.
         Assert.Equal(270, Of("Burnt-sugar sauce").GetProperty("dayGrams").GetDouble());
-        Assert.StartsWith("in the freezer for 30 days", Text(Of("Almond paste"), "keeps"), StringComparison.Ordinal);
+        Assert.Equal("in the freezer for 60 days, then 12 h in the fridge to thaw; wanted 24 h before it is used; else in the fridge for 4 days; before use: let it soften", Text(Of("Almond paste"), "keeps"));
         Assert.All(await List(), one => Assert.Equal(0, one.GetProperty("dayGrams").GetDouble()));
         Assert.Equal(400, (await server.Send(HttpMethod.Get, "/api/preparations?day=someday", null)).Status);
     }

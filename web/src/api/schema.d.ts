@@ -2094,6 +2094,21 @@ export interface components {
             /** @description What an ingredient may do in a formula. */
             roles: string[];
         };
+        /** @description How long something keeps in a place where no plan keeps it. */
+        KeptInDraft: {
+            /** @description One of the names of KeepPlace. */
+            in: null | string;
+            /**
+             * Format: int32
+             * @description Least minutes that it needs there; null for none.
+             */
+            least: null | number;
+            /**
+             * Format: int32
+             * @description Most minutes that it keeps there.
+             */
+            most: null | number;
+        };
         /** @description Work that should have begun by now and of which nobody has recorded anything. */
         LateAnswer: {
             /** @description What is late, by how much. */
@@ -2362,7 +2377,7 @@ export interface components {
             surplusGrams: number;
             /** @description What stands in the way; empty where nothing does. */
             trouble: string;
-            /** @description What is not to be tasted raw; empty where there is nothing. */
+            /** @description What is not to be tasted raw, and how long it may be kept where that is a matter of safety; empty where there is nothing. */
             caution: string;
             /** @description What boiling down does to it, before and after; empty where nothing is boiled down. */
             reduced: string;
@@ -2490,6 +2505,13 @@ export interface components {
              * @description Most minutes that it keeps there.
              */
             holdMost?: null | number;
+            /** @description The other places in which it keeps; null or empty for none. */
+            elsewhere?: null | components["schemas"]["KeptInDraft"][];
+            /**
+             * Format: int32
+             * @description Minutes in the fridge out of the freezer, before it is used; null where it is used frozen or never frozen.
+             */
+            thawMin?: null | number;
             /** @description What is done to it again before it is used. */
             beforeUse?: null | string;
         };
@@ -3195,7 +3217,7 @@ export interface components {
             dayBatches: number;
             /** @description What it carries; null where something in it is not stated. */
             allergens: null | string[];
-            /** @description What is not to be tasted raw; empty where there is nothing. */
+            /** @description What is not to be tasted raw, and how long it may be kept where that is a matter of safety; empty where there is nothing. */
             caution: string;
         };
         /** @description Everything that is made here before it goes into pies. */

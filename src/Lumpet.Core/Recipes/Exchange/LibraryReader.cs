@@ -234,6 +234,19 @@ public static class LibraryReader
                 if (before is not null && Text(ProductReader.Write(before)) == Text(ProductReader.Write(product))) same++;
                 else products.Add(product);
             }
+
+            Crusts(known.ToDictionary(dough => dough.Id), ids);
+        }
+
+        /// <summary>What the file does not write anew keeps its crust: shells stay shells.</summary>
+        private void Crusts(Dictionary<string, DoughFormula> known, HashSet<string> anew)
+        {
+            var misfits = state.Products.Where(product => !anew.Contains(product.Id) && known.TryGetValue(product.Dough.Id, out var dough) && !ShellsMadeHere.Fits(product.Crust.Lining, dough));
+            foreach (var group in misfits.GroupBy(product => product.Dough.Id))
+            {
+                var path = doughs.Exists(dough => dough.Id == group.Key) ? "doughs" : "ingredients";
+                checks.Add(path, ShellsMadeHere.Misfit([.. group.Select(product => product.Name)]));
+            }
         }
 
         public LibraryChange Change(IReadOnlyList<LibraryNote> notes) => new(added, restated, newPans, doughs, products, same, notes, []);

@@ -38,6 +38,7 @@ public static class DoughReader
         var mix = checks.Whole("mixMin", draft.MixMin, 1, 480, "min");
         var (ready, cure, caution) = (checks.Words("readyWhen", draft.ReadyWhen), checks.Words("cure", draft.Cure), checks.Words("caution", draft.Caution));
         var method = Method(checks, draft);
+        if (rest.Most > Math.Max(1, method.KeepsColdDays) * 1440) checks.Add("keepsColdDays", "It may rest for longer than it keeps in the fridge.");
         return checks.Faults.Count > 0
             ? (null, [], checks.Faults)
             : (new DoughFormula(id, name, version, lines, Density.FromGramsPerMillilitre(density), loss / 100, mix, rest, ready, caution) { Method = method, Cure = cure }, names.Fresh, []);

@@ -61,7 +61,7 @@
   }
 </script>
 
-<ol>
+<ol class="mt-2">
   {#each steps as step, at (step?.id ?? at)}
     {#if step}
       <StepRow {step} number={at + 1} piece={by} faults={faultsOf(at)}>

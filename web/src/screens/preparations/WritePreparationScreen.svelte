@@ -14,6 +14,7 @@
   import { emptyIngredient } from '../ingredients/empty'
   import ChainField from './ChainField.svelte'
   import KeepWords from './KeepWords.svelte'
+  import KeepsField from './KeepsField.svelte'
 
   interface Props {
     params?: { id?: string }
@@ -242,33 +243,7 @@
           {/if}
         {/if}
       </div>
-      <h2 class="mt-5">How it keeps</h2>
-      <div class="says">
-        <KindField
-          label="Kept"
-          field="making.keepsIn"
-          {failure}
-          options={words.current.keepPlaces}
-          bind:value={making.keepsIn}
-        />
-        <NumberField
-          label="before use, at least, min"
-          field="making.holdLeast"
-          {failure}
-          bind:value={making.holdLeast}
-          size={7}
-        />
-        <NumberField label="wanted, min" field="making.holdAim" {failure} bind:value={making.holdAim} size={7} />
-        <NumberField label="at most, min" field="making.holdMost" {failure} bind:value={making.holdMost} size={8} />
-        <TextField
-          label="Before use"
-          field="making.beforeUse"
-          {failure}
-          bind:value={making.beforeUse}
-          size={22}
-          placeholder="stir, whip, warm, thaw"
-        />
-      </div>
+      <KeepsField {making} {failure} />
     {/if}
     <div class="mt-5 flex flex-wrap items-center gap-3">
       <button class="press press-main" type="submit">Save</button>
@@ -291,10 +266,7 @@
     {#if theirs}
       <DraftConflict
         what="this preparation"
-        rows={differences(
-          { ...theirs.own, making: JSON.stringify(theirs.own.making ?? null) },
-          { ...draft, making: JSON.stringify(draft.making ?? null) },
-        )}
+        rows={differences(theirs.own, draft)}
         onkeep={() => ((theirs = undefined), load(params?.id))}
         onsave={() => {
           version = theirs?.version ?? version

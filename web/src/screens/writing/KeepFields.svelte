@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Failure, Schemas } from '../../api/client'
   import SaidFaults from '../../parts/SaidFaults.svelte'
+  import SaidLength from '../../parts/SaidLength.svelte'
   import SaidNumber from '../../parts/SaidNumber.svelte'
 
   interface Props {
@@ -26,7 +27,7 @@
   </p>
   <p class="said">
     At its pick-up it is out of the oven for
-    <SaidNumber label="Oldest at pick-up, min" field="oldestMin" {failure} bind:value={written.oldestMin} size={6} /> min
+    <SaidLength label="Oldest at pick-up" field="oldestMin" {failure} bind:value={written.oldestMin} />
     at most.
   </p>
   {#if isBrittle}

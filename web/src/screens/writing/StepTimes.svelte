@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
+  import SaidLength from '../../parts/SaidLength.svelte'
   import { words } from '../../parts/words.svelte'
   import HeatField from './HeatField.svelte'
 
@@ -104,12 +105,12 @@
       >
     {/if}
   {:else}
-    <input class="field n" type="number" bind:value={step.waitLeast} aria-label="{step.name}: least minutes" />
+    <SaidLength label="{step.name}: at least" field="" failure={undefined} bind:value={step.waitLeast} size={7} />
     <span class="small">at least,</span>
-    <input class="field n" type="number" bind:value={step.waitAim} aria-label="{step.name}: minutes wanted" />
+    <SaidLength label="{step.name}: wanted" field="" failure={undefined} bind:value={step.waitAim} size={7} />
     <span class="small">wanted,</span>
-    <input class="field n" type="number" bind:value={step.waitMost} aria-label="{step.name}: most minutes" />
-    <span class="small">min at most</span>
+    <SaidLength label="{step.name}: at most" field="" failure={undefined} bind:value={step.waitMost} size={7} />
+    <span class="small">at most</span>
   {/if}
 </span>
 
