@@ -67,8 +67,13 @@ public sealed record LotFate(
         if (made.FirstOrDefault(one => one.Short > 0 && IsTakenBy(one, parcel)) is { } late)
             return Say($"{late.Batch.About} cannot be made by {At(late.Batch.NeededMin)}: {late.Why}");
         var rolled = parcel.Times.Start.Where((_, node) => parcel.Work.Graph.Nodes[node].UsesDough);
-        return batches.FirstOrDefault(one => one.Short > 0 && (!one.Batch.Discs.Any(disc => disc.IsDiscOf(parcel.Work.Lot.Id)) || rolled.Any(start => start < one.Batch.NeededMin + one.Short))) is { } batch
+        return batches.FirstOrDefault(one => one.Short > 0 && IsTooLate(one)) is { } batch
             ? Say($"the mixer cannot have {batch.Batch.Dough.Name} mixed and rested by {At(batch.Batch.NeededMin)}")
             : null;
+
+        // What else is in a bowl may want it sooner than these pies do.
+        bool IsTooLate(MixedBatch one) =>
+            (one.Batch.Discs.Any(disc => disc.IsDiscOf(parcel.Work.Lot.Id)) && rolled.Any(start => start < one.ReadyMin))
+            || one.Batch.Discs.Any(portion => portion.Piece is null && portion.LotIds.Contains(parcel.Work.Lot.Id) && portion.NeededMin < one.ReadyMin);
     }
 }

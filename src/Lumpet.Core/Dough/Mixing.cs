@@ -47,4 +47,8 @@ internal static class Mixing
 /// <summary>A batch with its time.</summary>
 /// <param name="Batch">The batch.</param>
 /// <param name="Short">Minutes by which it comes too late for its discs; 0 where it fits.</param>
-internal sealed record MixedBatch(DoughBatch Batch, int Short);
+internal sealed record MixedBatch(DoughBatch Batch, int Short)
+{
+    /// <summary>From when on its dough can be had.</summary>
+    public int ReadyMin => Batch.NeededMin + Short;
+}

@@ -59,7 +59,7 @@ public sealed record Keeping(KeepPlace Place, Span Hold, string BeforeUse)
 
     /// <summary>Thawed it keeps as long as it would have in the fridge.</summary>
     private Span? Thaw => Place != KeepPlace.Frozen || ThawMin == 0 ? null
-        : new Span(ThawMin, ThawMin, ThawMin + (Elsewhere.FirstOrDefault(kept => kept.Place == KeepPlace.Cold)?.MostMin ?? 0));
+        : new Span(ThawMin, ThawMin, ThawMin + (Elsewhere.SingleOrDefault(kept => kept.Place == KeepPlace.Cold)?.MostMin ?? 0));
 
     private string Sign => BeforeUse.Length == 0 ? string.Empty : $"before use: {BeforeUse}";
 

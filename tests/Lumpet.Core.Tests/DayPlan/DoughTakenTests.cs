@@ -177,6 +177,48 @@ public sealed class DoughTakenTests
     }
 
     [Fact]
+    public void Pies_without_an_oven_of_their_own_give_up_what_is_wanted_before_they_are_late()
+    {
+        var plans = Enumerable.Range(0, 60).Select(at => 180 + (at * 2)).Select(pickUp => (PickUp: pickUp, Plan: DayPlanner.Plan(Snapshot(Order(Tartlet, 20, pickUp))))).ToArray();
+        var inTime = plans.SkipWhile(one => one.Plan.Fates[0].InTime < 20).ToArray();
+        Assert.InRange(inTime.Length, 31, 59);
+        // Once there is time there is time for every later pick-up.
+        Assert.All(inTime, one => Assert.Equal(20, one.Plan.Fates[0].InTime));
+        int Set(PlannedDay plan) => plan.Tasks.Where(task => task.StepId == "set").Select(task => task.EndMin - task.StartMin).Single();
+        // At first they set for the least of 60 minutes, and from where it can be for the 90 that are wanted.
+        Assert.InRange(Set(inTime[0].Plan), 60, 62);
+        Assert.Equal(90, Set(inTime[^1].Plan));
+        Assert.All(inTime, one => Assert.True(one.Plan.Tasks.Single(task => task.StepId == "box").EndMin <= one.PickUp));
+    }
+
+    [Fact]
+    public void What_takes_a_portion_of_a_dough_that_the_mixer_cannot_have_ready_is_unfit()
+    {
+        // Its crust is bought in. Crumbs for 16 are 6.4 kg: seven bowls of 30 minutes, and they rest.
+        var crumbled = Filled("crumbled", Line("egg", 579), Of(Dough, 400)) with { Dough = Flaky with { Id = "other", Name = "Other", MixMinutes = 1, Method = DoughMethod.Flaky with { Family = DoughFamily.BoughtIn } } };
+        var (many, few) = (Afternoon(1000, Order(Pear, 4, 480), Order(crumbled, 16, 480)), Afternoon(1000, Order(Pear, 4, 480), Order(crumbled, 12, 480)));
+        Assert.Equal((0, 16), (FateOf(many, "crumbled").InTime, FateOf(many, "crumbled").Unfit));
+        Assert.StartsWith("the mixer cannot have Flaky mixed and rested by", FateOf(many, "crumbled").WhyUnfit.With(minute => $"{minute}"), StringComparison.Ordinal);
+        Assert.Equal((12, 0), (FateOf(few, "crumbled").InTime, FateOf(few, "crumbled").Unfit));
+    }
+
+    [Fact]
+    public void What_is_in_a_bowl_with_pies_that_cannot_be_made_is_made_all_the_same()
+    {
+        // The pears would have had to be begun before anybody was there; the crumbs from their bowl are wanted hours later.
+        var crumbled = Filled("crumbled", Line("egg", 579), Of(Dough, 400)) with { Dough = Flaky with { Id = "other", Name = "Other" } };
+        var plan = Afternoon(4000, Order(Pear, 12, 480), Order(crumbled, 4, 480));
+        Assert.Equal(12, FateOf(plan, "pear").Unfit);
+        Assert.Contains(plan.Batches, batch => batch.Discs.Any(disc => disc.Piece is null) && batch.Discs.Any(disc => disc.Piece is not null));
+        Assert.Equal((4, 0), (FateOf(plan, "crumbled").InTime, FateOf(plan, "crumbled").Unfit));
+    }
+
+    private static PlannedDay Afternoon(double mixerGrams, params DayOrder[] orders) =>
+        DayPlanner.Plan(Snapshot(orders) with { Shifts = [new Core.DayPlan.DayShift("Afternoon", 0, 480)], Mixer = new Core.Bakery.Mixer("small", Mass.FromGrams(200), Mass.FromGrams(mixerGrams)) });
+
+    private static LotFate FateOf(PlannedDay plan, string product) => plan.Fates.Single(fate => fate.Lot.Product.Id == product);
+
+    [Fact]
     public void A_dough_is_a_preparation_with_its_own_steps()
     {
         var turned = Flaky with { Method = DoughMethod.Flaky with { Turns = 2, TurnMinutes = 5, TurnRestMinutes = 30 } };

@@ -105,10 +105,13 @@ public sealed class MakingReaderTests
         // Thawed it keeps as long as it would have in the fridge.
         Assert.Equal(new Span(60 + 720, 720 + 720, 86_400 + 720 + 2880), frozen.ToUse);
         Assert.Equal([(Keeping.KeepId, -18), (Keeping.ThawId, 4)], frozen.Waits.Select(wait => (wait.Id, wait.Celsius!.Value)));
+        Assert.All(frozen.Waits, wait => Assert.Equal((Station.Cold, false, string.Empty), (wait.Station, wait.UsesDough, wait.Caution)));
         Assert.Equal(["", "before use: stir"], frozen.Waits.Select(wait => wait.ReadyWhen));
         // Never in the fridge beside it, it is used as soon as it has thawed; used frozen, it is only kept.
         Assert.Equal(new Span(780, 1440, 87_120), (frozen with { Elsewhere = [] }).ToUse);
         Assert.Equal(frozen.Hold, (frozen with { ThawMin = 0 }).ToUse);
+        Assert.Equal([("Keep at room temperature", Station.Rack, 20)], (keeping with { Place = KeepPlace.Room }).Waits.Select(wait => (wait.Name, wait.Station, wait.Celsius!.Value)));
+        Assert.Equal([("Keep cold", Station.Cold, 4)], keeping.Waits.Select(wait => (wait.Name, wait.Station, wait.Celsius!.Value)));
         Assert.Equal(["Keep frozen"], (frozen with { ThawMin = 0 }).Waits.Select(wait => wait.Name));
     }
 
