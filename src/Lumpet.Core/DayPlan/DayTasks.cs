@@ -68,7 +68,7 @@ internal static class DayTasks
     /// <summary>Work, bakes and waits of a batch that is made before the pies, and its keeping until the first of it is used.</summary>
     public static IEnumerable<DayTask> Of(MadeBatch made)
     {
-        var (batch, how) = (made.Batch, made.Batch.How);
+        var batch = made.Batch;
         var raw = ProductCautions.Raw(batch.Made.Formula!.Lines);
         foreach (var (step, at) in made.Steps.Select((step, at) => (step, at)))
             yield return Made(batch, step.Step.Id, step.Step.Name, step.Step.Station, Kind(step.Step), step.StartMin, step.EndMin, step.Step.Celsius ?? step.Step.Stages[0].TempC, step.Step.Sign, at == 0 && raw is not null ? $"{step.Step.Caution} {raw}".TrimStart() : step.Step.Caution) with
@@ -76,8 +76,11 @@ internal static class DayTasks
                 Bakes = step.Step.IsBake ? BakeOf.Preparation : null,
             };
         foreach (var (wait, start, end) in made.Kept)
-            yield return Made(batch, wait.Id, wait.Name, wait.Station, TaskKind.Wait, start, end, wait.Celsius!.Value, wait.ReadyWhen, wait.Id == Keeping.KeepId ? KeepingCautions.Of(batch.Made, how.Keeping.Place) : string.Empty);
+            yield return Made(batch, wait.Id, wait.Name, wait.Station, TaskKind.Wait, start, end, wait.Celsius!.Value, wait.ReadyWhen, Caution(batch, wait));
     }
+
+    /// <summary>What can hurt about keeping something made first where a plan keeps it; empty where nothing, and while it thaws.</summary>
+    public static string Caution(PreparationBatch batch, Step kept) => kept.Id == Keeping.KeepId ? KeepingCautions.Of(batch.Made, batch.How.Keeping.Place) : string.Empty;
 
     /// <summary>Id of a task of a batch that is made before the pies.</summary>
     public static string Id(PreparationBatch batch, string stepId) => $"{batch.Id}/{stepId}";

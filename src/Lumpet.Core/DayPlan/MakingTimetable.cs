@@ -67,7 +67,7 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
         }
 
         var (late, breaks, why) = Judged(batch, times, gaps);
-        return new MadeBatch(batch, [.. WithWaits(batch.How.Method, times, batch.NeededMin)], late, breaks, why);
+        return new MadeBatch(batch, [.. WithWaits(batch.How.Method, times, batch.NeededMin - batch.How.Keeping.ToUse.Least)], late, breaks, why);
 
         TimedStep EndedBy(Step step, int endBy)
         {
@@ -119,8 +119,8 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
         }
     }
 
-    /// <summary>The waits between what is timed; a last wait is over when the keeping begins.</summary>
-    private static IEnumerable<TimedStep> WithWaits(IReadOnlyList<Step> method, TimedStep[] times, int neededMin)
+    /// <summary>The waits between what is timed; a last wait is over when the keeping begins, which it leaves its least.</summary>
+    private static IEnumerable<TimedStep> WithWaits(IReadOnlyList<Step> method, TimedStep[] times, int keptByMin)
     {
         var worked = 0;
         for (var at = 0; at < method.Count; at++)
@@ -134,7 +134,7 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
             Step[] waits = [.. method.Skip(at).TakeWhile(step => step.Wait is not null)];
             var all = waits.Select(step => step.Wait!).Aggregate((one, other) => one.Then(other));
             var from = times[worked - 1].EndMin;
-            var minutes = worked < times.Length ? times[worked].StartMin - from : Math.Clamp(neededMin - from, all.Least, all.Aim);
+            var minutes = worked < times.Length ? times[worked].StartMin - from : Math.Clamp(keptByMin - from, all.Least, all.Aim);
             foreach (var (step, share) in waits.Zip(Span.Share([.. waits.Select(step => step.Wait!)], minutes)))
             {
                 yield return new TimedStep(step, from, from + share);

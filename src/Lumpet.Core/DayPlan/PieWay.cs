@@ -134,7 +134,7 @@ public sealed record PieWay(IReadOnlyList<WayLine> Lines, int Minutes)
         foreach (var made in all.Batches.Where(made => made.Batch.Number == 1))
         {
             var pieces = made.Steps.Select(step => new WayPiece(step.Step, step.StartMin, step.EndMin, step.Step.Caution)).ToList();
-            pieces.AddRange(made.Kept.Select(kept => new WayPiece(kept.Step, kept.StartMin, kept.EndMin, string.Empty)));
+            pieces.AddRange(made.Kept.Select(kept => new WayPiece(kept.Step, kept.StartMin, kept.EndMin, DayTasks.Caution(made.Batch, kept.Step))));
             // What another made thing takes runs into its line; anything else into the line of the step that takes it.
             var into = Into(made.Batch.Uses[0].TaskId);
             place[made.Batch.Made.Id] = lines.Count;

@@ -3,7 +3,7 @@ using Lumpet.Core.Steps.Writing;
 
 namespace Lumpet.Core.Preparations;
 
-/// <summary>The usual ways of making and keeping what goes into pies. Times, amounts and how long things keep are common practice, no source; none keeps in the fridge beyond its seventh day where that is a matter of safety (<see cref="Safety.KeepingCautions"/>).</summary>
+/// <summary>The usual ways of making and keeping what goes into pies. Times, amounts and how long things keep are common practice, no source; none keeps in the fridge beyond its seventh day where that is a matter of safety.</summary>
 public static class UsualMakings
 {
     private const int Day = 1440;

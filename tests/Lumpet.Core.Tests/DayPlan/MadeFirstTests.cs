@@ -115,6 +115,20 @@ public sealed class MadeFirstTests
     }
 
     [Fact]
+    public void A_wait_before_it_is_kept_leaves_its_keeping_the_least_that_it_needs()
+    {
+        // Cooked in 20 + 5 x 2.8 = 34 min, cooled for 120 to 180, and kept for 600 at least: wanted after 34 + 120 + 620 minutes, as the first shift opens at 0.
+        var needs = Curd with { Formula = Curd.Formula! with { How = Curd.Formula.How! with { Keeping = new Keeping(KeepPlace.Cold, new Span(600, 600, 5760), "stir") } } };
+        var plans = Enumerable.Range(0, 40).Select(at => DayPlanner.Plan(Snapshot(Order(Filled("kept", Of(needs, 700), Line("milk", 279)), 4, 1080 + (at * 5))))).ToArray();
+        var made = plans.Where(plan => plan.Troubles.Count == 0).SelectMany(plan => plan.Made).ToArray();
+        Assert.NotEmpty(made);
+        Assert.All(made, one => Assert.InRange(one.Kept[0].EndMin - one.Kept[0].StartMin, 600, 5760));
+        // Some of them are so close that they cool for less than is wanted.
+        Assert.Contains(made, one => one.Steps[^1].EndMin - one.Steps[^1].StartMin < 180);
+        Assert.All(made, one => Assert.InRange(one.Steps[^1].EndMin - one.Steps[^1].StartMin, 120, 180));
+    }
+
+    [Fact]
     public void What_comes_too_late_is_kept_for_what_is_left()
     {
         var how = Curd.Formula!.How! with { Keeping = new Keeping(KeepPlace.Frozen, new Span(600, 600, 5760), "stir") { ThawMin = 720 } };

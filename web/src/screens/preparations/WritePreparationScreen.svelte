@@ -127,7 +127,7 @@
         field="madeOf"
         {failure}
         bind:value={() => written.madeOf ?? null, (value) => (written.madeOf = value)}
-        rows={5}
+        rows={Math.max(5, (written.madeOf ?? '').split('\n').length + 1)}
         placeholder="1000 g Quinces, pared and cored"
       />
     </div>

@@ -19,6 +19,8 @@
   const row = 58
   const band = 24
   const least = 5
+  /** Room that a letter of a line's name takes, so that none is cut off at the end. */
+  const letter = 7.4
   /** So far a piece is dragged before it moves. */
   const dragged = 36
   let room = $state(1000)
@@ -82,9 +84,8 @@
     {@const start = x(line.pieces[0]?.startMin ?? 0)}
     <span
       class="name small"
-      style:top="{top(at) - 19}px"
-      style:left={start < room * 0.7 ? `${start}px` : undefined}
-      style:right={start < room * 0.7 ? undefined : '0'}>{line.name}</span
+      style:top="{top(at) - 21}px"
+      style:left="{Math.max(0, Math.min(start, room - line.name.length * letter))}px">{line.name}</span
     >
     {#each line.pieces as piece (piece.id)}
       {@const tag = fitting(shorter(piece.name), width(piece))}
