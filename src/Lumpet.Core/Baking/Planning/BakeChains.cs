@@ -7,6 +7,7 @@ internal sealed class BakeChains
     private readonly List<Bake> ordered = [];
     private readonly Dictionary<string, int> release = [];
     private readonly Dictionary<string, int> latestOut = [];
+    private readonly Dictionary<string, int> earliestOut = [];
     private readonly Dictionary<string, string> chain = [];
     private readonly HashSet<string> round;
 
@@ -25,6 +26,7 @@ internal sealed class BakeChains
         round = Round(problem);
         foreach (var bake in ordered) release[bake.Id] = bake.After.Select(After).Append(bake.ReleaseMin).Max();
         foreach (var bake in Enumerable.Reverse(ordered)) latestOut[bake.Id] = Followers[bake.Id].Select(Before).Append(bake.DueMin).Min();
+        foreach (var bake in Enumerable.Reverse(ordered)) earliestOut[bake.Id] = Followers[bake.Id].Select(link => NotBefore(link, problem.TransferMin)).Append(bake.EarliestOutMin ?? 0).Max();
     }
 
     /// <summary>The bake of an id.</summary>
@@ -47,6 +49,9 @@ internal sealed class BakeChains
 
     /// <summary>Minute by which a bake must be out for itself and all its followers to be in time.</summary>
     public int LatestOut(Bake bake) => latestOut[bake.Id];
+
+    /// <summary>First minute at which a bake may be out, for itself and so that its followers, their lags and their stages can reach theirs.</summary>
+    public int EarliestOut(Bake bake) => earliestOut[bake.Id];
 
     /// <summary>A name for the chain that a bake belongs to; bakes linked by "after" share it.</summary>
     public string ChainOf(Bake bake) => chain[bake.Id];
@@ -78,6 +83,14 @@ internal sealed class BakeChains
         link.Follower.Trays.Count == 0 || !latestOut.TryGetValue(link.Follower.Id, out var latest)
             ? int.MaxValue
             : (int)Math.Max(-Furthest, (long)latest - Shortest(link.Follower) - link.After.MinLagMin);
+
+    /// <summary>What is out sooner has waited too long when its follower may begin, or is out.</summary>
+    private int NotBefore((Bake Follower, BakeAfter After) link, int transferMin)
+    {
+        if (link.Follower.Trays.Count == 0 || !earliestOut.TryGetValue(link.Follower.Id, out var earliest)) return 0;
+        var longest = link.Follower.Stages.Sum(stage => (long)stage.MaxMin) + ((long)transferMin * (link.Follower.Stages.Count - 1));
+        return (int)Math.Clamp(Math.Max(earliest - longest, release[link.Follower.Id]) - link.After.MaxLagMin, 0, Furthest);
+    }
 
     /// <summary>Bakes that go round: what is left in no order once those are taken away that nothing in it follows.</summary>
     private HashSet<string> Round(BakeProblem problem)

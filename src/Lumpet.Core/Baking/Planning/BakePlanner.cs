@@ -1,18 +1,23 @@
 namespace Lumpet.Core.Baking.Planning;
 
 /// <summary>
-/// Plans ovens by building: trays are put in one after another where they cost least, in several orders, and the best
-/// of the plans so built is kept. The same problem, effort and seed give the same plan unless it is cut short.
+/// Plans ovens: first plans are built by putting in one tray after another where it costs least, in several orders; then the
+/// best of them is bettered by search (<see cref="PlanSearch"/>). The same problem, effort and seed give the same plan unless
+/// it is cut short.
 /// </summary>
 public static class BakePlanner
 {
-    /// <summary>Plans built where nothing else is asked for.</summary>
+    /// <summary>Work done where nothing else is asked for, in plans: so many are built or taken apart and put together again.</summary>
     public const int DefaultEffort = 96;
+
+    // Searches that go on side by side, each with dice of its own; after so much work all go on from the best of them.
+    private const int Lanes = 2;
+    private const int PlansBetweenMeetings = 8;
 
     /// <summary>Plans a problem.</summary>
     /// <param name="problem">The problem; ids unique, as the file reader makes sure.</param>
-    /// <param name="effort">How many plans are built to choose from; at least 1.</param>
-    /// <param name="seed">Seed of the orders tried beyond the standard ones.</param>
+    /// <param name="effort">How much work is done, in plans built or bettered; at least 1.</param>
+    /// <param name="seed">Seed of the search.</param>
     /// <param name="enough">Ends the work once there is a whole plan; the best so far is answered.</param>
     /// <param name="cut">Ends it at once: where there is no whole plan yet, trays that were not looked at are left out of the first.</param>
     /// <returns>A valid plan. Trays that find no place are listed in it with the reason.</returns>
@@ -25,25 +30,43 @@ public static class BakePlanner
         var horizon = Horizon(problem);
         using var either = CancellationTokenSource.CreateLinkedTokenSource(enough, cut);
         Built? best = null;
-        IReadOnlyList<Bake> bestOrder = [];
-        foreach (var recipe in Recipes(chains, seed, () => bestOrder).Take(effort))
+        var builds = 0;
+        foreach (var recipe in Recipes(chains).Take(effort))
         {
             var build = PlanBuild.Run(problem, chains, horizon, recipe, best is null ? cut : either.Token);
             // The first is kept even where it is cut short: some answer is better than none, and it puts followers in last.
             if (best is not null && either.IsCancellationRequested) break;
-            var built = Built.Of(problem, build);
-            if (best is not null && !Better(built.Cost, best.Cost)) continue;
-            (best, bestOrder) = (built, recipe.Order);
+            builds++;
+            var built = Built.Of(problem, build.Ovens, build.Placed, build.Tried);
+            if (best is null || Better(built.Cost, best.Cost)) best = built;
         }
 
+        if (effort > builds && !either.IsCancellationRequested) best = Searched(problem, chains, horizon, best!, effort - builds, seed, either.Token);
         return Assemble(problem, chains, best!);
+    }
+
+    /// <summary>Betters a plan by search.</summary>
+    private static Built Searched(BakeProblem problem, BakeChains chains, int horizon, Built from, int effort, int seed, CancellationToken cancellation)
+    {
+        PlanSearch[] lanes = [.. Enumerable.Range(0, Lanes).Select(lane => new PlanSearch(problem, chains, horizon, from.Placed, unchecked((seed * Lanes) + lane), cancellation))];
+        var trays = Math.Max(1, chains.Ordered.Sum(bake => bake.Trays.Count));
+        for (var left = effort; left > 0 && !cancellation.IsCancellationRequested; left -= Lanes * PlansBetweenMeetings)
+        {
+            var work = trays * Math.Max(1, Math.Min(PlansBetweenMeetings, left / Lanes));
+            Parallel.ForEach(lanes, lane => lane.Run(work));
+            var first = lanes.MinBy(lane => lane.BestCost)!;
+            foreach (var lane in lanes) lane.GoOnFrom(first);
+        }
+
+        var found = lanes.MinBy(lane => lane.BestCost)!;
+        return Built.Of(problem, found.FilledOvens(), found.Best, from.Tried);
     }
 
     private static bool Better(BakePlanCost one, BakePlanCost other) =>
         (one.UnplacedPies, one.Total).CompareTo((other.UnplacedPies, other.Total)) < 0;
 
-    /// <summary>Standard orders first, then small changes to the best order so far.</summary>
-    private static IEnumerable<BuildRecipe> Recipes(BakeChains chains, int seed, Func<IReadOnlyList<Bake>> best)
+    /// <summary>The orders in which first plans are built.</summary>
+    private static IEnumerable<BuildRecipe> Recipes(BakeChains chains)
     {
         var bakes = chains.Ordered;
         Bake[] byDue = [.. bakes.OrderBy(chains.LatestOut)];
@@ -54,27 +77,6 @@ public static class BakePlanner
         yield return new BuildRecipe(byLength, Soonest: false, FollowersFirst: true);
         yield return new BuildRecipe(byLength, Soonest: true, FollowersFirst: false);
         yield return new BuildRecipe([.. bakes.OrderByDescending(bake => bake.Trays.Count)], Soonest: false, FollowersFirst: true);
-        if (bakes.Count < 2) yield break;
-
-        // A fixed generator of our own choosing: the framework's may change between versions.
-        var state = (ulong)seed;
-        int Next(int below)
-        {
-            state = unchecked((state * 6364136223846793005UL) + 1442695040888963407UL);
-            return (int)((state >> 33) % (ulong)below);
-        }
-
-        while (true)
-        {
-            Bake[] order = [.. best()];
-            for (var swaps = 1 + Next(2); swaps > 0; swaps--)
-            {
-                var (one, other) = (Next(order.Length), Next(order.Length));
-                (order[one], order[other]) = (order[other], order[one]);
-            }
-
-            yield return new BuildRecipe(order, Soonest: false, FollowersFirst: Next(3) > 0);
-        }
     }
 
     /// <summary>For how many minutes ovens are looked at, all together.</summary>
@@ -95,23 +97,24 @@ public static class BakePlanner
     }
 
     /// <summary>A build with its cost: what is said of a plan is only worked out for the one that is kept.</summary>
-    private sealed record Built(OvenSetting[] Settings, BakedTray[] Trays, (Bake Bake, int Number)[] Missing, IReadOnlySet<string> Tried, BakePlanCost Cost)
+    private sealed record Built(
+        OvenSetting[] Settings, BakedTray[] Trays, (Bake Bake, int Number)[] Missing, IReadOnlySet<string> Tried, IReadOnlyDictionary<(string Bake, int Tray), TrayPath> Placed, BakePlanCost Cost)
     {
-        public static Built Of(BakeProblem problem, PlanBuild build)
+        public static Built Of(BakeProblem problem, IEnumerable<OvenTimeline> ovens, IReadOnlyDictionary<(string Bake, int Tray), TrayPath> placed, IReadOnlySet<string> tried)
         {
-            OvenSetting[] settings = [.. build.Ovens.SelectMany(oven => oven.Settings()).OrderBy(setting => setting.AtMin)];
+            OvenSetting[] settings = [.. ovens.SelectMany(oven => oven.Settings()).OrderBy(setting => setting.AtMin)];
             BakedTray[] trays =
             [
                 .. from bake in problem.Bakes
                    from number in Enumerable.Range(1, bake.Trays.Count)
-                   where build.Placed.ContainsKey((bake.Id, number))
-                   select new BakedTray(bake.Id, number, [.. Stages(problem, build.Placed[(bake.Id, number)])]),
+                   where placed.ContainsKey((bake.Id, number))
+                   select new BakedTray(bake.Id, number, [.. Stages(problem, placed[(bake.Id, number)])]),
             ];
             var missing = problem.Bakes
                 .SelectMany(bake => Enumerable.Range(1, bake.Trays.Count).Select(number => (Bake: bake, Number: number)))
-                .Where(tray => !build.Placed.ContainsKey((tray.Bake.Id, tray.Number)))
+                .Where(tray => !placed.ContainsKey((tray.Bake.Id, tray.Number)))
                 .ToArray();
-            return new Built(settings, trays, missing, build.Tried, BakePlanner.Cost(problem, settings, trays, missing.Sum(tray => (long)tray.Bake.Trays[tray.Number - 1])));
+            return new Built(settings, trays, missing, tried, placed, BakePlanner.Cost(problem, settings, trays, missing.Sum(tray => (long)tray.Bake.Trays[tray.Number - 1])));
         }
     }
 

@@ -11,8 +11,6 @@ internal sealed class OvenTimeline
     /// <summary>A minute without a setting.</summary>
     public const int Undecided = int.MinValue;
 
-    // Nobody switches an oven off to switch it on again within a few minutes (our own judgement: a quarter of an hour).
-    public const int LeastOffMin = 15;
     private const int RoomC = 25;
 
     private readonly int[] settings;
@@ -20,6 +18,8 @@ internal sealed class OvenTimeline
     private readonly int[] trays;
     private readonly int[] onFloor;
     private readonly bool[] turns;
+    private readonly bool[] isOwn;
+    private readonly bool[] isUnheld;
     private readonly int[] fullFrom;
     private readonly int[] floorFullFrom;
     private readonly int[] onBefore;
@@ -43,6 +43,8 @@ internal sealed class OvenTimeline
         floorFullFrom = new int[horizonMin + 1];
         floorPlaces = Math.Min(oven.Shelves, oven.FloorPlaces ?? oven.Shelves);
         turns = new bool[horizonMin + 1];
+        isOwn = new bool[horizonMin + 1];
+        isUnheld = new bool[horizonMin + 1];
         fullFrom = new int[horizonMin + 1];
         onBefore = new int[horizonMin + 2];
         changesBefore = new int[horizonMin + 1];
@@ -149,6 +151,103 @@ internal sealed class OvenTimeline
         }
 
         Reckon();
+    }
+
+    /// <summary>Takes everything out and puts other stays in, all at once.</summary>
+    /// <param name="stays">The stays, in any order, each with the temperature of its stages and whether it is on the floor.</param>
+    /// <param name="unheld">Filled with the numbers of stays whose setting is no longer the temperature of anything baked while it is in force.</param>
+    /// <returns>False where they do not hold together: the oven is empty then.</returns>
+    public bool Refill(IReadOnlyList<OvenStay> stays, List<int> unheld)
+    {
+        Array.Fill(settings, Undecided);
+        Array.Clear(trays);
+        Array.Clear(onFloor);
+        Array.Clear(isOwn);
+        regions = [];
+        var holds = Fill(stays) && FindRegions(stays);
+        if (!holds) Empty();
+        else FindUnheld(stays, unheld);
+        Reckon();
+        return holds;
+    }
+
+    private void Empty()
+    {
+        Array.Fill(settings, Undecided);
+        Array.Clear(trays);
+        Array.Clear(onFloor);
+        regions = [];
+    }
+
+    private bool Fill(IReadOnlyList<OvenStay> stays)
+    {
+        foreach (var (visit, temperatures, floor) in stays)
+        {
+            if (visit.Start < OpenMin || visit.End > CloseMin) return false;
+            var stage = 0;
+            for (var offset = 0; offset < visit.Settings.Length; offset++)
+            {
+                var (minute, setting) = (visit.Start + offset, visit.Settings[offset]);
+                if (minute >= visit.StageEnds[stage]) stage++;
+                if (settings[minute] != Undecided && settings[minute] != setting) return false;
+                settings[minute] = setting;
+                if (setting == temperatures[visit.FirstStage + stage]) isOwn[minute] = true;
+                if (++trays[minute] > Oven.Shelves || (floor && ++onFloor[minute] > floorPlaces)) return false;
+            }
+        }
+
+        return true;
+    }
+
+    /// <summary>Runs of decided minutes; false where a chamber is not where a tray needs it, or cannot get there.</summary>
+    private bool FindRegions(IReadOnlyList<OvenStay> stays)
+    {
+        OvenRegion? before = null;
+        for (var minute = OpenMin; minute < CloseMin; minute++)
+        {
+            if (trays[minute] == 0) continue;
+            var (start, now, changes) = (minute, settings[minute], 0);
+            for (; minute < CloseMin && trays[minute] > 0; minute++)
+            {
+                chamber[minute] = now;
+                if (minute > start && settings[minute] != settings[minute - 1]) changes++;
+                now = Step(now, settings[minute]);
+            }
+
+            var region = new OvenRegion(start, minute, settings[start], settings[minute - 1], changes, now);
+            if (GapOnMinutes(before, start, settings[start]) < 0) return false;
+            regions.Add(region);
+            before = region;
+        }
+
+        foreach (var (visit, _, _) in stays)
+            if (chamber[visit.Start] != settings[visit.Start]) return false;
+        return true;
+    }
+
+    /// <summary>Stays with a minute in a run of one setting that is the temperature of no stage in it.</summary>
+    private void FindUnheld(IReadOnlyList<OvenStay> stays, List<int> unheld)
+    {
+        var held = true;
+        foreach (var region in regions)
+            for (var from = region.Start; from < region.End;)
+            {
+                var (to, isHeld) = (from, false);
+                for (; to < region.End && settings[to] == settings[from]; to++) isHeld |= isOwn[to];
+                if (!isHeld)
+                {
+                    held = false;
+                    // Marked for those that lie in it.
+                    Array.Fill(isUnheld, true, from, to - from);
+                }
+
+                from = to;
+            }
+
+        if (held) return;
+        for (var at = 0; at < stays.Count; at++)
+            if (isUnheld.AsSpan(stays[at].Visit.Start, stays[at].Visit.Settings.Length).Contains(true)) unheld.Add(at);
+        Array.Clear(isUnheld);
     }
 
     /// <summary>Whether a tray may go exactly where another went: a shelf, or a place on the floor, is free for the whole stay.</summary>
@@ -297,8 +396,7 @@ internal sealed class OvenTimeline
             else tooLate = middle;
         }
 
-        var off = on - from;
-        return before is not null && off < LeastOffMin ? until - from : until - on;
+        return until - on;
     }
 
     /// <summary>Whether the chamber stands at the wanted temperature at <paramref name="until"/> when it is set at <paramref name="on"/>.</summary>
@@ -319,3 +417,9 @@ internal sealed class OvenTimeline
 /// <param name="Changes">Changes of setting inside.</param>
 /// <param name="ChamberAtEnd">The chamber at its end.</param>
 internal readonly record struct OvenRegion(int Start, int End, int FirstSetting, int LastSetting, int Changes, int ChamberAtEnd);
+
+/// <summary>A stay that is put into an oven again.</summary>
+/// <param name="Visit">The stay.</param>
+/// <param name="Temperatures">Temperature of each stage of its bake.</param>
+/// <param name="Floor">Whether it is on the floor.</param>
+internal readonly record struct OvenStay(OvenVisit Visit, int[] Temperatures, bool Floor);

@@ -141,7 +141,7 @@ internal sealed class PlanBuild
             startTo = Math.Min(startTo, ends.Min(path => path.End) + after.MaxLagMin);
         }
 
-        var (endFrom, endTo) = (bake.EarliestOutMin ?? 0, int.MaxValue);
+        var (endFrom, endTo) = (chains.EarliestOut(bake), int.MaxValue);
         foreach (var (path, after) in FollowersOf(bake, tray))
         {
             endTo = Math.Min(endTo, path.Start - after.MinLagMin);

@@ -6,10 +6,14 @@ namespace Lumpet.Core.Baking.Planning;
 /// <param name="Settings">Setting of each minute.</param>
 /// <param name="StageEnds">End of each stage spent here.</param>
 /// <param name="ChamberAtEnd">The chamber when the tray leaves.</param>
-internal sealed record OvenVisit(int Oven, int Start, int[] Settings, int[] StageEnds, int ChamberAtEnd)
+/// <param name="FirstStage">Number of the first stage spent here, from 0.</param>
+internal sealed record OvenVisit(int Oven, int Start, int[] Settings, int[] StageEnds, int ChamberAtEnd, int FirstStage)
 {
     /// <summary>Minute after the last.</summary>
     public int End => Start + Settings.Length;
+
+    /// <summary>The same stay, so many minutes later; below 0 for earlier.</summary>
+    public OvenVisit Later(int minutes) => this with { Start = Start + minutes, StageEnds = [.. StageEnds.Select(end => end + minutes)] };
 }
 
 /// <summary>A way for a tray through its stages, and what it adds to the cost.</summary>
@@ -22,6 +26,9 @@ internal sealed record TrayPath(IReadOnlyList<OvenVisit> Visits, long Cost)
 
     /// <summary>The minute it leaves its last oven.</summary>
     public int End => Visits[^1].End;
+
+    /// <summary>The same way, so many minutes later; below 0 for earlier. Its cost is not reckoned anew.</summary>
+    public TrayPath Later(int minutes) => this with { Visits = [.. Visits.Select(visit => visit.Later(minutes))] };
 }
 
 /// <summary>When a tray may be baked, and when it should be.</summary>

@@ -20,6 +20,14 @@ internal sealed class TraySearch
     private readonly List<int> offsets = [];
     private static readonly OvenVisit[] NoVisits = [];
 
+    /// <summary>What heat and changes count for beside being late or early, in tenths of what they cost: 10 as they are.</summary>
+    public int HeatTenths { get; set; } = AsItCosts;
+
+    /// <summary>Number of an oven that is not looked at; -1 for none.</summary>
+    public int Barred { get; set; } = -1;
+
+    private const int AsItCosts = 10;
+
     /// <summary>A search over the ovens of a build.</summary>
     /// <param name="problem">The problem.</param>
     /// <param name="ovens">Its ovens, as far as they are filled.</param>
@@ -43,7 +51,7 @@ internal sealed class TraySearch
     public TrayPath? Cheapest(Bake wanted, TrayWindow when, int? firstLook)
     {
         (bake, window, best) = (wanted, when, null);
-        for (var oven = 0; oven < ovens.Count; oven++) isAllowed[oven] = bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
+        for (var oven = 0; oven < ovens.Count; oven++) isAllowed[oven] = oven != Barred && bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
         var least = bake.Stages.Sum(stage => stage.MinMin);
         var latest = Math.Min(window.StartTo, settings.Length - 1 - least);
         if (latest < window.StartFrom) return null;
@@ -110,8 +118,6 @@ internal sealed class TraySearch
             foreach (var minute in timeline.Events) MarkAround(minute, latest);
             foreach (var region in timeline.Regions)
             {
-                MarkAround(region.End + OvenTimeline.LeastOffMin, latest);
-                MarkAround(region.Start - OvenTimeline.LeastOffMin, latest);
                 foreach (var stage in bake.Stages)
                 {
                     // As soon after a region as the chamber is there, and as late before one as it still gets there.
@@ -168,7 +174,7 @@ internal sealed class TraySearch
         if (soonest) return 0;
         var on = 0;
         foreach (var oven in ovens) on += oven.OnIn(minute, minute + longest);
-        return 10L * BakePlanCost.PerOvenOnMin * Math.Max(0, least - on);
+        return (long)HeatTenths * BakePlanCost.PerOvenOnMin * Math.Max(0, least - on);
     }
 
     private int Longest => bake.Stages.Sum(stage => stage.MaxMin) + (problem.TransferMin * (bake.Stages.Count - 1));
@@ -201,19 +207,19 @@ internal sealed class TraySearch
         if (decided != OvenTimeline.Undecided)
         {
             if (Bears(decided, celsius) && timeline.ChamberAt(minute) == decided)
-                Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, decided, decided);
+                Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, decided, decided);
             return;
         }
 
         var previous = timeline.RegionBefore(minute);
         if (previous is { } region && region.End == minute && Bears(region.LastSetting, celsius)
             && region.ChamberAtEnd == region.LastSetting)
-            Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, region.LastSetting, region.LastSetting);
+            Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, region.LastSetting, region.LastSetting);
         else if (timeline.Reaches(celsius) && timeline.CanBeAt(celsius, minute))
-            Stay(new Visiting(oven, minute, costSoFar, before), stage, minute, celsius, celsius);
+            Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, celsius, celsius);
     }
 
-    private sealed record Visiting(int Oven, int Start, long CostSoFar, OvenVisit[] Before)
+    private sealed record Visiting(int Oven, int Start, int FirstStage, long CostSoFar, OvenVisit[] Before)
     {
         public List<int> StageEnds { get; } = [];
     }
@@ -283,7 +289,7 @@ internal sealed class TraySearch
         if (ovens.Count == 1) return;
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
-        var costSoFar = visiting.CostSoFar + (10 * (cost - ovens[visiting.Oven].Cost));
+        var costSoFar = visiting.CostSoFar + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
         if (!Promising(costSoFar)) return;
         OvenVisit[] visits = [.. visiting.Before, Visit(visiting, end, chamber)];
         for (var oven = 0; oven < ovens.Count; oven++)
@@ -304,7 +310,7 @@ internal sealed class TraySearch
         if (!Promising(visiting.CostSoFar + ofEnd)) return;
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
-        var total = visiting.CostSoFar + ofEnd + (10 * (cost - ovens[visiting.Oven].Cost));
+        var total = visiting.CostSoFar + ofEnd + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
         if (Promising(total)) best = new TrayPath([.. visiting.Before, Visit(visiting, end, chamber)], total);
     }
 
@@ -312,7 +318,7 @@ internal sealed class TraySearch
         ovens[visiting.Oven].CostWith(visiting.Start, settings.AsSpan(visiting.Start, end - visiting.Start), chamber);
 
     private OvenVisit Visit(Visiting visiting, int end, int chamber) =>
-        new(visiting.Oven, visiting.Start, settings[visiting.Start..end], [.. visiting.StageEnds], chamber);
+        new(visiting.Oven, visiting.Start, settings[visiting.Start..end], [.. visiting.StageEnds], chamber, visiting.FirstStage);
 
     private bool Bears(int setting, int celsius) => Math.Abs(setting - celsius) <= problem.ToleranceC;
 }

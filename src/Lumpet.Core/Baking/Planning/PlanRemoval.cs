@@ -1,0 +1,121 @@
+namespace Lumpet.Core.Baking.Planning;
+
+/// <summary>Chooses which trays of a plan are taken out together: those that lie near one another in some way.</summary>
+internal sealed class PlanRemoval(PlanTrays trays, Dice dice)
+{
+    // Few are put back well; many find a new order. Small problems are taken apart as a whole.
+    private const int LeastTrays = 2;
+    private const int MostTrays = 24;
+
+    /// <summary>The trays to take out, with all that have no place yet; each once.</summary>
+    public List<int> Choose(TrayPath?[] plan)
+    {
+        var chosen = new HashSet<int>(trays.All.Where(tray => plan[tray.Index] is null).Select(tray => tray.Index));
+        int[] placed = [.. trays.All.Where(tray => plan[tray.Index] is not null).Select(tray => tray.Index)];
+        if (placed.Length > 0)
+        {
+            var first = placed[dice.Next(placed.Length)];
+            var most = LeastTrays + dice.Next(Math.Max(1, Math.Min(MostTrays, placed.Length)));
+            var found = dice.Next(8) switch
+            {
+                0 => Loads(plan, placed, first, 1 + dice.Next(4)),
+                1 => Bakes(first, placed, 1 + dice.Next(3)),
+                2 => Near(plan, placed, first, most, sameOven: true),
+                3 => Near(plan, placed, first, most, sameOven: false),
+                4 => Stretch(plan, first),
+                5 => Costly(plan, placed, most),
+                6 => Alike(placed, first, most),
+                _ => Any(placed, most),
+            };
+            chosen.UnionWith(found.Take(2 * MostTrays));
+        }
+
+        // Half the time whole chains: what was put in for a follower need not stay where it is.
+        if (dice.In100(50))
+            foreach (var index in chosen.ToArray())
+            {
+                foreach (var link in trays.All[index].Before) chosen.UnionWith(link.Trays);
+                foreach (var link in trays.All[index].Behind) chosen.UnionWith(link.Trays);
+            }
+
+        return [.. chosen.Order()];
+    }
+
+    /// <summary>All trays that share a stretch of oven time, with those they share others with; empty for none.</summary>
+    public List<int> Stretch(TrayPath?[] plan)
+    {
+        int[] placed = [.. trays.All.Where(tray => plan[tray.Index] is not null).Select(tray => tray.Index)];
+        return placed.Length == 0 ? [] : Stretch(plan, placed[dice.Next(placed.Length)]);
+    }
+
+    private List<int> Stretch(TrayPath?[] plan, int first)
+    {
+        var (group, open) = (new HashSet<int> { first }, new Stack<int>([first]));
+        while (open.TryPop(out var index))
+            foreach (var tray in trays.All)
+                if (!group.Contains(tray.Index) && plan[tray.Index] is { } other && Touch(plan[index]!, other))
+                {
+                    group.Add(tray.Index);
+                    open.Push(tray.Index);
+                }
+
+        return [.. group.Order()];
+    }
+
+    private static bool Touch(TrayPath one, TrayPath other) =>
+        one.Visits.Any(visit => other.Visits.Any(with => with.Oven == visit.Oven && with.Start <= visit.End && with.End >= visit.Start));
+
+    private List<int> Loads(TrayPath?[] plan, int[] placed, int first, int count)
+    {
+        var loads = placed.GroupBy(index => (plan[index]!.Visits[0].Oven, plan[index]!.Start)).ToArray();
+        var (oven, start) = (plan[first]!.Visits[0].Oven, plan[first]!.Start);
+        var sameOven = dice.In100(50);
+        return [.. loads.Where(load => !sameOven || load.Key.Oven == oven).OrderBy(load => Math.Abs(load.Key.Start - start)).ThenBy(load => load.Key.Oven).Take(count).SelectMany(load => load)];
+    }
+
+    private List<int> Bakes(int first, int[] placed, int count)
+    {
+        var wanted = new HashSet<string> { trays.All[first].Bake.Id };
+        while (--count > 0) wanted.Add(trays.All[placed[dice.Next(placed.Length)]].Bake.Id);
+        return [.. placed.Where(index => wanted.Contains(trays.All[index].Bake.Id))];
+    }
+
+    private List<int> Near(TrayPath?[] plan, int[] placed, int first, int most, bool sameOven)
+    {
+        var path = plan[first]!;
+        var visit = path.Visits[dice.Next(path.Visits.Count)];
+        return [.. placed
+            .Select(index => (Index: index, Far: plan[index]!.Visits.Where(other => !sameOven || other.Oven == visit.Oven).Select(other => Math.Abs(other.Start - visit.Start)).DefaultIfEmpty(int.MaxValue).Min()))
+            .Where(one => one.Far < int.MaxValue).OrderBy(one => one.Far).ThenBy(one => one.Index).Take(most).Select(one => one.Index)];
+    }
+
+    /// <summary>Those that cost most by being late or early, and what lies around the minute at which they should be out.</summary>
+    private List<int> Costly(TrayPath?[] plan, int[] placed, int most)
+    {
+        long Cost(int index)
+        {
+            var (tray, late) = (trays.All[index], (long)plan[index]!.End - trays.All[index].Bake.DueMin);
+            return tray.Pies * (late > 0 ? late * 10_000 : -late);
+        }
+
+        var worst = placed.OrderByDescending(Cost).ThenBy(index => index).ElementAt(dice.Next(Math.Min(placed.Length, 6)));
+        var due = trays.All[worst].Bake.DueMin;
+        return [worst, .. placed.Where(index => index != worst).OrderBy(index => Math.Abs(plan[index]!.End - due)).ThenBy(index => index).Take(most)];
+    }
+
+    /// <summary>Those that need about the same heat.</summary>
+    private List<int> Alike(int[] placed, int first, int most)
+    {
+        var celsius = trays.All[first].Temperatures[0];
+        int[] order = [.. placed];
+        dice.Shuffle(order);
+        return [.. order.OrderBy(index => Math.Abs(trays.All[index].Temperatures[0] - celsius)).Take(most)];
+    }
+
+    private List<int> Any(int[] placed, int most)
+    {
+        int[] order = [.. placed];
+        dice.Shuffle(order);
+        return [.. order.Take(Math.Max(LeastTrays, most / 2))];
+    }
+}

@@ -1,0 +1,314 @@
+namespace Lumpet.Core.Baking.Planning;
+
+/// <summary>
+/// Makes a plan better: takes some trays out of the ovens and puts them back where that costs less, or moves whole stretches
+/// of oven time, again and again. A plan that is a little worse is sometimes gone on from, so that the search leaves what
+/// nothing nearby betters; the best is kept. The same problem, plan and seed take the same way.
+/// </summary>
+internal sealed class PlanSearch
+{
+    /// <summary>Times an unplaced pie more than anything that pies can cost: none is left out to save heat.</summary>
+    private const long PerUnplacedPie = 100_000_000_000;
+
+    // A cycle goes on from plans that are worse by up to this share of the cost at its beginning, and by nothing at its end.
+    private const double WorseAtFirst = 0.02;
+    private const int StepsInCycle = 400;
+
+    private readonly BakeProblem problem;
+    private readonly BakeChains chains;
+    private readonly PlanTrays trays;
+    private readonly OvenTimeline[] ovens;
+    private readonly TraySearch search;
+    private readonly Dice dice;
+    private readonly PlanRemoval removal;
+    private readonly CancellationToken cancellation;
+    private readonly List<int> unheld = [];
+    private readonly List<OvenStay>[] stays;
+    private readonly List<int>[] stayOf;
+    private TrayPath?[] current;
+    private long currentCost;
+    private TrayPath?[] best;
+    private int step;
+
+    /// <summary>A search from a plan.</summary>
+    /// <param name="problem">The problem.</param>
+    /// <param name="chains">Its chains.</param>
+    /// <param name="horizonMin">The last minute of use.</param>
+    /// <param name="placed">The ways of the plan, by bake and number of the tray.</param>
+    /// <param name="seed">Where the dice begin.</param>
+    /// <param name="cancellation">Ends the search.</param>
+    public PlanSearch(BakeProblem problem, BakeChains chains, int horizonMin, IReadOnlyDictionary<(string Bake, int Tray), TrayPath> placed, int seed, CancellationToken cancellation)
+    {
+        (this.problem, this.chains, this.cancellation) = (problem, chains, cancellation);
+        trays = new PlanTrays(problem, chains);
+        ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin))];
+        search = new TraySearch(problem, ovens, false, cancellation);
+        dice = new Dice(seed);
+        removal = new PlanRemoval(trays, dice);
+        stays = [.. ovens.Select(_ => new List<OvenStay>())];
+        stayOf = [.. ovens.Select(_ => new List<int>())];
+        current = [.. trays.All.Select(tray => placed.GetValueOrDefault((tray.Bake.Id, tray.Number)))];
+        currentCost = Fill(current) ? CostOf(current) : long.MaxValue;
+        (best, BestCost) = (current, currentCost);
+    }
+
+    /// <summary>What the best plan costs, in tenths, unplaced pies above all.</summary>
+    public long BestCost { get; private set; }
+
+    /// <summary>The ways of the best plan, by bake and number of the tray.</summary>
+    public Dictionary<(string Bake, int Tray), TrayPath> Best =>
+        trays.All.Where(tray => best[tray.Index] is not null).ToDictionary(tray => (tray.Bake.Id, tray.Number), tray => best[tray.Index]!);
+
+    /// <summary>The ovens as the best plan fills them.</summary>
+    public IReadOnlyList<OvenTimeline> FilledOvens()
+    {
+        Fill(best);
+        return ovens;
+    }
+
+    /// <summary>Goes on from another plan, found elsewhere, where it is better than the best here.</summary>
+    public void GoOnFrom(PlanSearch other)
+    {
+        if (other.BestCost >= BestCost) return;
+        (best, BestCost) = (other.best, other.BestCost);
+        (current, currentCost) = (best, BestCost);
+    }
+
+    /// <summary>Searches for about as much work as putting so many trays in.</summary>
+    public void Run(int work)
+    {
+        while (work > 0 && !cancellation.IsCancellationRequested && trays.All.Count > 0)
+        {
+            if (step % StepsInCycle == 0) (current, currentCost) = (best, BestCost);
+            work -= Step(1 - (step % StepsInCycle / (double)StepsInCycle));
+            step++;
+        }
+    }
+
+    /// <summary>One change, taken or not.</summary>
+    /// <returns>How many trays it put in; at least 1.</returns>
+    private int Step(double warmth)
+    {
+        if (dice.In100(15) && Shifted() is { } shifted)
+        {
+            Take(shifted, warmth);
+            return 1;
+        }
+
+        var next = (TrayPath?[])current.Clone();
+        List<int> open = removal.Choose(next);
+        foreach (var index in open) next[index] = null;
+        if (!FillWithout(next, open)) return 1;
+        PutBack(next, open);
+        if (cancellation.IsCancellationRequested) return 1;
+        LeaveOutWhatMissesItsBefore(next);
+        Take(next, warmth);
+        return open.Count;
+    }
+
+    private void Take(TrayPath?[] next, double warmth)
+    {
+        // The ovens hold what was put into them; what a plan costs is counted anew, by the plan alone.
+        if (!Fill(next) || unheld.Count > 0) return;
+        var cost = CostOf(next);
+        if (cost < BestCost) (best, BestCost) = (next, cost);
+        var worse = (long)((currentCost % PerUnplacedPie) * WorseAtFirst * warmth * warmth * dice.Next(1000) / 1000);
+        if (cost <= currentCost + worse) (current, currentCost) = (next, cost);
+    }
+
+    /// <summary>Fills the ovens with a plan; trays whose setting nothing holds any more are taken out as well.</summary>
+    private bool FillWithout(TrayPath?[] next, List<int> open)
+    {
+        while (true)
+        {
+            if (!Fill(next)) return false;
+            if (unheld.Count == 0) return true;
+            foreach (var index in unheld.Distinct())
+            {
+                next[index] = null;
+                open.Add(index);
+            }
+        }
+    }
+
+    /// <summary>Fills the ovens with a plan; in <see cref="unheld"/> are the trays whose setting nothing holds.</summary>
+    private bool Fill(TrayPath?[] plan)
+    {
+        unheld.Clear();
+        for (var oven = 0; oven < ovens.Length; oven++)
+        {
+            stays[oven].Clear();
+            stayOf[oven].Clear();
+        }
+
+        foreach (var tray in trays.All)
+            foreach (var visit in plan[tray.Index]?.Visits ?? [])
+            {
+                stays[visit.Oven].Add(new OvenStay(visit, tray.Temperatures, tray.Bake.OnFloor));
+                stayOf[visit.Oven].Add(tray.Index);
+            }
+
+        search.Filled();
+        var numbers = new List<int>();
+        var holds = true;
+        for (var oven = 0; oven < ovens.Length && holds; oven++)
+        {
+            numbers.Clear();
+            holds = ovens[oven].Refill(stays[oven], numbers);
+            foreach (var number in numbers) unheld.Add(stayOf[oven][number]);
+        }
+
+        return holds;
+    }
+
+    private long CostOf(TrayPath?[] plan)
+    {
+        long cost = 0;
+        foreach (var oven in ovens) cost += 10 * oven.Cost;
+        foreach (var tray in trays.All)
+        {
+            if (plan[tray.Index] is not { } path)
+            {
+                cost += PerUnplacedPie * tray.Pies;
+                continue;
+            }
+
+            var late = (long)path.End - tray.Bake.DueMin;
+            cost += late > 0 ? 10L * BakePlanCost.PerTardyPieMin * tray.Pies * late : -late * tray.Pies;
+        }
+
+        return cost;
+    }
+
+    /// <summary>Puts trays back, in an order and by weights of chance.</summary>
+    private void PutBack(TrayPath?[] next, List<int> open)
+    {
+        search.HeatTenths = dice.Next(10) switch { 0 => 3, 1 => 6, 2 => 15, 3 => 30, _ => 10 };
+        search.Barred = ovens.Length > 1 && dice.In100(15) ? dice.Next(ovens.Length) : -1;
+        var asLoad = dice.In100(50);
+        var backward = dice.In100(50);
+        var pending = new bool[next.Length];
+        foreach (var index in open) pending[index] = true;
+        foreach (var group in Ordered(open, backward))
+        {
+            for (var at = 0; at < group.Count; at++)
+            {
+                var tray = trays.All[group[at]];
+                pending[tray.Index] = false;
+                if (cancellation.IsCancellationRequested) return;
+                if (Window(next, pending, tray) is not { } window) continue;
+                var together = asLoad ? Math.Max(1, Math.Min(group.Count - at, 6)) : 1;
+                var path = at > 0 && next[group[at - 1]] is { } before && dice.In100(92) ? search.Beside(before, window, tray.Bake.OnFloor) : null;
+                path ??= search.Cheapest(tray.Bake, together == 1 ? window : window with { Pies = window.Pies * together }, at > 0 ? next[group[at - 1]]?.Start : null);
+                if (path is null && search.Barred >= 0)
+                {
+                    search.Barred = -1;
+                    path = search.Cheapest(tray.Bake, window, null);
+                }
+
+                if (path is null) continue;
+                next[tray.Index] = path;
+                foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit.Start, visit.Settings, visit.ChamberAtEnd, tray.Bake.OnFloor);
+                search.Filled();
+            }
+        }
+    }
+
+    /// <summary>Trays by bake, bakes in an order of chance that respects chains: forward or backward.</summary>
+    private List<List<int>> Ordered(List<int> open, bool backward)
+    {
+        var groups = open.Distinct().GroupBy(index => trays.All[index].Bake.Id).Select(group => group.Order().ToList()).ToList();
+        var way = dice.Next(5);
+        var rank = groups.ToDictionary(group => trays.All[group[0]].Bake.Id, group => (long)(way switch
+        {
+            0 => chains.LatestOut(trays.All[group[0]].Bake),
+            1 => -chains.LatestOut(trays.All[group[0]].Bake),
+            2 => -trays.All[group[0]].Bake.Stages.Sum(stage => (long)stage.MinMin * group.Count),
+            _ => dice.Next(1_000_000),
+        }));
+        var result = new List<List<int>>();
+        var seen = new HashSet<string>();
+        var byBake = groups.ToDictionary(group => trays.All[group[0]].Bake.Id);
+        // Chains are short where this is called for; each bake comes with what it follows, before or after it.
+        void Visit(Bake bake)
+        {
+            if (!byBake.TryGetValue(bake.Id, out var group) || !seen.Add(bake.Id)) return;
+            if (backward)
+                foreach (var (follower, _) in chains.Followers[bake.Id]) Visit(follower);
+            else
+                foreach (var after in bake.After) Visit(chains.Find(after.BakeId));
+            result.Add(group);
+        }
+
+        foreach (var group in groups.OrderBy(group => rank[trays.All[group[0]].Bake.Id]).ThenBy(group => group[0])) Visit(trays.All[group[0]].Bake);
+        return result;
+    }
+
+    /// <summary>When a tray may be baked beside what is there and what is still to be put in; null where it may not.</summary>
+    private TrayWindow? Window(TrayPath?[] plan, bool[] pending, PlanTray tray)
+    {
+        var bake = tray.Bake;
+        var (startFrom, startTo) = (Math.Max(0, chains.Release(bake)), int.MaxValue);
+        foreach (var link in tray.Before)
+            foreach (var index in link.Trays)
+            {
+                if (plan[index] is not { } before)
+                {
+                    if (!pending[index]) return null;
+                    continue;
+                }
+
+                startFrom = Math.Max(startFrom, before.End + link.MinLagMin);
+                startTo = (int)Math.Min(startTo, (long)before.End + link.MaxLagMin);
+            }
+
+        var (endFrom, endTo, isFollowed) = (chains.EarliestOut(bake), int.MaxValue, tray.Behind.Count > 0);
+        foreach (var link in tray.Behind)
+        {
+            if (plan[link.Trays[0]] is not { } follower)
+            {
+                isFollowed = false;
+                continue;
+            }
+
+            endTo = Math.Min(endTo, follower.Start - link.MinLagMin);
+            endFrom = (int)Math.Max(endFrom, follower.Start - (long)link.MaxLagMin);
+        }
+
+        if (startFrom > startTo || endFrom > endTo) return null;
+        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, isFollowed ? bake.DueMin : chains.LatestOut(bake), tray.Pies);
+    }
+
+    /// <summary>What follows a tray that found no place is left out too.</summary>
+    private void LeaveOutWhatMissesItsBefore(TrayPath?[] plan)
+    {
+        foreach (var tray in trays.All)
+            if (plan[tray.Index] is not null && tray.Before.Any(link => link.Trays.Any(index => plan[index] is null))) plan[tray.Index] = null;
+    }
+
+    /// <summary>A stretch of oven time, with all that its trays do elsewhere, some minutes later or earlier; null where that cannot be.</summary>
+    private TrayPath?[]? Shifted()
+    {
+        var group = removal.Stretch(current);
+        if (group.Count == 0) return null;
+        int[] sizes = [1, 2, 3, 5, 8, 13, 21, 34];
+        var minutes = sizes[dice.Next(sizes.Length)] * (dice.In100(50) ? 1 : -1);
+        var next = (TrayPath?[])current.Clone();
+        foreach (var index in group) next[index] = next[index]!.Later(minutes);
+        foreach (var index in group)
+            if (!MayStand(next, trays.All[index])) return null;
+        return next;
+    }
+
+    private static bool MayStand(TrayPath?[] plan, PlanTray tray)
+    {
+        var path = plan[tray.Index]!;
+        if (path.Start < Math.Max(0, tray.Bake.ReleaseMin) || path.End < (tray.Bake.EarliestOutMin ?? 0)) return false;
+        foreach (var link in tray.Before)
+            foreach (var index in link.Trays)
+                if (plan[index] is { } before && (path.Start - before.End < link.MinLagMin || path.Start - before.End > link.MaxLagMin)) return false;
+        foreach (var link in tray.Behind)
+            if (plan[link.Trays[0]] is { } follower && (follower.Start - path.End < link.MinLagMin || follower.Start - path.End > link.MaxLagMin)) return false;
+        return true;
+    }
+}
