@@ -12,7 +12,10 @@ public static class BakePlanner
 
     // Searches that go on side by side, each with dice of its own; after so much work all go on from the best of them.
     private const int Lanes = 2;
-    private const int PlansBetweenMeetings = 8;
+    private const int PlansBetweenMeetings = 40;
+
+    // A plan of a few trays is bettered in no time: it counts as one of so many.
+    private const int LeastTraysInPlan = 40;
 
     /// <summary>Plans a problem.</summary>
     /// <param name="problem">The problem; ids unique, as the file reader makes sure.</param>
@@ -49,7 +52,7 @@ public static class BakePlanner
     private static Built Searched(BakeProblem problem, BakeChains chains, int horizon, Built from, int effort, int seed, CancellationToken cancellation)
     {
         PlanSearch[] lanes = [.. Enumerable.Range(0, Lanes).Select(lane => new PlanSearch(problem, chains, horizon, from.Placed, unchecked((seed * Lanes) + lane), cancellation))];
-        var trays = Math.Max(1, chains.Ordered.Sum(bake => bake.Trays.Count));
+        var trays = Math.Max(LeastTraysInPlan, chains.Ordered.Sum(bake => bake.Trays.Count));
         for (var left = effort; left > 0 && !cancellation.IsCancellationRequested; left -= Lanes * PlansBetweenMeetings)
         {
             var work = trays * Math.Max(1, Math.Min(PlansBetweenMeetings, left / Lanes));

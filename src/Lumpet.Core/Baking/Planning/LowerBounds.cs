@@ -3,20 +3,22 @@ namespace Lumpet.Core.Baking.Planning;
 /// <summary>What no plan that places every pie can undercut, by arguments that hold for every such plan.</summary>
 internal static class LowerBounds
 {
-    /// <summary>
-    /// Bounds for plans that place all trays with pies. Oven time: temperatures further apart than twice the tolerance
-    /// never share a minute, so the shelf-minutes of each group need their own oven minutes; and before the first tray
-    /// enters, some oven must have come up to a temperature of the problem.
-    /// </summary>
+    /// <summary>Bounds for plans that place all trays with pies.</summary>
+    /// <remarks>
+    /// Every setting is the temperature of a stage and within the tolerance of all that bake under it. So temperatures between
+    /// which more than the tolerance lies, and nothing in between, never share a minute: each group of them needs oven minutes
+    /// of its own, as many as its shelf-minutes take on the most shelves that may be used. Before anything enters an oven that
+    /// serves the hottest group it has come up from its start; where no bake rises from one group to another, nothing is in it
+    /// while it rises between groups, so those minutes are nobody's shelf-minutes.
+    /// </remarks>
     public static BakePlanBound AllPlaced(BakeProblem problem)
     {
         Bake[] bakes = [.. problem.Bakes.Where(bake => bake.Trays.Any(pies => pies > 0))];
         if (bakes.Length == 0) return new BakePlanBound(0, 0);
 
-        var shelves = Math.Max(1, problem.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max());
-        var groups = Groups(problem, bakes).ToArray();
-        var on = groups.Sum(shelfMinutes => (shelfMinutes + shelves - 1) / shelves) + HeatUp(problem);
-        var changes = Math.Max(0, groups.Length - problem.Ovens.Count);
+        var groups = Groups(problem, bakes);
+        var on = groups.Sum(group => ShelfMinutes(problem, bakes, group)) + HeatUp(problem, bakes, groups);
+        var changes = Math.Max(0, groups.Count - problem.Ovens.Count);
         var tardy = bakes.Sum(bake => Tardy(problem, bake));
         return new BakePlanBound(
             (BakePlanCost.PerOvenOnMin * (decimal)on) + (BakePlanCost.PerSettingChange * (decimal)changes)
@@ -24,45 +26,68 @@ internal static class LowerBounds
             on);
     }
 
-    /// <summary>Shelf-minutes of each group of temperatures that could share a setting, directly or through others.</summary>
-    private static IEnumerable<long> Groups(BakeProblem problem, Bake[] bakes)
+    /// <summary>The temperatures of the problem, parted where more than the tolerance lies between two that follow one another; the coldest first.</summary>
+    private static List<(int Low, int High)> Groups(BakeProblem problem, Bake[] bakes)
     {
-        var stages = bakes
-            .SelectMany(bake => bake.Stages.Select(stage => (stage.TempC, Work: (long)stage.MinMin * bake.Trays.Count(pies => pies > 0))))
-            .OrderBy(stage => stage.TempC);
-        long work = 0;
-        int? last = null;
-        foreach (var stage in stages)
-        {
-            if (last is { } celsius && stage.TempC - celsius > 2 * problem.ToleranceC)
-            {
-                yield return work;
-                work = 0;
-            }
+        // Trays without pies may be baked or not, and lend their temperatures: they belong to the groups as well.
+        var all = problem.Bakes.SelectMany(bake => bake.Stages).Select(stage => stage.TempC).Distinct().Order().ToArray();
+        var groups = new List<(int Low, int High)>();
+        foreach (var celsius in all)
+            if (groups.Count > 0 && celsius - groups[^1].High <= problem.ToleranceC) groups[^1] = (groups[^1].Low, celsius);
+            else groups.Add((celsius, celsius));
+        return [.. groups.Where(group => bakes.Any(bake => bake.Stages.Any(stage => IsIn(stage, group))))];
+    }
 
-            work += stage.Work;
-            last = stage.TempC;
+    private static bool IsIn(BakeStage stage, (int Low, int High) group) => stage.TempC >= group.Low && stage.TempC <= group.High;
+
+    /// <summary>Oven minutes that the stages of a group need: each on the most shelves that its bake may use.</summary>
+    private static long ShelfMinutes(BakeProblem problem, Bake[] bakes, (int Low, int High) group)
+    {
+        // Counted in whole numbers: shelf-minutes by the number of shelves that they are divided among.
+        var minutes = 0.0;
+        foreach (var bake in bakes)
+        {
+            var shelves = Allowed(problem, bake).Select(oven => oven.PlacesFor(bake)).DefaultIfEmpty(0).Max();
+            // The shelves of an oven are shared by all: what is on its floor leaves the others free.
+            if (bake.OnFloor) shelves = Allowed(problem, bake).Select(oven => oven.Shelves).DefaultIfEmpty(0).Max();
+            if (shelves == 0) continue;
+            minutes += bake.Stages.Where(stage => IsIn(stage, group)).Sum(stage => (long)stage.MinMin) * bake.Trays.Count(pies => pies > 0) / (double)shelves;
         }
 
-        yield return work;
+        return (long)Math.Ceiling(minutes - 1e-9);
     }
 
-    // Every setting is the temperature of a stage, and the first tray enters a chamber that stands at one.
-    private static long HeatUp(BakeProblem problem)
+    private static long HeatUp(BakeProblem problem, Bake[] bakes, List<(int Low, int High)> groups)
     {
-        var lowest = problem.Bakes.SelectMany(bake => bake.Stages).Min(stage => stage.TempC);
-        return problem.Ovens
-            .Select(oven => Minutes(lowest - oven.StartC, oven.HeatCPerMin))
-            .DefaultIfEmpty(0)
-            .Min();
+        var rises = bakes.Concat(problem.Bakes).Any(bake => bake.Stages.Zip(bake.Stages.Skip(1)).Any(pair => pair.Second.TempC - pair.First.TempC > problem.ToleranceC));
+        if (rises)
+            return problem.Ovens.Select(oven => Minutes(groups[0].Low - oven.StartC, oven.HeatCPerMin)).DefaultIfEmpty(0).Min();
+        // Whatever bakes in the hottest group enters there, since nothing rises to it.
+        var reaching = problem.Ovens.Where(oven => oven.MaxC >= groups[^1].Low && oven.MinC <= groups[^1].High);
+        return reaching.Select(oven => Minutes(EmptyDegrees(oven.StartC, groups), oven.HeatCPerMin)).DefaultIfEmpty(0).Min();
     }
+
+    /// <summary>Degrees up to the hottest group through which no tray rises: all but those within a group.</summary>
+    private static int EmptyDegrees(int from, List<(int Low, int High)> groups)
+    {
+        var degrees = 0;
+        foreach (var (low, high) in groups)
+        {
+            degrees += Math.Max(0, low - from);
+            from = Math.Max(from, high);
+        }
+
+        return degrees;
+    }
+
+    private static IEnumerable<BakeOven> Allowed(BakeProblem problem, Bake bake) => problem.Ovens.Where(oven => bake.Ovens?.Contains(oven.Id) != false);
 
     private static long Tardy(BakeProblem problem, Bake bake)
     {
         var shortest = bake.Stages.Sum(stage => stage.MinMin);
-        var lowest = bake.Stages[0].TempC - problem.ToleranceC;
-        var entry = problem.Ovens
-            .Where(oven => bake.Ovens is null || bake.Ovens.Contains(oven.Id))
+        // What is set is the temperature of a stage, within the tolerance.
+        var lowest = problem.Bakes.SelectMany(other => other.Stages).Select(stage => stage.TempC).Where(celsius => Math.Abs(celsius - bake.Stages[0].TempC) <= problem.ToleranceC).Min();
+        var entry = Allowed(problem, bake)
             .Select(oven => Math.Max(0, oven.OpenMin) + Minutes(lowest - oven.StartC, oven.HeatCPerMin))
             .DefaultIfEmpty(0)
             .Min();

@@ -18,6 +18,7 @@ internal sealed class OvenTimeline
     private readonly int[] trays;
     private readonly int[] onFloor;
     private readonly bool[] turns;
+    private readonly int[] isOn;
     private readonly bool[] isOwn;
     private readonly bool[] isUnheld;
     private readonly int[] fullFrom;
@@ -26,7 +27,8 @@ internal sealed class OvenTimeline
     private readonly int[] changesBefore;
     private readonly int floorPlaces;
     private readonly List<int> events = [];
-    private List<OvenRegion> regions = [];
+    private readonly List<OvenRegion> regions = [];
+    private readonly List<(int Region, int From, int To, bool IsHeld)> runs = [];
     // Cost of all regions before each, gaps included; one more entry than there are regions.
     private long[] costBefore = [0];
 
@@ -43,13 +45,14 @@ internal sealed class OvenTimeline
         floorFullFrom = new int[horizonMin + 1];
         floorPlaces = Math.Min(oven.Shelves, oven.FloorPlaces ?? oven.Shelves);
         turns = new bool[horizonMin + 1];
+        isOn = new int[horizonMin + 1];
         isOwn = new bool[horizonMin + 1];
         isUnheld = new bool[horizonMin + 1];
         fullFrom = new int[horizonMin + 1];
         onBefore = new int[horizonMin + 2];
         changesBefore = new int[horizonMin + 1];
         Array.Fill(settings, Undecided);
-        MarkFull();
+        MarkFull(0, horizonMin);
     }
 
     /// <summary>The oven.</summary>
@@ -142,7 +145,8 @@ internal sealed class OvenTimeline
     {
         var (first, after) = Touched(start, start + visit.Length);
         var merged = Merge(first, after, start, visit, chamberAtEnd);
-        regions = [.. regions[..first], merged, .. regions[after..]];
+        regions.RemoveRange(first, after - first);
+        regions.Insert(first, merged);
         for (var offset = 0; offset < visit.Length; offset++)
         {
             settings[start + offset] = visit[offset];
@@ -150,7 +154,7 @@ internal sealed class OvenTimeline
             if (floor) onFloor[start + offset]++;
         }
 
-        Reckon();
+        ReckonAround(merged);
     }
 
     /// <summary>Takes everything out and puts other stays in, all at once.</summary>
@@ -163,7 +167,8 @@ internal sealed class OvenTimeline
         Array.Clear(trays);
         Array.Clear(onFloor);
         Array.Clear(isOwn);
-        regions = [];
+        Array.Clear(turns);
+        regions.Clear();
         var holds = Fill(stays) && FindRegions(stays);
         if (!holds) Empty();
         else FindUnheld(stays, unheld);
@@ -176,7 +181,7 @@ internal sealed class OvenTimeline
         Array.Fill(settings, Undecided);
         Array.Clear(trays);
         Array.Clear(onFloor);
-        regions = [];
+        regions.Clear();
     }
 
     private bool Fill(IReadOnlyList<OvenStay> stays)
@@ -225,24 +230,30 @@ internal sealed class OvenTimeline
         return true;
     }
 
-    /// <summary>Stays with a minute in a run of one setting that is the temperature of no stage in it.</summary>
+    /// <summary>
+    /// Stays with a minute in a run of one setting that is the temperature of no stage in it. Where the same is set in the
+    /// stretch before or after, and is somebody's there, the oven stays on between them: then it is one run.
+    /// </summary>
     private void FindUnheld(IReadOnlyList<OvenStay> stays, List<int> unheld)
     {
         var held = true;
-        foreach (var region in regions)
-            for (var from = region.Start; from < region.End;)
+        runs.Clear();
+        for (var at = 0; at < regions.Count; at++)
+            for (var from = regions[at].Start; from < regions[at].End;)
             {
                 var (to, isHeld) = (from, false);
-                for (; to < region.End && settings[to] == settings[from]; to++) isHeld |= isOwn[to];
-                if (!isHeld)
-                {
-                    held = false;
-                    // Marked for those that lie in it.
-                    Array.Fill(isUnheld, true, from, to - from);
-                }
-
+                for (; to < regions[at].End && settings[to] == settings[from]; to++) isHeld |= isOwn[to];
+                runs.Add((at, from, to, isHeld));
                 from = to;
             }
+
+        for (var run = 0; run < runs.Count; run++)
+        {
+            if (runs[run].IsHeld || IsKept(run, 1) || IsKept(run, -1)) continue;
+            held = false;
+            // Marked for those that lie in it.
+            Array.Fill(isUnheld, true, runs[run].From, runs[run].To - runs[run].From);
+        }
 
         if (held) return;
         for (var at = 0; at < stays.Count; at++)
@@ -250,30 +261,72 @@ internal sealed class OvenTimeline
         Array.Clear(isUnheld);
     }
 
+    /// <summary>Keeps the oven on from a run to the nearest of the same setting, before or after it, that is held; false where there is none.</summary>
+    private bool IsKept(int run, int way)
+    {
+        var other = run;
+        while (true)
+        {
+            var (before, next) = way > 0 ? (other, other + 1) : (other - 1, other);
+            if (before < 0 || next >= runs.Count || settings[runs[before].From] != settings[runs[next].From] || runs[before].Region == runs[next].Region) return false;
+            other += way;
+            if (runs[other].IsHeld) break;
+        }
+
+        for (var at = Math.Min(run, other); at < Math.Max(run, other); at++)
+            regions[runs[at].Region] = regions[runs[at].Region] with { StaysOn = true };
+        return true;
+    }
+
     /// <summary>Whether a tray may go exactly where another went: a shelf, or a place on the floor, is free for the whole stay.</summary>
     public bool HasRoom(int start, int end, bool floor) => FullFrom(start, floor) >= end;
 
     private void Reckon()
     {
-        foreach (var region in regions)
+        foreach (var region in regions) ReckonRegion(region);
+        MarkFull(0, fullFrom.Length - 1);
+        ReckonRest();
+    }
+
+    /// <summary>Reckons anew what one region and what lies around it has changed.</summary>
+    private void ReckonAround(OvenRegion region)
+    {
+        ReckonRegion(region);
+        MarkFull(region.Start, region.End - 1);
+        ReckonRest();
+    }
+
+    private void ReckonRegion(OvenRegion region)
+    {
+        var (now, changes) = (region.FirstSetting, 0);
+        for (var minute = region.Start; minute < region.End; minute++)
         {
-            var now = region.FirstSetting;
-            for (var minute = region.Start; minute < region.End; minute++)
+            chamber[minute] = now;
+            var setting = settings[minute];
+            if (minute > region.Start)
             {
-                chamber[minute] = now;
-                now = Step(now, settings[minute]);
+                if (setting != settings[minute - 1]) changes++;
+                turns[minute] = setting != settings[minute - 1] || (now == setting && chamber[minute - 1] != settings[minute - 1]);
             }
+
+            // Only differences within a region are asked for.
+            changesBefore[minute] = changes;
+            now = Step(now, setting);
         }
 
-        MarkFull();
+        turns[region.Start] = true;
+        if (region.End < turns.Length) turns[region.End] = true;
+    }
+
+    private void ReckonRest()
+    {
         CountOn();
         events.Clear();
-        for (var minute = 1; minute < turns.Length; minute++)
+        foreach (var region in regions)
         {
-            turns[minute] = settings[minute] != settings[minute - 1]
-                || (settings[minute] != Undecided && chamber[minute] == settings[minute] && chamber[minute - 1] != settings[minute - 1]);
-            changesBefore[minute] = changesBefore[minute - 1] + (settings[minute] != settings[minute - 1] ? 1 : 0);
-            if (turns[minute] || trays[minute] != trays[minute - 1]) events.Add(minute);
+            for (var minute = Math.Max(1, region.Start); minute < region.End; minute++)
+                if (turns[minute] || trays[minute] != trays[minute - 1]) events.Add(minute);
+            if (region.End < turns.Length) events.Add(region.End);
         }
 
         costBefore = new long[regions.Count + 1];
@@ -281,29 +334,36 @@ internal sealed class OvenTimeline
             costBefore[index + 1] = costBefore[index] + CostOf(index > 0 ? regions[index - 1] : null, regions[index]);
     }
 
-    private void MarkFull()
+    /// <summary>Marks from a minute down to another how long there is room, and below it as far as that changes.</summary>
+    private void MarkFull(int from, int to)
     {
-        var (next, nextOnFloor) = (CloseMin, CloseMin);
-        for (var minute = fullFrom.Length - 1; minute >= 0; minute--)
+        var (next, nextOnFloor) = to + 1 < fullFrom.Length ? (fullFrom[to + 1], floorFullFrom[to + 1]) : (CloseMin, CloseMin);
+        for (var minute = to; minute >= 0; minute--)
         {
             if (minute >= CloseMin || !HasRoomAt(minute, floor: false)) next = minute;
             if (minute >= CloseMin || !HasRoomAt(minute, floor: true)) nextOnFloor = minute;
+            if (minute < from && fullFrom[minute] == next && floorFullFrom[minute] == nextOnFloor) return;
             (fullFrom[minute], floorFullFrom[minute]) = (next, nextOnFloor);
         }
     }
 
     private void CountOn()
     {
-        var on = new bool[settings.Length];
+        Array.Clear(isOn);
         OvenRegion? before = null;
         foreach (var region in regions)
         {
             var from = region.Start - GapOnMinutes(before, region.Start, region.FirstSetting);
-            Array.Fill(on, true, from, region.End - from);
+            Array.Fill(isOn, 1, from, region.End - from);
             before = region;
         }
 
-        for (var minute = 0; minute < on.Length; minute++) onBefore[minute + 1] = onBefore[minute] + (on[minute] ? 1 : 0);
+        var sum = 0;
+        for (var minute = 0; minute < isOn.Length; minute++)
+        {
+            sum += isOn[minute];
+            onBefore[minute + 1] = sum;
+        }
     }
 
     /// <summary>The changes of setting that make this timeline, gaps resolved.</summary>
@@ -348,7 +408,7 @@ internal sealed class OvenTimeline
     {
         var end = start + visit.Length;
         var (from, to, leaving) = (start, end, chamberAtEnd);
-        var (entered, left) = (visit[0], visit[^1]);
+        var (entered, left, staysOn) = (visit[0], visit[^1], false);
         var changes = 0;
         for (var minute = 1; minute < visit.Length; minute++)
             if (visit[minute] != visit[minute - 1]) changes++;
@@ -360,11 +420,11 @@ internal sealed class OvenTimeline
 
         if (after > first && regions[after - 1].End > end)
         {
-            (to, left, leaving) = (regions[after - 1].End, regions[after - 1].LastSetting, regions[after - 1].ChamberAtEnd);
+            (to, left, leaving, staysOn) = (regions[after - 1].End, regions[after - 1].LastSetting, regions[after - 1].ChamberAtEnd, regions[after - 1].StaysOn);
             changes += changesBefore[to - 1] - changesBefore[end] + (visit[^1] != settings[end] ? 1 : 0);
         }
 
-        return new OvenRegion(from, to, entered, left, changes, leaving);
+        return new OvenRegion(from, to, entered, left, changes, leaving) { StaysOn = staysOn };
     }
 
     /// <summary>What a region costs after the one before it, or -1 where it cannot be reached in time.</summary>
@@ -386,6 +446,7 @@ internal sealed class OvenTimeline
         var temperature = before?.ChamberAtEnd ?? Oven.StartC;
         var earliestOn = Math.Max(from, OpenMin);
         if (earliestOn > until || !Arrives(temperature, from, earliestOn, until, wanted)) return -1;
+        if (before is { StaysOn: true } kept && kept.LastSetting == wanted) return until - from;
 
         // The later it is switched on, the colder the chamber arrives: the last minute that does is found by halving.
         var (on, tooLate) = (earliestOn, until + 1);
@@ -416,7 +477,11 @@ internal sealed class OvenTimeline
 /// <param name="LastSetting">Setting of the last minute.</param>
 /// <param name="Changes">Changes of setting inside.</param>
 /// <param name="ChamberAtEnd">The chamber at its end.</param>
-internal readonly record struct OvenRegion(int Start, int End, int FirstSetting, int LastSetting, int Changes, int ChamberAtEnd);
+internal readonly record struct OvenRegion(int Start, int End, int FirstSetting, int LastSetting, int Changes, int ChamberAtEnd)
+{
+    /// <summary>Whether the oven stays on until the next region where that begins with the same setting: what is set is somebody's there.</summary>
+    public bool StaysOn { get; init; }
+}
 
 /// <summary>A stay that is put into an oven again.</summary>
 /// <param name="Visit">The stay.</param>

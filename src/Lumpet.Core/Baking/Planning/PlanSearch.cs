@@ -14,6 +14,12 @@ internal sealed class PlanSearch
     private const double WorseAtFirst = 0.02;
     private const int StepsInCycle = 400;
 
+    // With so few trays everything is tried every time.
+    private const int FewTrays = 12;
+
+    // One plan's last tray may be out later than another's so that the rest is cheaper, but hardly by more.
+    private const int MinutesBeyond = 60;
+
     private readonly BakeProblem problem;
     private readonly BakeChains chains;
     private readonly PlanTrays trays;
@@ -41,6 +47,7 @@ internal sealed class PlanSearch
     {
         (this.problem, this.chains, this.cancellation) = (problem, chains, cancellation);
         trays = new PlanTrays(problem, chains);
+        horizonMin = Math.Min(horizonMin, Useful(placed));
         ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin))];
         search = new TraySearch(problem, ovens, false, cancellation);
         dice = new Dice(seed);
@@ -51,6 +58,10 @@ internal sealed class PlanSearch
         currentCost = Fill(current) ? CostOf(current) : long.MaxValue;
         (best, BestCost) = (current, currentCost);
     }
+
+    /// <summary>The last minute of use where a plan has all trays: what is better does not end much later.</summary>
+    private int Useful(IReadOnlyDictionary<(string Bake, int Tray), TrayPath> placed) => placed.Count < trays.All.Count || placed.Count == 0 ? int.MaxValue
+        : Math.Max(placed.Values.Max(path => path.End), trays.All.Max(tray => Math.Max(tray.Bake.DueMin, tray.Bake.EarliestOutMin ?? 0))) + MinutesBeyond;
 
     /// <summary>What the best plan costs, in tenths, unplaced pies above all.</summary>
     public long BestCost { get; private set; }
@@ -185,6 +196,9 @@ internal sealed class PlanSearch
     {
         search.HeatTenths = dice.Next(10) switch { 0 => 3, 1 => 6, 2 => 15, 3 => 30, _ => 10 };
         search.Barred = ovens.Length > 1 && dice.In100(15) ? dice.Next(ovens.Length) : -1;
+        search.Sparse = dice.Next(4) switch { 0 => null, 1 => (dice, 30), 2 => (dice, 60), _ => (dice, 80) };
+        search.LooksNear = search.CanShare && (trays.All.Count <= FewTrays || dice.In100(50));
+        search.IsTrusting = search.LooksNear && dice.In100(30);
         var asLoad = dice.In100(50);
         var backward = dice.In100(50);
         var pending = new bool[next.Length];

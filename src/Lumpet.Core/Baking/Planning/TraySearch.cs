@@ -18,6 +18,8 @@ internal sealed class TraySearch
     private int filled;
     private (int Filled, bool Floor) roomOf = (-1, false);
     private readonly List<int> offsets = [];
+    private readonly Dictionary<int, int[]> near;
+    private readonly bool hasNear;
     private static readonly OvenVisit[] NoVisits = [];
 
     /// <summary>What heat and changes count for beside being late or early, in tenths of what they cost: 10 as they are.</summary>
@@ -25,6 +27,20 @@ internal sealed class TraySearch
 
     /// <summary>Number of an oven that is not looked at; -1 for none.</summary>
     public int Barred { get; set; } = -1;
+
+    /// <summary>Of a hundred minutes that are worth a look so many are passed over, by dice; null: none.</summary>
+    public (Dice Dice, int Skipped)? Sparse { get; set; }
+
+    /// <summary>Whether heat may be set for the sake of what is put in later; whoever asks looks at the whole plan then.</summary>
+    public bool IsTrusting { get; set; }
+
+    /// <summary>Whether temperatures of others are tried where nothing is set yet; it takes about twice the time.</summary>
+    public bool LooksNear { get; set; }
+
+    private int[] Near(int celsius) => LooksNear ? near[celsius] : [];
+
+    /// <summary>Whether some temperatures are so near one another that trays of different ones may share.</summary>
+    public bool CanShare => hasNear;
 
     private const int AsItCosts = 10;
 
@@ -40,6 +56,9 @@ internal sealed class TraySearch
         isCandidate = new bool[settings.Length];
         isAllowed = new bool[ovens.Count];
         room = new int[settings.Length];
+        int[] all = [.. problem.Bakes.SelectMany(one => one.Stages).Select(stage => stage.TempC).Distinct()];
+        near = all.ToDictionary(celsius => celsius, celsius => all.Where(other => other != celsius && Bears(other, celsius)).ToArray());
+        hasNear = near.Values.Any(others => others.Length > 0);
         bake = null!;
         window = null!;
     }
@@ -79,7 +98,7 @@ internal sealed class TraySearch
         candidates.Clear();
         var least = bake.Stages[0].MinMin;
         for (var minute = window.StartFrom; minute <= latest; minute++)
-            if (isCandidate[minute] && room[minute] >= least) candidates.Add(minute);
+            if (isCandidate[minute] && room[minute] >= least && !(Sparse is { } one && one.Dice.In100(one.Skipped))) candidates.Add(minute);
     }
 
     /// <summary>For how many minutes some oven has a shelf, from each minute on.</summary>
@@ -217,6 +236,9 @@ internal sealed class TraySearch
             Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, region.LastSetting, region.LastSetting);
         else if (timeline.Reaches(celsius) && timeline.CanBeAt(celsius, minute))
             Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, celsius, celsius);
+        // Heat that is meant for a later stage, or for a neighbour who is not in yet, lets it in as well.
+        foreach (var other in Near(celsius))
+            if (timeline.Reaches(other) && timeline.CanBeAt(other, minute)) Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, other, other);
     }
 
     private sealed record Visiting(int Oven, int Start, int FirstStage, long CostSoFar, OvenVisit[] Before)
@@ -282,6 +304,34 @@ internal sealed class TraySearch
         var next = decided != OvenTimeline.Undecided ? decided : Bears(setting, celsius) ? setting : celsius;
         if (decided == OvenTimeline.Undecided && next != setting && !timeline.Reaches(next)) return;
         Stay(visiting, stage, minute, chamber, next);
+        if (decided != OvenTimeline.Undecided) return;
+        foreach (var other in Near(celsius))
+            if (other != next && timeline.Reaches(other)) Stay(visiting, stage, minute, chamber, other);
+        if (next != celsius && Near(celsius).Length > 0 && timeline.Reaches(celsius)) Stay(visiting, stage, minute, chamber, celsius);
+    }
+
+    /// <summary>
+    /// Whether everything set for a visit is the temperature of something baked while it is in force: of a stage of its own,
+    /// or of what is there already, before it, beside it or after it.
+    /// </summary>
+    private bool IsHeld(Visiting visiting, int end)
+    {
+        if (!hasNear || IsTrusting) return true;
+        var (timeline, stage) = (ovens[visiting.Oven], 0);
+        for (var from = visiting.Start; from < end;)
+        {
+            var (to, isHeld) = (from, from == visiting.Start && from > 0 && timeline.SettingAt(from - 1) == settings[from]);
+            for (; to < end && settings[to] == settings[from]; to++)
+            {
+                if (to >= visiting.StageEnds[stage]) stage++;
+                isHeld |= timeline.SettingAt(to) != OvenTimeline.Undecided || bake.Stages[visiting.FirstStage + stage].TempC == settings[to];
+            }
+
+            if (!isHeld && !(to == end && timeline.SettingAt(end) == settings[from])) return false;
+            from = to;
+        }
+
+        return true;
     }
 
     private void MoveAt(Visiting visiting, int stage, int end, int chamber)
@@ -290,7 +340,7 @@ internal sealed class TraySearch
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
         var costSoFar = visiting.CostSoFar + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
-        if (!Promising(costSoFar)) return;
+        if (!Promising(costSoFar) || !IsHeld(visiting, end)) return;
         OvenVisit[] visits = [.. visiting.Before, Visit(visiting, end, chamber)];
         for (var oven = 0; oven < ovens.Count; oven++)
             if (oven != visiting.Oven) Enter(oven, end + problem.TransferMin, stage, costSoFar, visits);
@@ -311,7 +361,7 @@ internal sealed class TraySearch
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
         var total = visiting.CostSoFar + ofEnd + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
-        if (Promising(total)) best = new TrayPath([.. visiting.Before, Visit(visiting, end, chamber)], total);
+        if (Promising(total) && IsHeld(visiting, end)) best = new TrayPath([.. visiting.Before, Visit(visiting, end, chamber)], total);
     }
 
     private long CostWith(Visiting visiting, int end, int chamber) =>
