@@ -18,11 +18,9 @@ public static class DayPlanner
     // Few are needed in practice; a bound keeps a hopeless day from planning for ever.
     private const int MostRounds = 8;
 
-    // A day of this many trays gets the whole effort; a larger one less, so that an answer comes while one waits.
-    private const int TraysForWholeEffort = 40;
-
-    // While releases are still being found, the standard orders are enough.
+    // While releases are still being found the standard orders are enough, and of a day of many trays the first of them.
     private const int EffortWhileLoosening = 6;
+    private const int TraysForAllOrders = 80;
 
     /// <summary>Plans a snapshot. The same snapshot gives the same plan, unless patience runs out before it is settled.</summary>
     /// <param name="snapshot">What is asked.</param>
@@ -54,11 +52,11 @@ public static class DayPlanner
         var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
         LotAim[] aims = [.. Lot.From(snapshot.Orders).Select(lot => PlanStumblesException.Over(lot, () => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin), snapshot.HorizonMin)))];
         var trays = aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
-        effort = Math.Max(2, Math.Min(effort, effort * TraysForWholeEffort / Math.Max(1, trays)));
+        var loosening = Math.Max(2, Math.Min(Math.Min(effort, EffortWhileLoosening), EffortWhileLoosening * TraysForAllOrders / Math.Max(1, trays)));
         var (best, last) = ((DayRound?)null, (DayRound?)null);
         for (var round = 0; round < mostRounds; round++)
         {
-            var tried = Round(snapshot, calendar, question, aims, last, Math.Min(effort, EffortWhileLoosening), patience);
+            var tried = Round(snapshot, calendar, question, aims, last, loosening, patience);
             last = tried;
             // A round that was cut short is only better than none.
             if (best is null || (!patience.AtOnce.IsCancellationRequested && tried.IsBetterThan(best))) best = tried;

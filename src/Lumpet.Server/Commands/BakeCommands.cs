@@ -18,9 +18,9 @@ internal static class BakeCommands
     {
         var problem = new Argument<string>("problem") { Description = "A file of the format lumpet.bake-problem/1." };
         var to = new Option<string?>("--out") { Description = "Where the plan goes; without it, to the screen." };
-        var seconds = new Option<int?>("--seconds") { Description = "A cap on the time; a plan cut short may differ." };
-        var effort = new Option<int>("--effort") { Description = "How many plans are built to choose from.", DefaultValueFactory = _ => BakePlanner.DefaultEffort };
-        var seed = new Option<int>("--seed") { Description = "Seed of the orders tried.", DefaultValueFactory = _ => 1 };
+        var seconds = new Option<int?>("--seconds") { Description = "A cap on the time, used up where no effort is given; a plan cut short may differ." };
+        var effort = new Option<int?>("--effort") { Description = $"How many plans are built or bettered; without it and without seconds {BakePlanner.DefaultEffort}." };
+        var seed = new Option<int>("--seed") { Description = "Seed of the search.", DefaultValueFactory = _ => 1 };
         var command = new Command("plan", "Plan the ovens of a problem file.") { problem, to, seconds, effort, seed };
         command.SetAction(result => Reading(() =>
         {
@@ -30,7 +30,8 @@ internal static class BakeCommands
             if (output is not null && FileIdentity.IsSame(output, result.GetValue(problem)!)) return CommandLine.Refuse($"--out {output} is the question itself. Choose another file for the answer.");
             using var cap = new CancellationTokenSource();
             if (result.GetValue(seconds) is { } limit) cap.CancelAfter(TimeSpan.FromSeconds(limit));
-            var plan = BakePlanner.Plan(ReadProblem(result.GetValue(problem)!), result.GetValue(effort), result.GetValue(seed), cap.Token, cap.Token);
+            var plan = BakePlanner.Plan(
+                ReadProblem(result.GetValue(problem)!), result.GetValue(effort) ?? (result.GetValue(seconds) is null ? BakePlanner.DefaultEffort : int.MaxValue), result.GetValue(seed), cap.Token, cap.Token);
             if (output is not null) Write(output, BakePlanFile.Write(plan) + "\n");
             else Console.WriteLine(BakePlanFile.Write(plan));
             Console.Error.WriteLine(FormattableString.Invariant(

@@ -87,4 +87,34 @@ public sealed class BakeProblemFileTests
     [Fact]
     public void Unknown_fields_are_ignored() =>
         Assert.Single(BakeProblemFile.Read(ExampleProblem.ProblemText.Replace("\"toleranceC\"", "\"note\": {}, \"toleranceC\"", StringComparison.Ordinal)).Ovens);
+
+    [Fact]
+    public void A_bake_on_the_floor_reads_back_as_it_was_written_and_no_other_place_is_known()
+    {
+        var problem = ExampleProblem.Problem with
+        {
+            Ovens = [.. ExampleProblem.Problem.Ovens.Select(oven => oven with { FloorPlaces = 2 })],
+            Bakes = [ExampleProblem.Problem.Bakes[0] with { OnFloor = true }, ExampleProblem.Problem.Bakes[1]],
+        };
+        var written = BakePlanFile.Write(problem);
+        var read = BakeProblemFile.Read(written);
+        Assert.Equal([true, false], read.Bakes.Select(bake => bake.OnFloor));
+        Assert.Equal(2, read.Ovens[0].FloorPlaces);
+        Assert.True(BakeProblemFile.Read(written.Replace("\"place\": \"floor\"", "\"onFloor\": true", StringComparison.Ordinal)).Bakes[0].OnFloor);
+        var refused = Assert.Throws<BakeFileException>(() => BakeProblemFile.Read(written.Replace("\"floor\"", "\"roof\"", StringComparison.Ordinal)));
+        Assert.Contains("place", refused.Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_setting_says_its_temperature_or_that_the_oven_is_off()
+    {
+        var plan = BakePlanFile.Write(Core.Baking.Planning.BakePlanner.Plan(ExampleProblem.Problem));
+        Assert.Null(BakePlanFile.Read(plan).Settings[^1].TempC);
+        foreach (var (written, instead) in new[] { ("\"tempC\": null", "\"note\": null"), ("\"tempC\": null", "\"tempC\": \"off\""), ("\"tempC\": 200", "\"tempC\": 200.5") })
+        {
+            Assert.Contains(written, plan, StringComparison.Ordinal);
+            var refused = Assert.Throws<BakeFileException>(() => BakePlanFile.Read(plan.Replace(written, instead, StringComparison.Ordinal)));
+            Assert.Contains("tempC", refused.Message, StringComparison.Ordinal);
+        }
+    }
 }

@@ -9,6 +9,9 @@ public static class BakePlanFile
     /// <summary>The format's name and version.</summary>
     public const string Format = "lumpet.bake-plan/1";
 
+    /// <summary>The place of a bake whose trays stand on the floor of an oven.</summary>
+    internal const string Floor = "floor";
+
     private static readonly JsonSerializerOptions Layout =
         new() { WriteIndented = true, PropertyNamingPolicy = JsonNamingPolicy.CamelCase };
 
@@ -24,7 +27,7 @@ public static class BakePlanFile
         checks.Format(Format, written.Format);
         return checks.Passed(new StatedBakePlan(
             checks.Each("settings", written.Settings, setting => setting.Oven, (at, setting) =>
-                new OvenSetting(checks.Text($"{at}.oven", setting.Oven), checks.Whole($"{at}.atMin", setting.AtMin), checks.WholeOrNull($"{at}.tempC", setting.TempC))),
+                new OvenSetting(checks.Text($"{at}.oven", setting.Oven), checks.Whole($"{at}.atMin", setting.AtMin), Celsius(checks, $"{at}.tempC", setting.TempC))),
             checks.Each("trays", written.Trays, tray => tray.Bake, (at, tray) => Tray(checks, at, tray)),
             checks.Each("unplaced", written.Unplaced, tray => tray.Bake, (at, tray) =>
                 new UnplacedTray(checks.Text($"{at}.bake", tray.Bake), checks.Whole($"{at}.tray", tray.Tray), checks.Text($"{at}.reason", tray.Reason))),
@@ -75,10 +78,24 @@ public static class BakePlanFile
                 bake.DueMin,
                 bake.EarliestOutMin,
                 bake.Ovens,
+                Place = bake.OnFloor ? Floor : null,
                 After = bake.After.Select(after => new { Bake = after.BakeId, after.MinLagMin, after.MaxLagMin, after.ByTray }),
             }),
         },
         WithoutNulls);
+
+    /// <summary>A temperature, or null that is written: an oven is off only where somebody says so.</summary>
+    private static int? Celsius(BakeFileChecks checks, string field, JsonElement written)
+    {
+        switch (written.ValueKind)
+        {
+            case JsonValueKind.Null: return null;
+            case JsonValueKind.Number when written.TryGetDecimal(out var celsius): return checks.Whole(field, celsius);
+            default:
+                checks.Add(field, "a whole number is required, or null for off");
+                return null;
+        }
+    }
 
     private static BakedTray Tray(BakeFileChecks checks, string at, WrittenTray written) => new(
         checks.Text($"{at}.bake", written.Bake),

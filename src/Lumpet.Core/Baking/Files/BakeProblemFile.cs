@@ -60,6 +60,7 @@ public static class BakeProblemFile
     {
         var stages = checks.Each($"{at}.stages", written.Stages, _ => null, (place, stage) => Stage(checks, place, stage));
         if (stages.Length == 0) checks.Add($"{at}.stages", "at least one stage is required");
+        if (written.Place is not (null or BakePlanFile.Floor)) checks.Add($"{at}.place", $"\"{BakePlanFile.Floor}\" is the one place known");
         if (written.Trays is null) checks.Add($"{at}.trays", "a list is required");
         return new Bake(
             checks.Text($"{at}.id", written.Id),
@@ -71,7 +72,7 @@ public static class BakeProblemFile
             written.Ovens is { } names ? checks.Each($"{at}.ovens", names, _ => null, checks.Text) : null,
             checks.Each($"{at}.after", written.After ?? [], after => after.Bake, (place, after) => After(checks, place, after)))
         {
-            OnFloor = written.OnFloor ?? false,
+            OnFloor = written.OnFloor ?? written.Place is not null,
         };
     }
 

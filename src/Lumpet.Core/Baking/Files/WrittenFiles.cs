@@ -17,7 +17,8 @@ internal sealed record WrittenBake(
     decimal? EarliestOutMin,
     IReadOnlyList<string?>? Ovens,
     IReadOnlyList<WrittenAfter?>? After,
-    bool? OnFloor);
+    bool? OnFloor,
+    string? Place);
 
 internal sealed record WrittenStage(decimal? TempC, decimal? MinMin, decimal? MaxMin);
 
@@ -31,7 +32,8 @@ internal sealed record WrittenPlan(
     IReadOnlyDictionary<string, JsonElement>? Cost,
     IReadOnlyDictionary<string, JsonElement>? LowerBound);
 
-internal sealed record WrittenSetting(string? Oven, decimal? AtMin, decimal? TempC);
+// What is not written is no null: off is said in so many words.
+internal sealed record WrittenSetting(string? Oven, decimal? AtMin, JsonElement TempC);
 
 internal sealed record WrittenTray(string? Bake, decimal? Tray, IReadOnlyList<WrittenBaked?>? Stages);
 
