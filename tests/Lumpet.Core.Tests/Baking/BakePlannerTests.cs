@@ -290,6 +290,17 @@ public sealed class BakePlannerTests
         Assert.True(saved.Average() < 0.95m, $"{saved.Average()}");
     }
 
+    [Theory]
+    [InlineData(2001, 0)]
+    [InlineData(500, 500)]
+    public void What_no_bakery_bakes_is_built_and_not_searched(int trays, int followers)
+    {
+        var problem = Problem([Oven(shelves: 3000)], Bake("many", trays), Bake("then", followers, due: 700, after: [new BakeAfter("many", 0, 600, false)]));
+        var (built, more) = (BakePlanner.Plan(problem, 6), BakePlanner.Plan(problem, 500));
+        Assert.Empty(more.Unplaced);
+        Assert.Equal(built.Cost, more.Cost);
+    }
+
     [Fact]
     public void Trays_that_follow_tray_by_tray_need_not_wait_for_the_whole_bake()
     {

@@ -14,6 +14,9 @@ public static class BakePlanner
     private const int Lanes = 2;
     private const int PlansBetweenMeetings = 40;
 
+    private const int MostTraysSearched = 2000;
+    private const int MostLinksSearched = 200_000;
+
     // A plan of a few trays is bettered in no time: it counts as one of so many.
     private const int LeastTraysInPlan = 40;
 
@@ -44,9 +47,14 @@ public static class BakePlanner
             if (best is null || Better(built.Cost, best.Cost)) best = built;
         }
 
-        if (effort > builds && !either.IsCancellationRequested) best = Searched(problem, chains, horizon, best!, effort - builds, seed, either.Token);
+        if (effort > builds && !either.IsCancellationRequested && IsSearched(chains)) best = Searched(problem, chains, horizon, best!, effort - builds, seed, either.Token);
         return Assemble(problem, chains, best!);
     }
+
+    /// <summary>Whether a problem is small enough to be searched: of what no bakery bakes in a day the built plan is the answer.</summary>
+    private static bool IsSearched(BakeChains chains) =>
+        chains.Ordered.Sum(bake => (long)bake.Trays.Count) <= MostTraysSearched
+        && chains.Ordered.Sum(bake => bake.After.Sum(after => after.ByTray ? bake.Trays.Count : (long)bake.Trays.Count * chains.Find(after.BakeId).Trays.Count)) <= MostLinksSearched;
 
     /// <summary>Betters a plan by search.</summary>
     private static Built Searched(BakeProblem problem, BakeChains chains, int horizon, Built from, int effort, int seed, CancellationToken cancellation)
