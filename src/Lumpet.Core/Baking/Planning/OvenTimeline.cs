@@ -6,7 +6,7 @@ namespace Lumpet.Core.Baking.Planning;
 /// Every region begins with a tray entering, so its chamber is at its first setting there; what is inserted before a
 /// region therefore never changes what happens in it.
 /// </summary>
-internal sealed class OvenTimeline
+internal sealed partial class OvenTimeline
 {
     /// <summary>A minute without a setting.</summary>
     public const int Undecided = int.MinValue;
@@ -19,8 +19,6 @@ internal sealed class OvenTimeline
     private readonly int[] onFloor;
     private readonly bool[] turns;
     private readonly int[] isOn;
-    private readonly bool[] isOwn;
-    private readonly bool[] isUnheld;
     private readonly int[] fullFrom;
     private readonly int[] floorFullFrom;
     private readonly int[] onBefore;
@@ -28,7 +26,6 @@ internal sealed class OvenTimeline
     private readonly int floorPlaces;
     private readonly List<int> events = [];
     private readonly List<OvenRegion> regions = [];
-    private readonly List<(int Region, int From, int To, bool IsHeld)> runs = [];
     // Cost of all regions before each, gaps included; one more entry than there are regions.
     private long[] costBefore = [0];
 
@@ -155,127 +152,6 @@ internal sealed class OvenTimeline
         }
 
         ReckonAround(merged);
-    }
-
-    /// <summary>Takes everything out and puts other stays in, all at once.</summary>
-    /// <param name="stays">The stays, in any order, each with the temperature of its stages and whether it is on the floor.</param>
-    /// <param name="unheld">Filled with the numbers of stays whose setting is no longer the temperature of anything baked while it is in force.</param>
-    /// <returns>False where they do not hold together: the oven is empty then.</returns>
-    public bool Refill(IReadOnlyList<OvenStay> stays, List<int> unheld)
-    {
-        Array.Fill(settings, Undecided);
-        Array.Clear(trays);
-        Array.Clear(onFloor);
-        Array.Clear(isOwn);
-        Array.Clear(turns);
-        regions.Clear();
-        var holds = Fill(stays) && FindRegions(stays);
-        if (!holds) Empty();
-        else FindUnheld(stays, unheld);
-        Reckon();
-        return holds;
-    }
-
-    private void Empty()
-    {
-        Array.Fill(settings, Undecided);
-        Array.Clear(trays);
-        Array.Clear(onFloor);
-        regions.Clear();
-    }
-
-    private bool Fill(IReadOnlyList<OvenStay> stays)
-    {
-        foreach (var (visit, temperatures, floor) in stays)
-        {
-            if (visit.Start < OpenMin || visit.End > CloseMin) return false;
-            var stage = 0;
-            for (var offset = 0; offset < visit.Settings.Length; offset++)
-            {
-                var (minute, setting) = (visit.Start + offset, visit.Settings[offset]);
-                if (minute >= visit.StageEnds[stage]) stage++;
-                if (settings[minute] != Undecided && settings[minute] != setting) return false;
-                settings[minute] = setting;
-                if (setting == temperatures[visit.FirstStage + stage]) isOwn[minute] = true;
-                if (++trays[minute] > Oven.Shelves || (floor && ++onFloor[minute] > floorPlaces)) return false;
-            }
-        }
-
-        return true;
-    }
-
-    /// <summary>Runs of decided minutes; false where a chamber is not where a tray needs it, or cannot get there.</summary>
-    private bool FindRegions(IReadOnlyList<OvenStay> stays)
-    {
-        OvenRegion? before = null;
-        for (var minute = OpenMin; minute < CloseMin; minute++)
-        {
-            if (trays[minute] == 0) continue;
-            var (start, now, changes) = (minute, settings[minute], 0);
-            for (; minute < CloseMin && trays[minute] > 0; minute++)
-            {
-                chamber[minute] = now;
-                if (minute > start && settings[minute] != settings[minute - 1]) changes++;
-                now = Step(now, settings[minute]);
-            }
-
-            var region = new OvenRegion(start, minute, settings[start], settings[minute - 1], changes, now);
-            if (GapOnMinutes(before, start, settings[start]) < 0) return false;
-            regions.Add(region);
-            before = region;
-        }
-
-        foreach (var (visit, _, _) in stays)
-            if (chamber[visit.Start] != settings[visit.Start]) return false;
-        return true;
-    }
-
-    /// <summary>
-    /// Stays with a minute in a run of one setting that is the temperature of no stage in it. Where the same is set in the
-    /// stretch before or after, and is somebody's there, the oven stays on between them: then it is one run.
-    /// </summary>
-    private void FindUnheld(IReadOnlyList<OvenStay> stays, List<int> unheld)
-    {
-        var held = true;
-        runs.Clear();
-        for (var at = 0; at < regions.Count; at++)
-            for (var from = regions[at].Start; from < regions[at].End;)
-            {
-                var (to, isHeld) = (from, false);
-                for (; to < regions[at].End && settings[to] == settings[from]; to++) isHeld |= isOwn[to];
-                runs.Add((at, from, to, isHeld));
-                from = to;
-            }
-
-        for (var run = 0; run < runs.Count; run++)
-        {
-            if (runs[run].IsHeld || IsKept(run, 1) || IsKept(run, -1)) continue;
-            held = false;
-            // Marked for those that lie in it.
-            Array.Fill(isUnheld, true, runs[run].From, runs[run].To - runs[run].From);
-        }
-
-        if (held) return;
-        for (var at = 0; at < stays.Count; at++)
-            if (isUnheld.AsSpan(stays[at].Visit.Start, stays[at].Visit.Settings.Length).Contains(true)) unheld.Add(at);
-        Array.Clear(isUnheld);
-    }
-
-    /// <summary>Keeps the oven on from a run to the nearest of the same setting, before or after it, that is held; false where there is none.</summary>
-    private bool IsKept(int run, int way)
-    {
-        var other = run;
-        while (true)
-        {
-            var (before, next) = way > 0 ? (other, other + 1) : (other - 1, other);
-            if (before < 0 || next >= runs.Count || settings[runs[before].From] != settings[runs[next].From] || runs[before].Region == runs[next].Region) return false;
-            other += way;
-            if (runs[other].IsHeld) break;
-        }
-
-        for (var at = Math.Min(run, other); at < Math.Max(run, other); at++)
-            regions[runs[at].Region] = regions[runs[at].Region] with { StaysOn = true };
-        return true;
     }
 
     /// <summary>Whether a tray may go exactly where another went: a shelf, or a place on the floor, is free for the whole stay.</summary>
@@ -469,22 +345,3 @@ internal sealed class OvenTimeline
             : cooled - ((long)Oven.CoolCPerMin * (until - on)) <= wanted;
     }
 }
-
-/// <summary>A run of minutes at each of which a tray is in the oven.</summary>
-/// <param name="Start">First minute.</param>
-/// <param name="End">Minute after the last.</param>
-/// <param name="FirstSetting">Setting of the first minute; the chamber is at it.</param>
-/// <param name="LastSetting">Setting of the last minute.</param>
-/// <param name="Changes">Changes of setting inside.</param>
-/// <param name="ChamberAtEnd">The chamber at its end.</param>
-internal readonly record struct OvenRegion(int Start, int End, int FirstSetting, int LastSetting, int Changes, int ChamberAtEnd)
-{
-    /// <summary>Whether the oven stays on until the next region where that begins with the same setting: what is set is somebody's there.</summary>
-    public bool StaysOn { get; init; }
-}
-
-/// <summary>A stay that is put into an oven again.</summary>
-/// <param name="Visit">The stay.</param>
-/// <param name="Temperatures">Temperature of each stage of its bake.</param>
-/// <param name="Floor">Whether it is on the floor.</param>
-internal readonly record struct OvenStay(OvenVisit Visit, int[] Temperatures, bool Floor);
