@@ -94,13 +94,21 @@ internal sealed class BakePlanCheck
             if (celsius < oven.MinC || celsius > oven.MaxC)
                 Fault("window", oven.Id, $"{celsius} °C at {change.AtMin} lies outside {oven.MinC} to {oven.MaxC} °C");
             var until = index + 1 < changes.Length ? changes[index + 1].AtMin : int.MaxValue;
-            if (change.AtMin < oven.OpenMin) Fault("window", oven.Id, $"on at {change.AtMin}, before it opens at {oven.OpenMin}");
-            if (until != int.MaxValue && until > oven.CloseMin) Fault("window", oven.Id, $"on until {until}, after it closes at {oven.CloseMin}");
+            Open(oven, change.AtMin, until);
             if (!BakedAt(oven.Id, celsius, change.AtMin, until))
                 Fault("stage", oven.Id, $"{celsius} °C set at {change.AtMin} is the temperature of no stage baked while it is in force");
         }
 
         if (before is not null) Fault("settings", oven.Id, "the last setting is not off");
+    }
+
+    /// <summary>While an oven is on it is open: what is set at a minute is in force within one of its stretches of time.</summary>
+    private void Open(BakeOven oven, int from, int until)
+    {
+        if (oven.Openings.LastOrDefault(opening => opening.FromMin <= from) is not { } opening)
+            Fault("window", oven.Id, $"on at {from}, before it opens at {oven.OpenMin}");
+        else if (from >= opening.ToMin || (until != int.MaxValue && until > opening.ToMin))
+            Fault("window", oven.Id, $"on {(until == int.MaxValue ? $"from {from}" : $"until {until}")}, after it closes at {opening.ToMin}");
     }
 
     private bool BakedAt(string ovenId, int celsius, int from, int until) => plan.Trays.Any(tray =>
@@ -159,12 +167,12 @@ internal sealed class BakePlanCheck
             Fault(rule, Name(tray), $"the next stage starts at {stage.StartMin}, not at {before.EndMin + gap}");
     }
 
-    /// <summary>No oven holds more trays than it has shelves, nor more on its floor than stand there.</summary>
+    /// <summary>No oven holds more trays than it has shelves, nor more on its floor than have a place there.</summary>
     public void Shelves()
     {
         foreach (var oven in problem.Ovens)
         {
-            AtMost(oven, plan.Trays, oven.Shelves, "shelves");
+            AtMost(oven, plan.Trays.Where(tray => oven.FloorPlaces is null || !bakes[tray.BakeId].OnFloor), oven.Shelves, "shelves");
             if (oven.FloorPlaces is { } places) AtMost(oven, plan.Trays.Where(tray => bakes[tray.BakeId].OnFloor), places, "places on the floor");
         }
     }

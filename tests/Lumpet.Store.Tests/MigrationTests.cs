@@ -185,6 +185,22 @@ public sealed class MigrationTests : IDisposable
     }
 
     [Fact]
+    public void Places_on_a_floor_that_were_some_of_the_shelves_are_beside_them_now_and_an_oven_holds_what_it_held()
+    {
+        var database = OfVersion(
+            20,
+            """
+            INSERT INTO oven (id, position, name, shelves, min_c, max_c, heat_c_per_min, cool_c_per_min, dial_offset_c, floor_places)
+            VALUES ('some', 0, 'Some', 4, 90, 280, 8, 4, 0, 3), ('all', 1, 'All', 4, 90, 280, 8, 4, 0, 4), ('any', 2, 'Any', 4, 90, 280, 8, 4, 0, NULL), ('no', 3, 'No', 4, 90, 280, 8, 4, 0, 0);
+            """);
+        database.Migrate();
+        using var connection = database.Open();
+        Assert.Equal(
+            [("some", 1, 3), ("all", 4, null), ("any", 4, null), ("no", 4, 0)],
+            Store.Bakery.BakeryStore.Find(connection)!.Ovens.Select(oven => (oven.Id, oven.Shelves, oven.FloorPlaces)));
+    }
+
+    [Fact]
     public void What_an_order_names_and_its_recipe_lost_is_put_back_and_two_of_a_name_are_told_apart()
     {
         var database = OfVersion(

@@ -48,5 +48,5 @@ public sealed record ShiftDraft(string? Name, int? DayOffset, string? Start, int
 /// <param name="HeatCPerMin">Degrees it gains in a minute.</param>
 /// <param name="CoolCPerMin">Degrees it loses in a minute.</param>
 /// <param name="DialOffsetC">What the dial shows beyond the conventional temperature: about -20 for a fan oven.</param>
-/// <param name="FloorPlaces">Trays that may stand on its floor; null where every shelf is a floor.</param>
+/// <param name="FloorPlaces">Places for trays on its floor, beside its shelves; null where it has none apart.</param>
 public sealed record OvenDraft(string? Name, int? Shelves, int? MinC, int? MaxC, int? HeatCPerMin, int? CoolCPerMin, int? DialOffsetC, int? FloorPlaces = null);

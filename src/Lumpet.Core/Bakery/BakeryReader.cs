@@ -130,7 +130,7 @@ public static class BakeryReader
                 checks.Whole($"{path}.coolCPerMin", oven.CoolCPerMin, 1, 60, "°C a minute"),
                 checks.Whole($"{path}.dialOffsetC", oven.DialOffsetC, -50, 50, "°C"))
             {
-                FloorPlaces = oven.FloorPlaces is null ? null : checks.Whole($"{path}.floorPlaces", oven.FloorPlaces, 0, Math.Clamp(oven.Shelves ?? 1, 1, 60), "trays"),
+                FloorPlaces = oven.FloorPlaces is null ? null : checks.Whole($"{path}.floorPlaces", oven.FloorPlaces, 0, 60, "trays"),
             });
         }
 

@@ -12,6 +12,6 @@ namespace Lumpet.Core.Bakery;
 public sealed record Oven(
     string Id, string Name, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int DialOffsetC)
 {
-    /// <summary>How many trays may stand on its floor at a time, of those it holds; null where every shelf is a floor, as in a deck oven.</summary>
+    /// <summary>Places for trays on its floor, beside its shelves; null where it has none apart: what bakes on a floor then takes a shelf, as in a deck oven, where every shelf is one.</summary>
     public int? FloorPlaces { get; init; }
 }

@@ -24,12 +24,44 @@ public sealed record BakeProblem(
 public sealed record BakeOven(
     string Id, int Shelves, int MinC, int MaxC, int HeatCPerMin, int CoolCPerMin, int StartC, int OpenMin, int CloseMin)
 {
-    /// <summary>How many of its trays may stand on its floor at a time, 0 to its shelves; null: any of them.</summary>
+    /// <summary>Places for trays on its floor, beside its shelves; at least 0. Null: what bakes on a floor takes a shelf like everything else.</summary>
     public int? FloorPlaces { get; init; }
 
     /// <summary>How many trays of a bake it holds at a time.</summary>
-    public int PlacesFor(Bake bake) => bake.OnFloor ? Math.Min(Shelves, FloorPlaces ?? Shelves) : Shelves;
+    public int PlacesFor(Bake bake) => TakesFloor(bake.OnFloor) ? FloorPlaces!.Value : Shelves;
+
+    /// <summary>Whether a tray that bakes on the floor, or does not, takes one of the places there and no shelf.</summary>
+    public bool TakesFloor(bool onFloor) => onFloor && FloorPlaces is not null;
+
+    /// <summary>
+    /// The stretches of time within which it may be on, in order, none touching another; between them it is off and keeps what
+    /// heat it keeps. By default the one from <see cref="OpenMin"/> to <see cref="CloseMin"/>, which are their first and last minute.
+    /// </summary>
+    public IReadOnlyList<OvenOpening> Openings => several ?? [new OvenOpening(OpenMin, CloseMin)];
+
+    private IReadOnlyList<OvenOpening>? several;
+
+    /// <summary>The same oven, open at other times.</summary>
+    /// <param name="openings">Stretches of time in any order; those that overlap or touch are one.</param>
+    public BakeOven OpenAt(IEnumerable<OvenOpening> openings)
+    {
+        var joined = new List<OvenOpening>();
+        foreach (var opening in openings.OrderBy(opening => opening.FromMin))
+            if (joined.Count > 0 && opening.FromMin <= joined[^1].ToMin) joined[^1] = joined[^1] with { ToMin = Math.Max(joined[^1].ToMin, opening.ToMin) };
+            else joined.Add(opening);
+        return this with
+        {
+            OpenMin = joined.Count > 0 ? joined[0].FromMin : 0,
+            CloseMin = joined.Count > 0 ? joined[^1].ToMin : 0,
+            several = joined.Count > 1 ? joined : null,
+        };
+    }
 }
+
+/// <summary>A stretch of time within which an oven may be on.</summary>
+/// <param name="FromMin">First minute.</param>
+/// <param name="ToMin">Minute by which it is off.</param>
+public sealed record OvenOpening(int FromMin, int ToMin);
 
 /// <summary>One temperature of a bake.</summary>
 /// <param name="TempC">The temperature.</param>

@@ -33,7 +33,7 @@ public static class DayPlanner
         var question = new OvenQuestion(snapshot, calendar);
         var round = Best(snapshot, calendar, question, effort, MostRounds, patience);
         var troubles = Troubles.In(snapshot, round, patience);
-        return PlannedDays.From(round, question.Stretches, calendar.Stretches, troubles) with { IsSettled = !patience.IsOver };
+        return PlannedDays.From(round, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles) with { IsSettled = !patience.IsOver };
     }
 
     /// <summary>The best round for a snapshot.</summary>

@@ -6,30 +6,38 @@ namespace Lumpet.Core.DayPlan;
 public static class HeatCurve
 {
     /// <summary>
-    /// Corners of the chamber's curve under its settings, from its first setting until some minutes after it was
-    /// switched off. An oven gains and loses degrees evenly, so the lines between corners are exact.
+    /// Corners of the chamber's curve under its settings, a curve for each time for which it is on, until some minutes after it
+    /// was switched off; where it is on again by then, the curve goes on. An oven gains and loses degrees evenly, so the lines
+    /// between corners are exact.
     /// </summary>
     /// <param name="oven">The oven as it was asked.</param>
     /// <param name="settings">Its settings, sorted; the last is off.</param>
-    /// <param name="afterMin">For how many minutes after the last setting the curve goes on.</param>
-    public static IReadOnlyList<HeatPoint> Of(BakeOven oven, IReadOnlyList<OvenSetting> settings, int afterMin)
+    /// <param name="afterMin">For how many minutes after it is off a curve goes on.</param>
+    public static IReadOnlyList<IReadOnlyList<HeatPoint>> Of(BakeOven oven, IReadOnlyList<OvenSetting> settings, int afterMin)
     {
         if (settings.Count == 0) return [];
-        var points = new List<HeatPoint>();
-        var (now, slope) = (oven.StartC, int.MaxValue);
+        var (curves, points) = (new List<IReadOnlyList<HeatPoint>>(), new List<HeatPoint>());
+        var (now, slope, offFrom) = (oven.StartC, int.MaxValue, int.MaxValue);
         int? setting = null;
         var next = 0;
         for (var minute = 0; minute <= settings[^1].AtMin + afterMin; minute++)
         {
-            while (next < settings.Count && settings[next].AtMin <= minute) setting = settings[next++].TempC;
+            for (; next < settings.Count && settings[next].AtMin <= minute; next++)
+                (setting, offFrom) = (settings[next].TempC, settings[next].TempC is null ? settings[next].AtMin : int.MaxValue);
             var after = Step(oven, now, setting);
-            if (next > 0 && after - now != slope) points.Add(new HeatPoint(minute, now));
-            if (next > 0) slope = after - now;
+            var isDrawn = next > 0 && (setting is not null || minute - offFrom <= afterMin);
+            if (isDrawn && after - now != slope) points.Add(new HeatPoint(minute, now));
+            slope = isDrawn ? after - now : int.MaxValue;
+            if (!isDrawn && points.Count > 0)
+            {
+                curves.Add([.. points, new HeatPoint(minute, now)]);
+                points.Clear();
+            }
+
             now = after;
         }
 
-        points.Add(new HeatPoint(settings[^1].AtMin + afterMin + 1, now));
-        return points;
+        return [.. curves, [.. points, new HeatPoint(settings[^1].AtMin + afterMin + 1, now)]];
     }
 
     private static int Step(BakeOven oven, int now, int? setting) =>

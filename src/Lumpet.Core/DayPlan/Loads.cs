@@ -9,14 +9,14 @@ internal static class Loads
 {
     /// <summary>The loads of a plan, in order of time.</summary>
     public static IReadOnlyList<Load> From(
-        IReadOnlyList<LotWork> works, IReadOnlyList<MadeBatch> made, BakePlan plan, IReadOnlyDictionary<string, Oven> stretches)
+        IReadOnlyList<LotWork> works, IReadOnlyList<MadeBatch> made, BakePlan plan, IReadOnlyDictionary<string, Oven> ovens)
     {
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         var visits = works
             .SelectMany(work => work.Graph.Bakes.SelectMany(node => baked[work.BakeId(node)]
-                .SelectMany(tray => VisitsOf(work.Lot.Id, work.Lot.Trays[tray.Tray - 1], work.Graph.Nodes[node], tray, stretches))))
+                .SelectMany(tray => VisitsOf(work.Lot.Id, work.Lot.Trays[tray.Tray - 1], work.Graph.Nodes[node], tray, ovens))))
             .Concat(made.SelectMany(one => one.Batch.How.Method.Where(step => step.IsBake).SelectMany(step => baked[DayMaking.BakeId(one.Batch, step.Id)]
-                .SelectMany(tray => VisitsOf(one.Batch.Id, 0, step, tray, stretches)))))
+                .SelectMany(tray => VisitsOf(one.Batch.Id, 0, step, tray, ovens)))))
             .ToArray();
         var shelves = Shelves(visits);
         return [.. visits
@@ -38,7 +38,7 @@ internal static class Loads
     }
 
     private sealed record TrayVisit(
-        string LotId, string StepId, int Tray, int Pies, string OvenId, IReadOnlyList<VisitStage> Stages, string? FromOvenId, int LeftAtMin, bool IsOnFloor, int Shelves)
+        string LotId, string StepId, int Tray, int Pies, string OvenId, IReadOnlyList<VisitStage> Stages, string? FromOvenId, int LeftAtMin, bool IsOnFloor, Oven Oven)
     {
         public int StartMin => Stages[0].StartMin;
 
@@ -48,7 +48,7 @@ internal static class Loads
     }
 
     private static IEnumerable<TrayVisit> VisitsOf(
-        string of, int pies, Step step, BakedTray tray, IReadOnlyDictionary<string, Oven> stretches)
+        string of, int pies, Step step, BakedTray tray, IReadOnlyDictionary<string, Oven> ovens)
     {
         var stages = step.Stages;
         var index = 0;
@@ -67,54 +67,38 @@ internal static class Loads
                 step.Id,
                 tray.Tray,
                 pies,
-                stretches[tray.Stages[first].OvenId].Id,
+                tray.Stages[first].OvenId,
                 stay,
                 before?.OvenId,
                 before?.EndMin ?? 0,
                 step.Place == OvenPlace.Floor,
-                stretches[tray.Stages[first].OvenId].Shelves);
+                ovens[tray.Stages[first].OvenId]);
             yield return before;
         }
     }
 
     /// <summary>
-    /// What bakes on the floor takes the lowest shelves, of which the planner counts the places; every other tray the topmost
-    /// shelf that is free, if it can one that nothing on the floor wants meanwhile. Where trays stand so that the floor is
-    /// taken all the same, the oven's lines say it.
+    /// A place for each tray, in order of time: the topmost shelf that is free, or on the floor, whose places come after the
+    /// shelves. Where an oven has no places of its own there, what bakes on the floor takes the lowest shelf.
     /// </summary>
     private static Dictionary<TrayVisit, int> Shelves(TrayVisit[] visits)
     {
         var shelves = new Dictionary<TrayVisit, int>();
-        foreach (var oven in visits.GroupBy(visit => visit.OvenId))
+        foreach (var inOven in visits.GroupBy(visit => visit.OvenId))
         {
-            // In order of time one is always free, since the planner never puts in more trays than there are shelves.
-            var freeFrom = new int[oven.First().Shelves];
-            var kept = OnTheFloor(oven, freeFrom.Length);
-            foreach (var visit in oven.OrderBy(visit => visit.StartMin).ThenBy(visit => visit.IsOnFloor ? 0 : 1).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
+            // One is always free, since the planner never puts in more trays than there are places.
+            var oven = inOven.First().Oven;
+            var freeFrom = new int[oven.Shelves + (oven.FloorPlaces ?? 0)];
+            foreach (var visit in inOven.OrderBy(visit => visit.StartMin).ThenBy(visit => visit.IsOnFloor ? 0 : 1).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
             {
-                bool IsFree(int at) => freeFrom[at] <= visit.StartMin;
-                var free = Enumerable.Range(0, freeFrom.Length).Where(IsFree).ToArray();
-                var shelf = visit.IsOnFloor
-                    ? IsFree(kept[visit]) ? kept[visit] : free[^1]
-                    : free.Where(at => !kept.Any(floor => floor.Value == at && floor.Key.StartMin < visit.EndMin && floor.Key.EndMin > visit.StartMin)).DefaultIfEmpty(free[0]).First();
-                freeFrom[shelf] = visit.EndMin;
-                shelves[visit] = shelf + 1;
+                var apart = visit.IsOnFloor && oven.FloorPlaces is not null;
+                var places = apart ? Enumerable.Range(oven.Shelves, oven.FloorPlaces!.Value) : visit.IsOnFloor ? Enumerable.Range(0, oven.Shelves).Reverse() : Enumerable.Range(0, oven.Shelves);
+                var place = places.First(at => freeFrom[at] <= visit.StartMin);
+                freeFrom[place] = visit.EndMin;
+                shelves[visit] = place + 1;
             }
         }
 
         return shelves;
-    }
-
-    /// <summary>The shelf of each tray that stands on the floor: the lowest that is free, in order of time.</summary>
-    private static Dictionary<TrayVisit, int> OnTheFloor(IEnumerable<TrayVisit> visits, int shelves)
-    {
-        var (kept, freeFrom) = (new Dictionary<TrayVisit, int>(), new int[shelves]);
-        foreach (var visit in visits.Where(visit => visit.IsOnFloor).OrderBy(visit => visit.StartMin).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
-        {
-            kept[visit] = Array.FindLastIndex(freeFrom, minute => minute <= visit.StartMin);
-            freeFrom[kept[visit]] = visit.EndMin;
-        }
-
-        return kept;
     }
 }

@@ -7,28 +7,19 @@ namespace Lumpet.Core.DayPlan;
 /// <summary>Turns lots into what the oven planner is asked.</summary>
 internal sealed class OvenQuestion
 {
+    // Nobody has looked at the ovens when a day begins; they are at room temperature then.
+    private const int RoomC = 25;
+
     private readonly DaySnapshot snapshot;
     private readonly IReadOnlyList<BakeOven> ovens;
 
-    /// <summary>A question about the ovens of a snapshot.</summary>
+    /// <summary>A question about the ovens of a snapshot, on while people are there; what heat is left from one shift helps the next.</summary>
     public OvenQuestion(DaySnapshot snapshot, ShiftCalendar calendar)
     {
         this.snapshot = snapshot;
-        var stretches = new Dictionary<string, Oven>();
-        var problemOvens = new List<BakeOven>();
-        foreach (var oven in snapshot.Ovens)
-            for (var index = 0; index < calendar.Stretches.Count; index++)
-            {
-                var id = calendar.Stretches.Count == 1 ? oven.Id : $"{oven.Id}/{index + 1}";
-                stretches[id] = oven;
-                problemOvens.Add(During(oven, calendar.Stretches[index], id));
-            }
-
-        (Stretches, ovens) = (stretches, problemOvens);
+        OvenOpening[] openings = [.. calendar.Stretches.Select(stretch => new OvenOpening(stretch.StartMin, stretch.EndMin))];
+        ovens = [.. snapshot.Ovens.Select(oven => AsAsked(oven).OpenAt(openings))];
     }
-
-    /// <summary>Which oven of the bakery each oven of the problem is.</summary>
-    public IReadOnlyDictionary<string, Oven> Stretches { get; }
 
     /// <summary>The problem, with the releases and dues that a round aims at.</summary>
     /// <param name="aims">The lots.</param>
@@ -36,10 +27,8 @@ internal sealed class OvenQuestion
     public BakeProblem Problem(IReadOnlyList<LotAim> aims, IEnumerable<Bake> before) => new(
         snapshot.ToleranceC, snapshot.TransferMin, ovens, [.. before, .. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node)))]);
 
-    /// <summary>The oven as the planner sees it in one stretch of time in which people are there.</summary>
-    private static BakeOven During(Oven oven, DayShift stretch, string id) =>
-        // Ovens start a stretch at room temperature: what is left of an earlier heat is a gift, not a plan.
-        new(id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, 25, stretch.StartMin, stretch.EndMin) { FloorPlaces = oven.FloorPlaces };
+    private static BakeOven AsAsked(Oven oven) =>
+        new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces };
 
     private static Bake BakeOf(LotAim aim, int node) => new(
         aim.Work.BakeId(node),

@@ -1,4 +1,3 @@
-using Lumpet.Core.Bakery;
 using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
@@ -62,7 +61,7 @@ public static class OvenSteps
         Stay[] stays = [.. day.Loads.SelectMany(load => load.Visits.Select(visit => new Stay(load.OvenId, load.Number, visit, day.Thing(visit).Step)))];
         var settings = day.BakePlan.Settings.Select(setting =>
         {
-            var oven = day.Stretches[setting.OvenId].Id;
+            var oven = setting.OvenId;
             var drops = stays.Any(stay => stay.OvenId == oven && stay.Visit.Stages.Skip(1).Any(stage => stage.StartMin == setting.AtMin));
             return new OvenStep(setting.AtMin, setting.TempC is null ? OvenAct.Off : drops ? OvenAct.Drop : OvenAct.Set, oven, setting.TempC, 0, []);
         });
@@ -112,19 +111,23 @@ public static class OvenSteps
             .GroupBy(stay => (stay.OvenId, stay.Load))
             .Select(load =>
             {
-                var (start, wanted, trays) = (load.First().Visit.Stages[0].StartMin, load.Max(stay => stay.Step.HeatedTrayMin), load.Sum(stay => stay.Visit.Shelves.Count));
+                var (start, wanted) = (load.First().Visit.Stages[0].StartMin, load.Max(stay => stay.Step.HeatedTrayMin));
                 var from = start;
-                while (from > start - wanted && IsOn(day, load.Key.OvenId, from - 1) && FreeShelves(day, stays, load.Key.OvenId, from - 1) >= trays) from--;
+                while (from > start - wanted && IsOn(day, load.Key.OvenId, from - 1) && HasRoom(day, stays, load.Key.OvenId, from - 1, load)) from--;
                 return new OvenStep(from, OvenAct.HeatTrays, load.Key.OvenId, load.First().TempAt(start), load.Key.Load, [.. load.Select(stay => stay.Visit)]) { HeatedMin = start - from };
             });
 
     private static bool IsOn(PlannedDay day, string ovenId, int minute) =>
-        day.BakePlan.Settings.LastOrDefault(setting => day.Stretches[setting.OvenId].Id == ovenId && setting.AtMin <= minute)?.TempC is not null;
+        day.BakePlan.Settings.LastOrDefault(setting => setting.OvenId == ovenId && setting.AtMin <= minute)?.TempC is not null;
 
-    private static int FreeShelves(PlannedDay day, Stay[] stays, string ovenId, int minute)
+    /// <summary>Whether there are places to spare for trays at a minute, on the shelves and on the floor.</summary>
+    private static bool HasRoom(PlannedDay day, Stay[] stays, string ovenId, int minute, IEnumerable<Stay> trays)
     {
-        Oven oven = day.Stretches.Values.First(one => one.Id == ovenId);
-        return oven.Shelves - stays.Where(stay => stay.OvenId == ovenId && stay.Visit.Stages[0].StartMin <= minute && stay.Visit.EndMin > minute).Sum(stay => stay.Visit.Shelves.Count);
+        var oven = day.Ovens[ovenId];
+        int[] taken = [.. stays.Where(stay => stay.OvenId == ovenId && stay.Visit.Stages[0].StartMin <= minute && stay.Visit.EndMin > minute).SelectMany(stay => stay.Visit.Shelves)];
+        int[] wanted = [.. trays.SelectMany(stay => stay.Visit.Shelves)];
+        return wanted.Concat(taken).Count(place => place <= oven.Shelves) <= oven.Shelves
+            && wanted.Concat(taken).Count(place => place > oven.Shelves) <= (oven.FloorPlaces ?? 0);
     }
 
     private static int Rank(OvenAct act) => act switch

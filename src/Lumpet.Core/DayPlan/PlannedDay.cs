@@ -9,7 +9,7 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Lots">What is made.</param>
 /// <param name="Problem">What the ovens were asked.</param>
 /// <param name="BakePlan">What they answered.</param>
-/// <param name="Stretches">Which oven each oven of the problem is: an oven is asked once for every stretch of time with people.</param>
+/// <param name="Ovens">The ovens, by id.</param>
 /// <param name="Loads">Loads in order of time.</param>
 /// <param name="Tasks">Every task, in order of time.</param>
 /// <param name="Batches">Dough batches, in order of mixing.</param>
@@ -21,7 +21,7 @@ public sealed record PlannedDay(
     IReadOnlyList<Lot> Lots,
     BakeProblem Problem,
     BakePlan BakePlan,
-    IReadOnlyDictionary<string, Oven> Stretches,
+    IReadOnlyDictionary<string, Oven> Ovens,
     IReadOnlyList<Load> Loads,
     IReadOnlyList<DayTask> Tasks,
     IReadOnlyList<DoughBatch> Batches,
@@ -78,7 +78,7 @@ public sealed record Load(int Number, string OvenId, int StartMin, IReadOnlyList
 /// <param name="StepId">The bake's step.</param>
 /// <param name="Pies">Pies on them; 0 of what is made before.</param>
 /// <param name="Stages">Their stages in this oven.</param>
-/// <param name="Shelves">The shelf of each tray, from 1 at the top.</param>
+/// <param name="Shelves">The shelf of each tray, from 1 at the top; places on the floor come after the last shelf.</param>
 /// <param name="TrayPies">Pies on each of these trays.</param>
 /// <param name="FromOvenId">The oven they come from, or null where they come from the bench.</param>
 /// <param name="LeftAtMin">When they left that oven; meaningless without one.</param>

@@ -34,7 +34,7 @@ public sealed record SharedTime(string What, int FromMin, int ToMin)
 
     private static IEnumerable<(string OvenId, string Name, int From, int To)> OnTimes(PlannedDay day) =>
         from stretch in day.BakePlan.Settings.GroupBy(setting => setting.OvenId)
-        let oven = day.Stretches[stretch.Key]
+        let oven = day.Ovens[stretch.Key]
         from pair in stretch.Zip(stretch.Skip(1))
         where pair.First.TempC is not null
         // Settings that follow one another are one time of heat.

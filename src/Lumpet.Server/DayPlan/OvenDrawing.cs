@@ -1,4 +1,5 @@
 using Lumpet.Core.Bakery;
+using Lumpet.Core.Baking;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Steps;
@@ -58,15 +59,13 @@ internal static class OvenDrawing
             .. all.Where(one => one.Item.OvenId == visit.FromOvenId && one.Item.Visit.LotId == visit.LotId && one.Item.Visit.StepId == visit.StepId && one.Item.Visit.EndMin == visit.LeftAtMin)
                 .Select(one => one.Index),
         ];
-        var asked = plan.Problem.Ovens.Where(stretch => plan.Stretches[stretch.Id].Id == oven.Id).ToArray();
-        var curves = asked
-            .Select(stretch => HeatCurve.Of(stretch, [.. plan.BakePlan.Settings.Where(setting => setting.OvenId == stretch.Id)], AfterMin))
-            .Where(curve => curve.Count > 0);
-        var settings = plan.BakePlan.Settings.Where(setting => plan.Stretches[setting.OvenId].Id == oven.Id);
+        OvenSetting[] settings = [.. plan.BakePlan.Settings.Where(setting => setting.OvenId == oven.Id)];
+        var curves = HeatCurve.Of(plan.Problem.Ovens.First(asked => asked.Id == oven.Id), settings, AfterMin);
         return new OvenAnswer(
             oven.Id,
             oven.Name,
             oven.Shelves,
+            oven.FloorPlaces ?? 0,
             oven.DialOffsetC,
             [.. curves.Select(curve => curve.Select(point => new CurvePoint(point.AtMin, point.Celsius)).ToArray())],
             [.. settings.Select(setting => new SettingAnswer(
@@ -92,7 +91,7 @@ internal static class OvenDrawing
             lot?.Pan.Footprint.Width.Centimetres ?? 0,
             lot is { Pan.IsRound: false } ? lot.Pan.Footprint.Length.Centimetres : null,
             [.. visit.Stages.Select(stage => new StageAnswer(stage.Number, stage.TempC, book.Clock.At(stage.StartMin), book.Clock.At(stage.EndMin)))],
-            visit.FromOvenId is null ? null : plan.Stretches.Values.First(oven => oven.Id == visit.FromOvenId).Name,
+            visit.FromOvenId is null ? null : plan.Ovens[visit.FromOvenId].Name,
             book.Clock.At(neededMin),
             step.Sign,
             id,

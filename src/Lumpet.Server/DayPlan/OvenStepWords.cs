@@ -39,16 +39,24 @@ internal static class OvenStepWords
             Sentence(book, plan, step, oven),
             dial,
             step.TempC,
-            [.. step.Visits.SelectMany(visit => visit.Shelves).Order()],
+            Places(oven, [.. step.Visits.SelectMany(visit => visit.Shelves).Order()]),
             [.. step.Visits.Select(visit => plan.Thing(visit).Name).Distinct()],
             readyWhen,
             caution);
     }
 
+    /// <summary>"shelves 1, 2, floor 1": where trays are.</summary>
+    private static string Places(Oven oven, int[] places)
+    {
+        string Named(string one, string several, int[] numbers) => numbers.Length == 0 ? string.Empty : $"{(numbers.Length == 1 ? one : several)} {string.Join(", ", numbers)}";
+        string[] said = [Named("shelf", "shelves", [.. places.Where(place => place <= oven.Shelves)]), Named("floor", "floor", [.. places.Where(place => place > oven.Shelves).Select(place => place - oven.Shelves)])];
+        return string.Join(", ", said.Where(words => words.Length > 0));
+    }
+
     private static string Sentence(DayBook book, PlannedDay plan, OvenStep step, Oven oven)
     {
         var what = string.Join("; ", step.Visits.GroupBy(visit => (visit.LotId, visit.StepId)).Select(group =>
-            $"{What(plan, group.First() with { Pies = group.Sum(visit => visit.Pies), TrayPies = [.. group.SelectMany(visit => visit.TrayPies)] })}{(plan.Thing(group.First()).Lot is { } lot ? $", {lot.Pan.Name}" : string.Empty)}{Floor(plan, group, oven)}"));
+            $"{What(plan, group.First() with { Pies = group.Sum(visit => visit.Pies), TrayPies = [.. group.SelectMany(visit => visit.TrayPies)] })}{(plan.Thing(group.First()).Lot is { } lot ? $", {lot.Pan.Name}" : string.Empty)}{StepWords.Place(Bake(plan, group.First()).Place)}"));
         return step.Act switch
         {
             OvenAct.Off => "Switch off",
@@ -83,15 +91,6 @@ internal static class OvenStepWords
     {
         var wanted = step.Visits.Max(visit => Bake(plan, visit).HeatedTrayMin);
         return step.HeatedMin < wanted ? $" of the {wanted} wanted" : string.Empty;
-    }
-
-    /// <summary>On the floor where it stands there; where another tray has that place, that is said.</summary>
-    private static string Floor(PlannedDay plan, IEnumerable<LoadVisit> visits, Oven oven)
-    {
-        var all = visits.ToArray();
-        if (Bake(plan, all[0]).Place != OvenPlace.Floor) return StepWords.Place(Bake(plan, all[0]).Place);
-        var above = all.SelectMany(visit => visit.Shelves).Count(shelf => shelf <= oven.Shelves - (oven.FloorPlaces ?? oven.Shelves));
-        return above == 0 ? ", on the floor" : $", on the floor; {(above == 1 ? "1 tray has" : $"{above} trays have")} no place there and stand{(above == 1 ? "s" : string.Empty)} low";
     }
 
     private static (string ReadyWhen, string Caution) Signs(PlannedDay plan, OvenStep step)

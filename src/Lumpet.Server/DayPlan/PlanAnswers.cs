@@ -93,7 +93,8 @@ public sealed record BlockAnswer(Moment From, Moment To, IReadOnlyList<Moment> H
 /// <summary>An oven over time.</summary>
 /// <param name="Id">Its id.</param>
 /// <param name="Name">Its name.</param>
-/// <param name="Shelves">Trays it holds.</param>
+/// <param name="Shelves">Trays it holds on its shelves.</param>
+/// <param name="FloorPlaces">Trays it holds on its floor beside them.</param>
 /// <param name="DialOffsetC">What its dial shows beyond the conventional temperature.</param>
 /// <param name="Curve">Corners of its temperature over time, one line for each stretch.</param>
 /// <param name="Settings">Changes of its setting.</param>
@@ -101,7 +102,7 @@ public sealed record BlockAnswer(Moment From, Moment To, IReadOnlyList<Moment> H
 public sealed record OvenAnswer(
     string Id,
     string Name,
-    int Shelves,
+    int Shelves, int FloorPlaces,
     int DialOffsetC,
     IReadOnlyList<IReadOnlyList<CurvePoint>> Curve,
     IReadOnlyList<SettingAnswer> Settings,
@@ -216,9 +217,9 @@ public sealed record NeighbourAnswer(string Id, string Name, string About, Momen
 /// <param name="Words">The step in words.</param>
 /// <param name="DialC">What the dial is set to; null where nothing is set.</param>
 /// <param name="TempC">Temperature that it is drawn in.</param>
-/// <param name="Shelves">Shelves concerned.</param>
+/// <param name="Places">Where the trays concerned are: "shelves 1, 2, floor 1"; may be empty.</param>
 /// <param name="Products">Names of the products concerned.</param>
 /// <param name="ReadyWhen">How one sees that what comes out is done.</param>
 /// <param name="Caution">What can hurt.</param>
 public sealed record OvenStepAnswer(
-    Moment At, string Act, string Oven, string Words, int? DialC, int? TempC, IReadOnlyList<int> Shelves, IReadOnlyList<string> Products, string ReadyWhen, string Caution);
+    Moment At, string Act, string Oven, string Words, int? DialC, int? TempC, string Places, IReadOnlyList<string> Products, string ReadyWhen, string Caution);

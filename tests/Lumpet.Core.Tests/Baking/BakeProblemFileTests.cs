@@ -1,3 +1,4 @@
+using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Files;
 using Xunit;
 
@@ -103,6 +104,32 @@ public sealed class BakeProblemFileTests
         Assert.True(BakeProblemFile.Read(written.Replace("\"place\": \"floor\"", "\"onFloor\": true", StringComparison.Ordinal)).Bakes[0].OnFloor);
         var refused = Assert.Throws<BakeFileException>(() => BakeProblemFile.Read(written.Replace("\"floor\"", "\"roof\"", StringComparison.Ordinal)));
         Assert.Contains("place", refused.Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void An_oven_may_be_open_several_times_and_reads_back_as_it_was_written()
+    {
+        var oven = ExampleProblem.Problem.Ovens[0].OpenAt([new OvenOpening(300, 600), new OvenOpening(0, 120), new OvenOpening(120, 150)]);
+        Assert.Equal((0, 600), (oven.OpenMin, oven.CloseMin));
+        var read = BakeProblemFile.Read(BakePlanFile.Write(ExampleProblem.Problem with { Ovens = [oven] }));
+        // Those that touch are one.
+        Assert.Equal([new OvenOpening(0, 150), new OvenOpening(300, 600)], read.Ovens[0].Openings);
+        Assert.Equal((0, 600), (read.Ovens[0].OpenMin, read.Ovens[0].CloseMin));
+        var none = BakeProblemFile.Read(BakePlanFile.Write(ExampleProblem.Problem with { Ovens = [oven.OpenAt([])] })).Ovens[0];
+        Assert.True(none.OpenMin == none.CloseMin);
+    }
+
+    [Theory]
+    [InlineData("[{\"fromMin\": 0, \"toMin\": 90}, {\"fromMin\": 80, \"toMin\": 200}]", "openings[1].fromMin")]
+    [InlineData("[{\"fromMin\": 90, \"toMin\": 80}]", "openings[0].toMin")]
+    [InlineData("[null]", "openings[0]")]
+    [InlineData("[{\"fromMin\": 0}]", "openings[0].toMin")]
+    public void Openings_that_make_no_sense_are_refused_by_name(string openings, string field)
+    {
+        var text = ExampleProblem.ProblemText.Replace("\"openMin\": 0, \"closeMin\": 600", $"\"openings\": {openings}", StringComparison.Ordinal);
+        Assert.Contains(field, Assert.Throws<BakeFileException>(() => BakeProblemFile.Read(text)).Message, StringComparison.Ordinal);
+        var both = text.Replace("\"openings\"", "\"closeMin\": 600, \"openings\"", StringComparison.Ordinal);
+        Assert.Contains("leave those out", Assert.Throws<BakeFileException>(() => BakeProblemFile.Read(both)).Message, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -104,7 +104,7 @@ internal sealed class EveryPlan
             if (at.Oven >= 0) running += Math.Min(Math.Max(at.Minutes, 0), stages[at.Stage].MinMin);
         }
 
-        return 1000 * Math.Max(0, ((minutes - running) / Math.Max(1, problem.Ovens.Sum(oven => oven.Shelves))) - 1);
+        return 1000 * Math.Max(0, ((minutes - running) / Math.Max(1, problem.Ovens.Sum(oven => oven.Shelves + (oven.FloorPlaces ?? 0)))) - 1);
     }
 
     private bool IsOut(Now now, int tray) => now.Trays[tray].Stage == trays[tray].Bake.Stages.Count;
@@ -207,11 +207,12 @@ internal sealed class EveryPlan
 
         var (of, at) = (problem.Ovens[oven], now.Ovens[oven]);
         int[] inside = [.. Enumerable.Range(0, trays.Length).Where(tray => now.Trays[tray].Oven == oven && !IsOut(now, tray))];
-        if (inside.Length > of.Shelves || inside.Count(tray => trays[tray].Bake.OnFloor) > (of.FloorPlaces ?? of.Shelves)) yield break;
+        var onFloor = of.FloorPlaces is null ? 0 : inside.Count(tray => trays[tray].Bake.OnFloor);
+        if (inside.Length - onFloor > of.Shelves || onFloor > (of.FloorPlaces ?? 0)) yield break;
         foreach (var setting in temperatures.Append(Off))
         {
             if (setting != at.Setting && !at.IsHeld) continue;
-            if (setting == Off ? inside.Length > 0 : minute < of.OpenMin || minute >= of.CloseMin || setting < of.MinC || setting > of.MaxC) continue;
+            if (setting == Off ? inside.Length > 0 : !of.Openings.Any(opening => minute >= opening.FromMin && minute < opening.ToMin) || setting < of.MinC || setting > of.MaxC) continue;
             if (inside.Any(tray => Math.Abs(setting - trays[tray].Bake.Stages[now.Trays[tray].Stage].TempC) > problem.ToleranceC || (now.Trays[tray].Minutes == JustIn && at.Chamber != setting))) continue;
             var isHeld = setting == Off || (setting == at.Setting && at.IsHeld) || inside.Any(tray => trays[tray].Bake.Stages[now.Trays[tray].Stage].TempC == setting);
             OvenNow[] ovens = [.. now.Ovens];

@@ -2668,9 +2668,14 @@ export interface components {
             name: string;
             /**
              * Format: int32
-             * @description Trays it holds.
+             * @description Trays it holds on its shelves.
              */
             shelves: number;
+            /**
+             * Format: int32
+             * @description Trays it holds on its floor beside them.
+             */
+            floorPlaces: number;
             /**
              * Format: int32
              * @description What its dial shows beyond the conventional temperature.
@@ -2719,7 +2724,7 @@ export interface components {
             dialOffsetC: null | number;
             /**
              * Format: int32
-             * @description Trays that may stand on its floor; null where every shelf is a floor.
+             * @description Places for trays on its floor, beside its shelves; null where it has none apart.
              */
             floorPlaces?: null | number;
         };
@@ -2743,8 +2748,8 @@ export interface components {
              * @description Temperature that it is drawn in.
              */
             tempC: null | number;
-            /** @description Shelves concerned. */
-            shelves: number[];
+            /** @description Where the trays concerned are: "shelves 1, 2, floor 1"; may be empty. */
+            places: string;
             /** @description Names of the products concerned. */
             products: string[];
             /** @description How one sees that what comes out is done. */

@@ -68,7 +68,20 @@ public static class BakePlanFile
             BakeProblemFile.Format,
             problem.ToleranceC,
             problem.TransferMin,
-            problem.Ovens,
+            Ovens = problem.Ovens.Select(oven => new
+            {
+                oven.Id,
+                oven.Shelves,
+                oven.FloorPlaces,
+                oven.MinC,
+                oven.MaxC,
+                oven.HeatCPerMin,
+                oven.CoolCPerMin,
+                oven.StartC,
+                OpenMin = oven.Openings.Count == 1 ? oven.OpenMin : (int?)null,
+                CloseMin = oven.Openings.Count == 1 ? oven.CloseMin : (int?)null,
+                Openings = oven.Openings.Count == 1 ? null : oven.Openings,
+            }),
             Bakes = problem.Bakes.Select(bake => new
             {
                 bake.Id,

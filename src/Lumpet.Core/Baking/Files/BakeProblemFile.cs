@@ -46,14 +46,31 @@ public static class BakeProblemFile
             checks.Whole($"{at}.heatCPerMin", written.HeatCPerMin, 1),
             checks.Whole($"{at}.coolCPerMin", written.CoolCPerMin, 1),
             checks.Whole($"{at}.startC", written.StartC),
-            checks.Whole($"{at}.openMin", written.OpenMin),
-            checks.Whole($"{at}.closeMin", written.CloseMin))
+            written.Openings is null ? checks.Whole($"{at}.openMin", written.OpenMin) : 0,
+            written.Openings is null ? checks.Whole($"{at}.closeMin", written.CloseMin) : 0)
         {
             FloorPlaces = written.FloorPlaces is null ? null : checks.Whole($"{at}.floorPlaces", written.FloorPlaces, 0),
         };
         AtLeast(checks, $"{at}.maxC", oven.MaxC, "minC", oven.MinC);
         AtLeast(checks, $"{at}.closeMin", oven.CloseMin, "openMin", oven.OpenMin);
-        return oven;
+        return written.Openings is { } openings ? oven.OpenAt(Openings(checks, at, written, openings)) : oven;
+    }
+
+    private static OvenOpening[] Openings(BakeFileChecks checks, string at, WrittenOven oven, IReadOnlyList<WrittenOpening?> written)
+    {
+        if (oven.OpenMin is not null || oven.CloseMin is not null) checks.Add($"{at}.openings", "they take the place of openMin and closeMin: leave those out");
+        var openings = checks.Each($"{at}.openings", written, _ => null, (place, opening) => Opening(checks, place, opening));
+        for (var index = 1; index < openings.Length; index++)
+            if (openings[index].FromMin < openings[index - 1].ToMin)
+                checks.Add($"{BakeFileText.Place($"{at}.openings", index, null)}.fromMin", $"it begins at {openings[index].FromMin}, before the one ahead of it ends at {openings[index - 1].ToMin}");
+        return openings;
+    }
+
+    private static OvenOpening Opening(BakeFileChecks checks, string at, WrittenOpening written)
+    {
+        var opening = new OvenOpening(checks.Whole($"{at}.fromMin", written.FromMin), checks.Whole($"{at}.toMin", written.ToMin));
+        AtLeast(checks, $"{at}.toMin", opening.ToMin, "fromMin", opening.FromMin);
+        return opening;
     }
 
     private static Bake ReadBake(BakeFileChecks checks, string at, WrittenBake written)

@@ -6,7 +6,9 @@ namespace Lumpet.Core.Baking.Files;
 internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decimal? TransferMin, IReadOnlyList<WrittenOven?>? Ovens, IReadOnlyList<WrittenBake?>? Bakes);
 
 internal sealed record WrittenOven(
-    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin, decimal? FloorPlaces);
+    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin, IReadOnlyList<WrittenOpening?>? Openings, decimal? FloorPlaces);
+
+internal sealed record WrittenOpening(decimal? FromMin, decimal? ToMin);
 
 internal sealed record WrittenBake(
     string? Id,

@@ -43,18 +43,18 @@ internal static class LowerBounds
     /// <summary>Oven minutes that the stages of a group need: each on the most shelves that its bake may use.</summary>
     private static long ShelfMinutes(BakeProblem problem, Bake[] bakes, (int Low, int High) group)
     {
-        // Counted in whole numbers: shelf-minutes by the number of shelves that they are divided among.
-        var minutes = 0.0;
+        // Places on a floor are beside the shelves, so that what takes them and what takes shelves go on at the same time.
+        var (onShelves, onFloors) = (0.0, 0.0);
         foreach (var bake in bakes)
         {
-            var shelves = Allowed(problem, bake).Select(oven => oven.PlacesFor(bake)).DefaultIfEmpty(0).Max();
-            // The shelves of an oven are shared by all: what is on its floor leaves the others free.
-            if (bake.OnFloor) shelves = Allowed(problem, bake).Select(oven => oven.Shelves).DefaultIfEmpty(0).Max();
-            if (shelves == 0) continue;
-            minutes += bake.Stages.Where(stage => IsIn(stage, group)).Sum(stage => (long)stage.MinMin) * bake.Trays.Count(pies => pies > 0) / (double)shelves;
+            var places = Allowed(problem, bake).Select(oven => oven.PlacesFor(bake)).DefaultIfEmpty(0).Max();
+            if (places == 0) continue;
+            var minutes = bake.Stages.Where(stage => IsIn(stage, group)).Sum(stage => (long)stage.MinMin) * bake.Trays.Count(pies => pies > 0) / (double)places;
+            if (Allowed(problem, bake).Any(oven => oven.TakesFloor(bake.OnFloor))) onFloors += minutes;
+            else onShelves += minutes;
         }
 
-        return (long)Math.Ceiling(minutes - 1e-9);
+        return (long)Math.Ceiling(Math.Max(onShelves, onFloors) - 1e-9);
     }
 
     private static long HeatUp(BakeProblem problem, Bake[] bakes, List<(int Low, int High)> groups)

@@ -38,7 +38,7 @@ internal sealed partial class OvenTimeline
     {
         foreach (var (visit, temperatures, floor) in stays)
         {
-            if (visit.Start < OpenMin || visit.End > CloseMin) return false;
+            if (visit.Start < OpenMin || visit.End > CloseMin || !IsOpenBetween(visit.Start, visit.End - 1)) return false;
             var stage = 0;
             for (var offset = 0; offset < visit.Settings.Length; offset++)
             {
@@ -47,7 +47,7 @@ internal sealed partial class OvenTimeline
                 if (settings[minute] != Undecided && settings[minute] != setting) return false;
                 settings[minute] = setting;
                 if (setting == temperatures[visit.FirstStage + stage]) isOwn[minute] = true;
-                if (++trays[minute] > Oven.Shelves || (floor && ++onFloor[minute] > floorPlaces)) return false;
+                if (Oven.TakesFloor(floor) ? ++onFloor[minute] > Oven.FloorPlaces : ++trays[minute] > Oven.Shelves) return false;
             }
         }
 
@@ -60,9 +60,9 @@ internal sealed partial class OvenTimeline
         OvenRegion? before = null;
         for (var minute = OpenMin; minute < CloseMin; minute++)
         {
-            if (trays[minute] == 0) continue;
+            if (!IsBaking(minute)) continue;
             var (start, now, changes) = (minute, settings[minute], 0);
-            for (; minute < CloseMin && trays[minute] > 0; minute++)
+            for (; minute < CloseMin && IsBaking(minute); minute++)
             {
                 chamber[minute] = now;
                 if (minute > start && settings[minute] != settings[minute - 1]) changes++;
@@ -79,6 +79,8 @@ internal sealed partial class OvenTimeline
             if (chamber[visit.Start] != settings[visit.Start]) return false;
         return true;
     }
+
+    private bool IsBaking(int minute) => trays[minute] > 0 || onFloor[minute] > 0;
 
     /// <summary>
     /// Stays with a minute in a run of one setting that is the temperature of no stage in it. Where the same is set in the
@@ -118,7 +120,8 @@ internal sealed partial class OvenTimeline
         while (true)
         {
             var (before, next) = way > 0 ? (other, other + 1) : (other - 1, other);
-            if (before < 0 || next >= runs.Count || settings[runs[before].From] != settings[runs[next].From] || runs[before].Region == runs[next].Region) return false;
+            if (before < 0 || next >= runs.Count || settings[runs[before].From] != settings[runs[next].From] || runs[before].Region == runs[next].Region
+                || !IsOpenBetween(runs[before].To, runs[next].From)) return false;
             other += way;
             if (runs[other].IsHeld) break;
         }

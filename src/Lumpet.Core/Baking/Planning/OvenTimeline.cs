@@ -23,7 +23,7 @@ internal sealed partial class OvenTimeline
     private readonly int[] floorFullFrom;
     private readonly int[] onBefore;
     private readonly int[] changesBefore;
-    private readonly int floorPlaces;
+    private readonly OvenOpening?[] openings;
     private readonly List<int> events = [];
     private readonly List<OvenRegion> regions = [];
     // Cost of all regions before each, gaps included; one more entry than there are regions.
@@ -40,7 +40,9 @@ internal sealed partial class OvenTimeline
         trays = new int[horizonMin + 1];
         onFloor = new int[horizonMin + 1];
         floorFullFrom = new int[horizonMin + 1];
-        floorPlaces = Math.Min(oven.Shelves, oven.FloorPlaces ?? oven.Shelves);
+        openings = new OvenOpening?[horizonMin + 1];
+        foreach (var opening in oven.Openings)
+            for (var minute = Math.Max(0, opening.FromMin); minute < Math.Min(horizonMin, opening.ToMin); minute++) openings[minute] = opening;
         turns = new bool[horizonMin + 1];
         isOn = new int[horizonMin + 1];
         isOwn = new bool[horizonMin + 1];
@@ -76,8 +78,9 @@ internal sealed partial class OvenTimeline
     /// <summary>The chamber at a decided minute.</summary>
     public int ChamberAt(int minute) => chamber[minute];
 
-    /// <summary>Whether a shelf, or a place on the floor, is free at a minute.</summary>
-    public bool HasRoomAt(int minute, bool floor) => trays[minute] < Oven.Shelves && (!floor || onFloor[minute] < floorPlaces);
+    /// <summary>Whether the oven is open at a minute, and a shelf, or a place on the floor, is free.</summary>
+    public bool HasRoomAt(int minute, bool floor) => openings[minute] is not null
+        && (Oven.TakesFloor(floor) ? onFloor[minute] < Oven.FloorPlaces : trays[minute] < Oven.Shelves);
 
     /// <summary>The first minute from one on at which no shelf, or no place on the floor, is free or the oven is closed.</summary>
     public int FullFrom(int minute, bool floor) => floor ? floorFullFrom[minute] : fullFrom[minute];
@@ -102,6 +105,23 @@ internal sealed partial class OvenTimeline
         var (degrees, rate) = from <= to ? (to - from, Oven.HeatCPerMin) : (from - to, Oven.CoolCPerMin);
         return (degrees + rate - 1) / rate;
     }
+
+    /// <summary>The first minute from which the oven may stand at a temperature, in each stretch of time in which it is open.</summary>
+    public IEnumerable<int> FirstAt(int celsius)
+    {
+        foreach (var opening in Oven.Openings)
+        {
+            if (opening.FromMin >= CloseMin) yield break;
+            var from = Math.Max(0, opening.FromMin);
+            var (end, left) = RegionBefore(from) is { } before ? (before.End, before.ChamberAtEnd) : (0, Oven.StartC);
+            yield return from + MinutesBetween(Cooled(left, from - end), celsius);
+        }
+    }
+
+    /// <summary>Whether the oven may stay on from one minute up to another: it is not closed in between.</summary>
+    private bool IsOpenBetween(int from, int until) => openings[until] is { } opening && opening.FromMin <= from;
+
+    private int Cooled(int celsius, int minutes) => (int)Math.Max(Math.Min(RoomC, celsius), celsius - ((long)Oven.CoolCPerMin * minutes));
 
     /// <summary>The region that ends at or before a minute and after which nothing is decided up to it, or null.</summary>
     public OvenRegion? RegionBefore(int minute)
@@ -147,8 +167,7 @@ internal sealed partial class OvenTimeline
         for (var offset = 0; offset < visit.Length; offset++)
         {
             settings[start + offset] = visit[offset];
-            trays[start + offset]++;
-            if (floor) onFloor[start + offset]++;
+            (Oven.TakesFloor(floor) ? onFloor : trays)[start + offset]++;
         }
 
         ReckonAround(merged);
@@ -201,7 +220,7 @@ internal sealed partial class OvenTimeline
         foreach (var region in regions)
         {
             for (var minute = Math.Max(1, region.Start); minute < region.End; minute++)
-                if (turns[minute] || trays[minute] != trays[minute - 1]) events.Add(minute);
+                if (turns[minute] || trays[minute] != trays[minute - 1] || onFloor[minute] != onFloor[minute - 1]) events.Add(minute);
             if (region.End < turns.Length) events.Add(region.End);
         }
 
@@ -216,8 +235,8 @@ internal sealed partial class OvenTimeline
         var (next, nextOnFloor) = to + 1 < fullFrom.Length ? (fullFrom[to + 1], floorFullFrom[to + 1]) : (CloseMin, CloseMin);
         for (var minute = to; minute >= 0; minute--)
         {
-            if (minute >= CloseMin || !HasRoomAt(minute, floor: false)) next = minute;
-            if (minute >= CloseMin || !HasRoomAt(minute, floor: true)) nextOnFloor = minute;
+            if (!HasRoomAt(minute, floor: false)) next = minute;
+            if (!HasRoomAt(minute, floor: true)) nextOnFloor = minute;
             if (minute < from && fullFrom[minute] == next && floorFullFrom[minute] == nextOnFloor) return;
             (fullFrom[minute], floorFullFrom[minute]) = (next, nextOnFloor);
         }
@@ -320,9 +339,11 @@ internal sealed partial class OvenTimeline
     {
         var from = before?.End ?? 0;
         var temperature = before?.ChamberAtEnd ?? Oven.StartC;
-        var earliestOn = Math.Max(from, OpenMin);
+        if (openings[until] is not { } opening) return -1;
+        // What it was heated to before it was closed it may still have a part of.
+        var earliestOn = Math.Max(from, opening.FromMin);
         if (earliestOn > until || !Arrives(temperature, from, earliestOn, until, wanted)) return -1;
-        if (before is { StaysOn: true } kept && kept.LastSetting == wanted) return until - from;
+        if (before is { StaysOn: true } kept && kept.LastSetting == wanted && earliestOn == from) return until - from;
 
         // The later it is switched on, the colder the chamber arrives: the last minute that does is found by halving.
         var (on, tooLate) = (earliestOn, until + 1);
@@ -339,7 +360,7 @@ internal sealed partial class OvenTimeline
     /// <summary>Whether the chamber stands at the wanted temperature at <paramref name="until"/> when it is set at <paramref name="on"/>.</summary>
     private bool Arrives(int temperature, int from, int on, int until, int wanted)
     {
-        var cooled = Math.Max(Math.Min(RoomC, temperature), temperature - (Oven.CoolCPerMin * (on - from)));
+        var cooled = Cooled(temperature, on - from);
         return cooled <= wanted
             ? cooled + ((long)Oven.HeatCPerMin * (until - on)) >= wanted
             : cooled - ((long)Oven.CoolCPerMin * (until - on)) <= wanted;

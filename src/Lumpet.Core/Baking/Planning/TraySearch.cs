@@ -132,8 +132,9 @@ internal sealed class TraySearch
 
         foreach (var timeline in ovens)
         {
-            foreach (var stage in bake.Stages) MarkAround(timeline.OpenMin + HeatUp(timeline, stage.TempC), latest);
-            MarkAround(timeline.CloseMin, latest);
+            foreach (var stage in bake.Stages)
+                foreach (var first in timeline.FirstAt(stage.TempC)) MarkAround(first, latest);
+            foreach (var opening in timeline.Oven.Openings) MarkAround(Math.Min(opening.ToMin, timeline.CloseMin), latest);
             foreach (var minute in timeline.Events) MarkAround(minute, latest);
             foreach (var region in timeline.Regions)
             {
@@ -146,8 +147,6 @@ internal sealed class TraySearch
             }
         }
     }
-
-    private static int HeatUp(OvenTimeline timeline, int celsius) => timeline.MinutesBetween(timeline.Oven.StartC, celsius);
 
     /// <summary>From entering to each stage's end, and to each entry after a move: all stages at their least, or all at their most.</summary>
     private void Offsets()

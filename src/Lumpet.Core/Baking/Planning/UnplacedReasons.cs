@@ -29,7 +29,7 @@ internal static class UnplacedReasons
         }
 
         var shortest = bake.Stages.Sum(stage => stage.MinMin);
-        var window = allowed.Max(oven => oven.CloseMin - Math.Max(EarliestEntry(oven, bake.Stages[0].TempC - problem.ToleranceC), chains.Release(bake)));
+        var window = allowed.SelectMany(oven => oven.Openings.Select(opening => opening.ToMin - Math.Max(EarliestEntry(oven, opening, bake.Stages[0].TempC - problem.ToleranceC), chains.Release(bake)))).DefaultIfEmpty(0).Max();
         if (window < shortest)
             return $"the window is too short: it takes {shortest} min, and {Math.Max(0, window)} are left between heat-up or release and closing";
         if (bake.EarliestOutMin is { } earliest && allowed.All(oven => oven.CloseMin < earliest))
@@ -38,6 +38,7 @@ internal static class UnplacedReasons
         return bake.OnFloor ? "too few places on the floor before the window ends" : "too few shelves before the window ends";
     }
 
-    private static int EarliestEntry(BakeOven oven, int celsius) =>
-        Math.Max(0, oven.OpenMin) + Math.Max(0, (celsius - oven.StartC + oven.HeatCPerMin - 1) / oven.HeatCPerMin);
+    // In a later opening there may be heat left, which only the plan knows.
+    private static int EarliestEntry(BakeOven oven, OvenOpening opening, int celsius) => Math.Max(0, opening.FromMin)
+        + (opening == oven.Openings[0] ? Math.Max(0, (celsius - oven.StartC + oven.HeatCPerMin - 1) / oven.HeatCPerMin) : 0);
 }

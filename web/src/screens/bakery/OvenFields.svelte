@@ -19,7 +19,7 @@
         <TextField label="Name" field="ovens[{at}].name" {failure} bind:value={oven.name} size={18} />
         <NumberField label="Shelves" field="ovens[{at}].shelves" {failure} bind:value={oven.shelves} size={5} />
         <NumberField
-          label="On its floor (empty: any)"
+          label="Floor places (empty: none apart)"
           field="ovens[{at}].floorPlaces"
           {failure}
           bind:value={oven.floorPlaces}
@@ -69,7 +69,7 @@
         heatCPerMin: 8,
         coolCPerMin: 4,
         dialOffsetC: 0,
-        floorPlaces: 1,
+        floorPlaces: null,
       })}>Another oven</button
   >
 </section>

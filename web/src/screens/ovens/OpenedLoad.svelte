@@ -3,11 +3,11 @@
   import { duration } from '../../parts/amounts'
   import PanSpots from '../../parts/PanSpots.svelte'
   import { colourOf } from '../../parts/heat'
-  import { whatOf } from './layout'
+  import { placeOf, whatOf } from './layout'
 
   interface Props {
     layer: Schemas['LayerAnswer']
-    oven: string
+    oven: Schemas['OvenAnswer']
     onclose: () => void
   }
   const { layer, oven, onclose }: Props = $props()
@@ -18,7 +18,7 @@
 
 <section class="opened" aria-label="The opened load">
   <div>
-    <h2>Load {layer.load} in {oven}: {whatOf(layer)}</h2>
+    <h2>Load {layer.load} in {oven.name}: {whatOf(layer)}</h2>
     <ol class="stages">
       {#each layer.stages as stage (stage.number)}
         <li>
@@ -50,7 +50,7 @@
           height={46 * scale}
           viewBox="0 0 66 46"
           role="img"
-          aria-label="Shelf {layer.shelves[index]}: {layer.pies > 0 ? `${tray.pies} pies` : layer.product}"
+          aria-label="{placeOf(oven, layer.shelves[index])}: {layer.pies > 0 ? `${tray.pies} pies` : layer.product}"
         >
           <rect x="0.3" y="0.3" width="65.4" height="45.4" rx="1" />
           <PanSpots
@@ -62,7 +62,7 @@
           />
         </svg>
         <span class="small"
-          >shelf {layer.shelves[index]}: {layer.pies === 0
+          >{placeOf(oven, layer.shelves[index])}: {layer.pies === 0
             ? layer.product.toLowerCase()
             : tray.pies === 1
               ? '1 pie'

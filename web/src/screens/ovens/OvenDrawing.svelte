@@ -11,6 +11,7 @@
     fitting,
     mostZoom,
     ovenTops,
+    rowsOf,
     shelfRuns,
     sizes,
     timeScale,
@@ -145,6 +146,16 @@
           style:height="{oven.shelves * sizes.shelf}px"
           style:--shelf="{sizes.shelf}px"
         ></div>
+        {#if oven.floorPlaces > 0}
+          <div
+            class="bed floor"
+            style:left="{block.left}px"
+            style:width="{(block.to - block.from) * scale.perMinute}px"
+            style:top="{shelvesTop(index) + oven.shelves * sizes.shelf}px"
+            style:height="{oven.floorPlaces * sizes.shelf}px"
+            style:--shelf="{sizes.shelf}px"
+          ></div>
+        {/if}
       {/each}
       {#if oven.settings.length === 0}
         <p class="cold small" style:top="{shelvesTop(index) + 6}px">stays cold</p>
@@ -196,9 +207,9 @@
     <!-- Last, so that names stay in view over what is scrolled below them. -->
     {#each ovens.ovens as oven, index (oven.id)}
       <div class="name" style:top="{(places.tops[index] ?? 0) + sizes.labels + 4}px">
-        <div style:height="{sizes.curve + oven.shelves * sizes.shelf - 4}px">
+        <div style:height="{sizes.curve + rowsOf(oven) * sizes.shelf - 4}px">
           <strong class="block text-lg leading-tight">{oven.name}</strong>
-          <span class="small">{oven.shelves} shelves{oven.dialOffsetC ? ', fan' : ''}</span>
+          <span class="small">{oven.shelves} shelves{oven.floorPlaces ? `, floor ${oven.floorPlaces}` : ''}{oven.dialOffsetC ? ', fan' : ''}</span>
         </div>
       </div>
     {/each}
@@ -275,6 +286,11 @@
       var(--color-base-200) 0 calc(var(--shelf) - 1px),
       var(--color-line) calc(var(--shelf) - 1px) var(--shelf)
     );
+  }
+
+  /* The floor is stone: a thick line under the shelves, and closer ruling. */
+  .floor {
+    border-top: 2px solid var(--color-soft);
   }
 
   .cold {

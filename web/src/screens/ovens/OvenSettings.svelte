@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../../api/client'
-  import { placeLabels, sizes, type timeScale } from './layout'
+  import { rowsOf, placeLabels, sizes, type timeScale } from './layout'
 
   interface Props {
     oven: Schemas['OvenAnswer']
@@ -41,7 +41,7 @@
       class="drop-line"
       style:left="{label.x}px"
       style:top="{top + sizes.labels}px"
-      style:height="{sizes.curve + oven.shelves * sizes.shelf}px"
+      style:height="{sizes.curve + rowsOf(oven) * sizes.shelf}px"
     ></div>
   {/if}
   {#if label.row >= 0}

@@ -24,9 +24,7 @@
         <span>
           {#each step.products as product (product)}<Mark {product} />{/each}
           <strong>{step.words}</strong>
-          {#if step.shelves.length > 0}<span class="small"
-              >{step.shelves.length === 1 ? 'shelf' : 'shelves'} {step.shelves.join(', ')}</span
-            >{/if}
+          {#if step.places}<span class="small">{step.places}</span>{/if}
           <StepNotes readyWhen={step.readyWhen} caution={step.caution} />
         </span>
         <span class="print-only done">done at ________</span>

@@ -40,7 +40,7 @@
   const zoom = $derived(Math.min(8, Math.max(1, Number(query.get('zoom')) || 1)))
   const named = $derived(
     (plan?.ovens?.ovens ?? []).flatMap((oven) =>
-      oven.layers.map((layer, index) => ({ name: `${oven.id}-${layer.load}-${index}`, layer, oven: oven.name })),
+      oven.layers.map((layer, index) => ({ name: `${oven.id}-${layer.load}-${index}`, layer, oven })),
     ),
   )
   const opened = $derived(named.find((one) => one.name === query.get('load')))

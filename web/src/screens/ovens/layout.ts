@@ -3,7 +3,6 @@ import type { Schemas } from '../../api/client'
 type Ovens = Schemas['OvensAnswer']
 type Layer = Schemas['LayerAnswer']
 
-/** Pixels of the drawing that do not depend on its width. */
 /** How much of it there is, as a tag says it: pies, or trays of what is made before them. */
 export const countOf = (layer: Layer): string =>
   layer.pies > 0 ? `${layer.pies}` : layer.trays.length === 1 ? '1 tray' : `${layer.trays.length} trays`
@@ -14,6 +13,14 @@ export const whatOf = (layer: Layer): string => {
   return layer.pies > 0 ? `${layer.pies} ${name}, ${layer.pan}` : `${countOf(layer)} of ${name}`
 }
 
+/** Rows of trays that an oven is drawn with: its shelves, and under them what stands on its floor. */
+export const rowsOf = (oven: Schemas['OvenAnswer']): number => oven.shelves + oven.floorPlaces
+
+/** A place in an oven in words: places on the floor come after the shelves. */
+export const placeOf = (oven: Schemas['OvenAnswer'], place: number | undefined): string =>
+  place === undefined ? '' : place > oven.shelves ? `floor ${place - oven.shelves}` : `shelf ${place}`
+
+/** Pixels of the drawing that do not depend on its width. */
 export const sizes = { labels: 40, curve: 64, shelf: 24, between: 26, name: 104, gap: 28, hours: 22 }
 
 // Below this a bake of half an hour is too narrow for its count.
@@ -58,7 +65,7 @@ export function ovenTops(ovens: Ovens) {
   let top = sizes.hours
   const tops = ovens.ovens.map((oven) => {
     const mine = top
-    top += sizes.labels + sizes.curve + oven.shelves * sizes.shelf + sizes.between
+    top += sizes.labels + sizes.curve + rowsOf(oven) * sizes.shelf + sizes.between
     return mine
   })
   return { tops, height: top }
