@@ -238,7 +238,35 @@ internal sealed class BakePlanCheck
         }
 
         var unplaced = plan.Unplaced.Sum(tray => (long)bakes[tray.BakeId].Trays[tray.Tray - 1]);
-        return new BakePlanCost(tardy, simulations.Values.Sum(simulation => (long)simulation.OnMinutes), changes, early, unplaced);
+        var (openings, clashes) = Doors();
+        return new BakePlanCost(tardy, simulations.Values.Sum(simulation => (long)simulation.OnMinutes), changes, early, unplaced)
+        {
+            DoorOpenings = openings,
+            DoorClashes = clashes,
+            Weights = problem.Weights,
+        };
+    }
+
+    /// <summary>Minutes at which a door is opened: at each oven those at which the trays inside are others than the minute before.</summary>
+    private (long Openings, long Clashes) Doors()
+    {
+        var openAt = new SortedDictionary<int, int>();
+        foreach (var oven in problem.Ovens)
+        {
+            var minutes = new HashSet<int>();
+            foreach (var tray in plan.Trays)
+            {
+                BakedStage[] here = [.. tray.Stages.Where(stage => stage.OvenId == oven.Id)];
+                // A drop opens no door: it is an end and a start of the same tray at one minute.
+                int[] starts = [.. here.Select(stage => stage.StartMin)];
+                int[] ends = [.. here.Select(stage => stage.EndMin)];
+                minutes.UnionWith(starts.Except(ends).Concat(ends.Except(starts)));
+            }
+
+            foreach (var minute in minutes) openAt[minute] = openAt.GetValueOrDefault(minute) + 1;
+        }
+
+        return (openAt.Values.Sum(ovens => (long)ovens), openAt.Values.Sum(ovens => (long)ovens - 1));
     }
 
     /// <summary>The figures that the plan states are those counted here, and no bound is above them.</summary>
@@ -250,6 +278,12 @@ internal sealed class BakePlanCheck
         Figure("settingChanges", cost.SettingChanges);
         Figure("earlyPieMin", cost.EarlyPieMin);
         Figure("unplacedPies", cost.UnplacedPies);
+        if (problem.Weights != BakeWeights.Usual)
+        {
+            Figure("doorOpenings", cost.DoorOpenings);
+            Figure("doorClashes", cost.DoorClashes);
+        }
+
         Bound("total", cost.Total);
         Bound("ovenOnMin", cost.OvenOnMin);
     }

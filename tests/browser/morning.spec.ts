@@ -123,14 +123,14 @@ test('a pick-up is asked about in the sentence, and only kept when told to', asy
       (wave: { pickUp: { clock: string } }) => wave.pickUp.clock,
     )
   expect(await clocks()).toContain('10:00')
-  await page.getByRole('button', { name: 'Leave them' }).click()
+  await page.getByRole('button', { name: 'Leave it' }).click()
   await expect(page.getByRole('spinbutton', { name: 'Pick-up at 10:00' })).toBeVisible()
 
   await page.getByRole('spinbutton', { name: 'Pick-up at 10:00' }).fill('10:20')
-  await page.getByRole('button', { name: 'Move the orders' }).click()
+  await page.getByRole('button', { name: 'Make it so' }).click()
   await expect(page.getByText('Only asked')).toHaveCount(0)
   expect(await clocks()).toContain('10:20')
-  await request.post(`/api/orders/${nextDay}/move`, { data: { moves: [{ from: '10:20', to: '10:00' }] } })
+  await request.post(`/api/plan/${nextDay}/take`, { data: { moves: [{ from: '10:20', to: '10:00' }] } })
 })
 
 test('a task tells why it is when it is, and leads to its neighbours', async ({ page }) => {

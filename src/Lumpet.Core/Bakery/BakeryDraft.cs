@@ -49,4 +49,5 @@ public sealed record ShiftDraft(string? Name, int? DayOffset, string? Start, int
 /// <param name="CoolCPerMin">Degrees it loses in a minute.</param>
 /// <param name="DialOffsetC">What the dial shows beyond the conventional temperature: about -20 for a fan oven.</param>
 /// <param name="FloorPlaces">Places for trays on its floor, beside its shelves; null where it has none apart.</param>
-public sealed record OvenDraft(string? Name, int? Shelves, int? MinC, int? MaxC, int? HeatCPerMin, int? CoolCPerMin, int? DialOffsetC, int? FloorPlaces = null);
+/// <param name="HourPrice">What an hour of it costs while it is on; null where it is not counted.</param>
+public sealed record OvenDraft(string? Name, int? Shelves, int? MinC, int? MaxC, int? HeatCPerMin, int? CoolCPerMin, int? DialOffsetC, int? FloorPlaces = null, decimal? HourPrice = null);

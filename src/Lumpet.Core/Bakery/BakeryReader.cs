@@ -51,7 +51,7 @@ public static class BakeryReader
         bakery.Mixer.LargestBatch.Kilograms,
         [.. bakery.Shifts.Select(shift => new ShiftDraft(
             shift.Name, shift.DayOffset, OnTheWall.Format(LocalTime.Midnight.PlusMinutes(shift.StartMinute)), shift.LengthMin))],
-        [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC, oven.FloorPlaces))],
+        [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC, oven.FloorPlaces, oven.HourPrice))],
         [.. pans.Select(PanReader.Write)],
         Naming.Of(bakery.Cups),
         bakery.Handles);
@@ -69,7 +69,7 @@ public static class BakeryReader
         1,
         10,
         [new ShiftDraft("Afternoon", -1, "12:00", 480), new ShiftDraft("Night", 0, "00:00", 600)],
-        [new OvenDraft("Oven", 4, 60, 280, 8, 4, 0, 1)],
+        [new OvenDraft("Oven", 4, 60, 280, 8, 4, 0)],
         [PanReader.Write(Pan.Round("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4))],
         Naming.Of(CupCustom.UnitedStates));
 
@@ -110,6 +110,12 @@ public static class BakeryReader
 
     private static int Start(ShiftRecord shift) => (shift.DayOffset * MinutesOfADay) + shift.StartMinute;
 
+    private static decimal Price(FieldChecks checks, string field, decimal price)
+    {
+        if (price is < 0 or > 10_000 || decimal.Round(price, 4) != price) checks.Add(field, "A price of 0 to 10000 is possible, with up to four decimals.");
+        return price;
+    }
+
     private static Oven[] Ovens(FieldChecks checks, BakeryDraft draft)
     {
         var ovens = new List<Oven>();
@@ -131,6 +137,7 @@ public static class BakeryReader
                 checks.Whole($"{path}.dialOffsetC", oven.DialOffsetC, -50, 50, "°C"))
             {
                 FloorPlaces = oven.FloorPlaces is null ? null : checks.Whole($"{path}.floorPlaces", oven.FloorPlaces, 0, 60, "trays"),
+                HourPrice = oven.HourPrice is { } price ? Price(checks, $"{path}.hourPrice", price) : null,
             });
         }
 

@@ -52,22 +52,20 @@ public sealed record UnplacedTray(string BakeId, int Tray, string Reason);
 /// <param name="UnplacedPies">Pies on trays left out; not in the total.</param>
 public sealed record BakePlanCost(long TardyPieMin, long OvenOnMin, long SettingChanges, long EarlyPieMin, long UnplacedPies)
 {
-    /// <summary>What one pie-minute too late costs.</summary>
-    public const int PerTardyPieMin = 1000;
+    /// <summary>Minutes at which an oven's door is opened for trays in or out, counted for each oven.</summary>
+    public long DoorOpenings { get; init; }
 
-    /// <summary>What one minute of a hot oven costs.</summary>
-    public const int PerOvenOnMin = 100;
+    /// <summary>Doors that are opened in the minute of another oven's.</summary>
+    public long DoorClashes { get; init; }
 
-    /// <summary>What one changed setting costs.</summary>
-    public const int PerSettingChange = 200;
+    /// <summary>What counts for how much.</summary>
+    public BakeWeights Weights { get; init; } = BakeWeights.Usual;
 
-    /// <summary>How many pie-minutes too early cost one.</summary>
-    public const int EarlyPieMinPerUnit = 10;
-
-    /// <summary>1000 tardy + 100 on + 200 changes + 0.1 early, exact.</summary>
+    /// <summary>All of it by its weights, exact: where none are named 1000 tardy + 100 on + 200 changes + 0.1 early.</summary>
     public decimal Total =>
-        (PerTardyPieMin * (decimal)TardyPieMin) + (PerOvenOnMin * (decimal)OvenOnMin)
-        + (PerSettingChange * (decimal)SettingChanges) + ((decimal)EarlyPieMin / EarlyPieMinPerUnit);
+        (BakeWeights.PerTardyPieMin * (decimal)TardyPieMin) + (Weights.PerOvenOnMin * (decimal)OvenOnMin)
+        + (Weights.PerSettingChange * (decimal)SettingChanges) + (Weights.EarlyTenths * (decimal)EarlyPieMin / 10)
+        + (Weights.PerDoorOpening * (decimal)DoorOpenings) + (Weights.PerDoorClash * (decimal)DoorClashes);
 }
 
 /// <summary>Proven lower bounds for plans that place as many pies.</summary>

@@ -9,7 +9,11 @@ namespace Lumpet.Core.Baking;
 /// <param name="Ovens">The ovens, with unique ids.</param>
 /// <param name="Bakes">The bakes, with unique ids.</param>
 public sealed record BakeProblem(
-    int ToleranceC, int TransferMin, IReadOnlyList<BakeOven> Ovens, IReadOnlyList<Bake> Bakes);
+    int ToleranceC, int TransferMin, IReadOnlyList<BakeOven> Ovens, IReadOnlyList<Bake> Bakes)
+{
+    /// <summary>What counts for how much.</summary>
+    public BakeWeights Weights { get; init; } = BakeWeights.Usual;
+}
 
 /// <summary>One chamber with one setting at a time.</summary>
 /// <param name="Id">Unique name.</param>

@@ -67,7 +67,12 @@ public static class DayPlanner
         }
 
         var thorough = Round(snapshot, calendar, question, aims, last, effort, patience);
-        return !patience.AtOnce.IsCancellationRequested && thorough.IsBetterThan(best!) ? thorough : best!;
+        if (patience.AtOnce.IsCancellationRequested) return best!;
+        if (thorough.IsBetterThan(best!)) best = thorough;
+        // Waits that were given up while little work was done may be kept with more of it.
+        if (patience.IsOver || !aims.Any(aim => aim.GivenUp)) return best!;
+        var keeping = Round(snapshot, calendar, question, [.. aims.Select(aim => aim with { GivenUp = false })], last, effort, patience);
+        return !patience.AtOnce.IsCancellationRequested && keeping.ServesAsWellAs(best!) ? keeping : best!;
     }
 
     private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience)

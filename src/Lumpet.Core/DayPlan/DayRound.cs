@@ -46,6 +46,13 @@ internal sealed record DayRound(
         Made.Count(made => made.Batch.NeededMin - made.DoneMin < made.Batch.How.Keeping.ToUse.Aim),
         Plan.Cost.Total);
 
+    /// <summary>Whether as many pies are made and in time; what the ovens cost for it is another matter.</summary>
+    public bool ServesAsWellAs(DayRound other)
+    {
+        var (mine, theirs) = (Rank, other.Rank);
+        return (mine.Item1, mine.Item2, mine.Item3, mine.Item4).CompareTo((theirs.Item1, theirs.Item2, theirs.Item3, theirs.Item4)) <= 0;
+    }
+
     /// <summary>Whether this round serves the day better than another.</summary>
     public bool IsBetterThan(DayRound other) => Rank.CompareTo(other.Rank) < 0;
 }

@@ -25,6 +25,9 @@ public sealed record DaySnapshot(
 {
     /// <summary>Minutes at which a day ends and the next begins, in order; what is to be done the day before is done before one of them.</summary>
     public IReadOnlyList<int> Midnights { get; init; } = [];
+
+    /// <summary>What the ovens are planned for, once the pick-ups are met.</summary>
+    public OvenSchool School { get; init; }
 }
 
 /// <summary>An order of the day.</summary>

@@ -25,7 +25,10 @@ internal sealed class OvenQuestion
     /// <param name="aims">The lots.</param>
     /// <param name="before">Bakes of what is made before the pies.</param>
     public BakeProblem Problem(IReadOnlyList<LotAim> aims, IEnumerable<Bake> before) => new(
-        snapshot.ToleranceC, snapshot.TransferMin, ovens, [.. before, .. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node)))]);
+        snapshot.ToleranceC, snapshot.TransferMin, ovens, [.. before, .. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node)))])
+    {
+        Weights = snapshot.School.Weights(),
+    };
 
     private static BakeOven AsAsked(Oven oven) =>
         new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces };

@@ -20,9 +20,9 @@ internal static class BenchEndpoints
     public static void Map(IEndpointRouteBuilder routes) =>
         routes.MapGet("/api/bench/{day}", Get).WithName("GetBench").WithSummary("The work of a day at the bench, with its weights.");
 
-    private static async Task<Results<Ok<BenchAnswer>, ValidationProblem>> Get(string day, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
+    private static async Task<Results<Ok<BenchAnswer>, ValidationProblem>> Get(string day, string? from, string? given, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (view, refused) = await PlanEndpoints.ViewAsync(day, from, settled, database, shelf, clock, waiting);
+        var (view, refused) = await PlanEndpoints.ViewAsync(day, from, given, database, shelf, clock, waiting);
         if (view is null) return refused!;
         var (book, plan) = (view.Book, view.Plan);
         var lots = plan.Lots.ToDictionary(lot => lot.Id);

@@ -5,6 +5,7 @@ using Lumpet.Core.DayPlan;
 using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Store.Bakery;
+using Lumpet.Store.DayPlan;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Recipes;
 using Microsoft.Data.Sqlite;
@@ -32,11 +33,20 @@ internal sealed record DayBook(
         Start = Clock.Start.ToUnixTimeSeconds(),
         LibraryStamp,
         Snapshot.Shifts,
+        Snapshot.School,
+        Ovens = Snapshot.Ovens.Select(oven => oven.Id),
+        Arrangement.LongerBakes,
         Orders = Snapshot.Orders.Select(order => new { Product = order.Product.Id, Pan = order.Pan.Id, order.Count, order.PickUpMin, order.For }),
     })))[..16];
 
+    /// <summary>What is arranged for the day; the snapshot has it already.</summary>
+    public DayArrangement Arrangement { get; init; } = DayArrangement.Usual;
+
     /// <summary>Gathers a day, or null while no bakery is set up.</summary>
-    public static DayBook? Open(SqliteConnection connection, LocalDate day)
+    /// <param name="connection">Where it is read.</param>
+    /// <param name="day">The day.</param>
+    /// <param name="arranged">Its arrangement, where another than its own is asked about.</param>
+    public static DayBook? Open(SqliteConnection connection, LocalDate day, DayArrangement? arranged = null)
     {
         if (BakeryStore.Find(connection) is not { } bakery) return null;
         var orders = OrderStore.OnDay(connection, day);
@@ -67,7 +77,8 @@ internal sealed record DayBook(
         {
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
-        return new DayBook(day, bakery, products, snapshot, clock, LibraryStore.Stamp(connection));
+        var arrangement = arranged ?? ArrangementStore.Of(connection, day);
+        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStore.Stamp(connection)) { Arrangement = arrangement };
     }
 
     /// <summary>The same day with nobody there before a minute.</summary>

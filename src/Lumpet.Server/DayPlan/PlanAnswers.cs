@@ -18,7 +18,11 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="Ovens">The ovens over time; null where nothing is baked.</param>
 /// <param name="Tasks">Every task.</param>
 /// <param name="Hands">How many people the plan needs.</param>
-/// <param name="IsSettled">Whether all was tried that is tried for a day; asked for with "settled" it is given the time that takes.</param>
+/// <param name="IsSettled">Whether all was tried that is tried for a day; given "settled" it has the time that takes.</param>
+/// <param name="Given">The time that it was given: "first", "soon" or "settled"; its sheets are asked for with the same word.</param>
+/// <param name="HotMin">Minutes for which ovens are on, all together.</param>
+/// <param name="Arrangement">What is arranged for the day, and what can be.</param>
+/// <param name="Differences">What is another than in the day as it is; empty where nothing was asked about.</param>
 public sealed record PlanAnswer(
     string Day,
     string DayName,
@@ -35,7 +39,43 @@ public sealed record PlanAnswer(
     OvensAnswer? Ovens,
     IReadOnlyList<TaskAnswer> Tasks,
     HandsAnswer? Hands,
-    bool IsSettled);
+    bool IsSettled,
+    string Given,
+    long HotMin,
+    ArrangementAnswer Arrangement,
+    IReadOnlyList<PlanDifferenceAnswer> Differences);
+
+/// <summary>What is arranged for a day, and what can be.</summary>
+/// <param name="Words">What is arranged, in words; empty where nothing is.</param>
+/// <param name="School">"fewestHotHours", "freshest" or "steadiest".</param>
+/// <param name="Ovens">Every oven, and whether it is out.</param>
+/// <param name="Bakes">Every product of the day that is baked, and by how many minutes its last bake takes longer.</param>
+/// <param name="Sizes">What more of can be asked about: products and pans of the day's orders.</param>
+public sealed record ArrangementAnswer(
+    string Words, string School, IReadOnlyList<OvenOutAnswer> Ovens, IReadOnlyList<LongerBakeAnswer> Bakes, IReadOnlyList<SizeOfDayAnswer> Sizes);
+
+/// <summary>An oven on a day.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="IsOut">Whether it is out.</param>
+public sealed record OvenOutAnswer(string Id, string Name, bool IsOut);
+
+/// <summary>A product's bake on a day.</summary>
+/// <param name="Product">Id of the product.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="LongerMin">By how many minutes its last bake takes longer.</param>
+public sealed record LongerBakeAnswer(string Product, string Name, int LongerMin);
+
+/// <summary>A product and pan of a day.</summary>
+/// <param name="Product">Id of the product.</param>
+/// <param name="Pan">Id of the pan.</param>
+/// <param name="Name">"Pear and ginger, 23 cm".</param>
+public sealed record SizeOfDayAnswer(string Product, string Pan, string Name);
+
+/// <summary>What was done when a day was made as it was asked about.</summary>
+/// <param name="Moved">Order lines that were moved.</param>
+/// <param name="Added">Order lines that were added.</param>
+public sealed record TakenAnswer(int Moved, int Added);
 
 /// <summary>A part of a sentence.</summary>
 /// <param name="Text">The words.</param>
@@ -179,11 +219,6 @@ public sealed record TaskAnswer(
 /// <param name="At">The first minute at which that many are.</param>
 /// <param name="WorkMin">Minutes of work in all.</param>
 public sealed record HandsAnswer(int AtOnce, Moment At, int WorkMin);
-
-/// <summary>A question to the planner.</summary>
-/// <param name="Moves">Pick-ups as they might be.</param>
-/// <param name="FromNow">Whether work begins now, as if nothing were done yet.</param>
-public sealed record WhatIfRequest(IReadOnlyList<PickUpMove?>? Moves, bool FromNow = false);
 
 /// <summary>A pick-up moved to another time of the same day.</summary>
 /// <param name="From">Its clock time, "07:30".</param>

@@ -2,9 +2,13 @@ using System.Text;
 using Lumpet.Core.Baking.Files;
 using Lumpet.Core.DayPlan;
 using Lumpet.Server.Bakery;
+using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
+using Lumpet.Store.DayPlan;
+using Lumpet.Store.Orders;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
 
 namespace Lumpet.Server.DayPlan;
@@ -18,6 +22,8 @@ internal static class PlanEndpoints
         var plan = routes.MapGroup("/api/plan/{day}");
         plan.MapGet("", Get).WithName("GetPlan").WithSummary("The plan of a day as it follows from its orders now.");
         plan.MapPost("/what-if", WhatIf).WithName("AskWhatIf").WithSummary("The plan as it would be with pick-ups moved. Stores nothing.");
+        plan.MapPost("/take", Take).WithName("TakeWhatIf").WithSummary("Makes a day as it was asked about: pick-ups moved, orders added, the day arranged, all at once or nothing.");
+        plan.MapGet("/ways", Ways).WithName("GetWays").WithSummary("The day planned by each school, and what each comes to.");
         plan.MapGet("/reason", Reason).WithName("GetReason").WithSummary("Why a task is when it is, what it waits for, what waits for it, how much it can slip.");
         plan.MapGet("/oven-steps", OvenSteps).WithName("GetOvenSteps").WithSummary("What is done at the ovens, by the clock.");
         plan.MapGet("/calendar.ics", Calendar).WithName("GetCalendar").WithSummary("The plan as iCalendar.").Produces<string>(200, "text/calendar");
@@ -27,9 +33,9 @@ internal static class PlanEndpoints
             .Produces<string>(200, "application/json");
     }
 
-    private static async Task<Results<Ok<PlanAnswer>, ValidationProblem>> Get(string day, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
+    private static async Task<Results<Ok<PlanAnswer>, ValidationProblem>> Get(string day, string? from, string? given, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (view, refused) = await ViewAsync(day, from, settled, database, shelf, clock, waiting);
+        var (view, refused) = await ViewAsync(day, from, given, database, shelf, clock, waiting);
         return view is null ? refused! : TypedResults.Ok(PlanWriting.Of(view));
     }
 
@@ -37,15 +43,58 @@ internal static class PlanEndpoints
     {
         var (book, refused) = Open(day, database);
         if (book is null) return refused!;
-        var (moved, faults) = PickUpMoves.Apply(book, request.Moves ?? []);
-        if (faults.Count > 0) return FieldProblems.Of(faults);
-        return TypedResults.Ok(PlanWriting.Of(await DayView.OfAsync(moved, database, shelf, clock.Now, new Wish(request.FromNow, PlanTime.Soon), waiting)));
+        DayQuestion question;
+        using (var connection = database.Open()) question = DayQuestion.Of(connection, book, request, clock.LocalNow(book.Bakery.Zone));
+        if (question.Faults.Count > 0) return FieldProblems.Of(question.Faults);
+        var view = await DayView.OfAsync(question.Book, database, shelf, clock.Now, new Wish(request.FromNow, PlanTime.Compared), waiting);
+        var asItIs = await shelf.PlanAsync(book, PlanTime.Compared, waiting);
+        return TypedResults.Ok(PlanWriting.Of(view) with { Differences = PlanComparison.Between(book, DayFigures.Of(asItIs), DayFigures.Of(view.Plan)) });
+    }
+
+    private static Results<Ok<TakenAnswer>, ValidationProblem> Take(
+        string day, WhatIfRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, Database database, BakeryClock clock, ChangeFeed feed)
+    {
+        using var transaction = database.Begin();
+        var once = OnceOnly.Of($"day {day}", key, request);
+        var (before, reused) = once.Answered<TakenAnswer>(transaction);
+        if (reused is not null) return reused;
+        if (before is not null) return TypedResults.Ok(before);
+        var (book, refused) = Open(day, transaction.Connection);
+        if (book is null) return refused!;
+        var now = clock.LocalNow(book.Bakery.Zone);
+        var question = DayQuestion.Of(transaction.Connection, book, request, now);
+        if (question.Faults.Count > 0) return FieldProblems.Of(question.Faults);
+        if (question.Moves.Values.Any(to => to <= now)) return FieldProblems.Of(("moves", "A pick-up cannot be moved to a time that has passed."));
+        if (question.More.Aggregate(OrderStore.Total(transaction.Connection, book.Day), (total, order) => total.With(order)).Fault is { } tooMuch) return FieldProblems.Of([tooMuch]);
+        var moved = OrderStore.Move(transaction, question.Moves, book.Bakery.Zone);
+        foreach (var order in question.More) OrderStore.Add(transaction, order, book.Bakery.Zone);
+        ArrangementStore.Save(transaction, book.Day, question.Arrangement);
+        var answer = new TakenAnswer(moved, question.More.Count);
+        once.Remember(transaction, answer, clock.Now);
+        transaction.Commit();
+        feed.Publish("orders", day);
+        return TypedResults.Ok(answer);
+    }
+
+    private static async Task<Results<Ok<IReadOnlyList<OvenSchoolAnswer>>, ValidationProblem>> Ways(string day, Database database, PlanShelf shelf, CancellationToken waiting)
+    {
+        var (book, refused) = Open(day, database);
+        if (book is null) return refused!;
+        var ways = new List<OvenSchoolAnswer>();
+        foreach (var school in OvenSchools.All)
+        {
+            DayBook by;
+            using (var connection = database.Open()) by = DayBook.Open(connection, book.Day, book.Arrangement with { School = school })!;
+            ways.Add(PlanComparison.Way(book, school, DayFigures.Of(await shelf.PlanAsync(by, PlanTime.Compared, waiting)), school == book.Arrangement.School));
+        }
+
+        return TypedResults.Ok<IReadOnlyList<OvenSchoolAnswer>>(ways);
     }
 
     private static async Task<Results<Ok<ReasonAnswer>, ValidationProblem, ProblemHttpResult>> Reason(
-        string day, string? task, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
+        string day, string? task, string? from, string? given, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (view, refused) = await ViewAsync(day, from, settled, database, shelf, clock, waiting);
+        var (view, refused) = await ViewAsync(day, from, given, database, shelf, clock, waiting);
         if (view is null) return refused!;
         return PlanWriting.Reason(view.Book, view.Plan, task ?? string.Empty) is { } reason
             ? TypedResults.Ok(reason)
@@ -53,9 +102,9 @@ internal static class PlanEndpoints
     }
 
     private static async Task<Results<Ok<IReadOnlyList<OvenStepAnswer>>, ValidationProblem>> OvenSteps(
-        string day, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
+        string day, string? from, string? given, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (view, refused) = await ViewAsync(day, from, settled, database, shelf, clock, waiting);
+        var (view, refused) = await ViewAsync(day, from, given, database, shelf, clock, waiting);
         return view is null ? refused! : TypedResults.Ok(OvenStepWords.Of(view.Book, view.Plan));
     }
 
@@ -75,14 +124,15 @@ internal static class PlanEndpoints
         return book is null ? refused! : write(book, await shelf.PlanAsync(book, PlanTime.Soon, waiting));
     }
 
-    /// <summary>The view of a day, or why there is none. "from=now" asks for the plan that begins now, "settled" for one that is given the time it takes.</summary>
+    /// <summary>The view of a day, or why there is none. "from=now" asks for the plan that begins now, "given" says how much time: "first", "soon" (where nothing is said) or "settled"; "atOnce" asks for the best that is there already.</summary>
     internal static async Task<(DayView? View, ValidationProblem? Refused)> ViewAsync(
-        string day, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
+        string day, string? from, string? given, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
+        if (given != Wish.AtOnceName && PlanTime.Of(given) is null) return (null, FieldProblems.Of(("given", "A plan is given the time \"first\", \"soon\" or \"settled\", or wanted \"atOnce\".")));
         if (from is not (null or "" or "now")) return (null, FieldProblems.Of(("from", "A plan begins as it should, or \"now\".")));
         var (book, refused) = Open(day, database);
         if (book is null) return (null, refused);
-        return (await DayView.OfAsync(book, database, shelf, clock.Now, new Wish(from == "now", settled == true ? PlanTime.Settled : PlanTime.Soon), waiting), null);
+        return (await DayView.OfAsync(book, database, shelf, clock.Now, new Wish(from == "now", given == Wish.AtOnceName ? null : PlanTime.Of(given)), waiting), null);
     }
 
     /// <summary>Opens a day, or answers why not.</summary>

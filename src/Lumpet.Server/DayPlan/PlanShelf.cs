@@ -1,21 +1,38 @@
+using Lumpet.Core.Baking.Planning;
 using Lumpet.Core.DayPlan;
 
 namespace Lumpet.Server.DayPlan;
 
-/// <summary>How much time a plan is given.</summary>
+/// <summary>How much time and work a plan is given.</summary>
+/// <param name="Name">As questions name it; plans are kept by it.</param>
 /// <param name="Enough">After this the first whole plan is answered.</param>
 /// <param name="AtOnce">After this whatever there is.</param>
-internal sealed record PlanTime(TimeSpan Enough, TimeSpan AtOnce)
+/// <param name="Effort">Work of the oven planner in its last round.</param>
+internal sealed record PlanTime(string Name, TimeSpan Enough, TimeSpan AtOnce, int Effort)
 {
-    /// <summary>While someone looks at an empty screen.</summary>
-    public static PlanTime Soon { get; } = new(TimeSpan.FromSeconds(1.2), TimeSpan.FromSeconds(4));
+    /// <summary>While someone looks at an empty screen: a plan that holds, to be bettered.</summary>
+    public static PlanTime First { get; } = new("first", TimeSpan.FromSeconds(0.12), TimeSpan.FromSeconds(2), 1);
+
+    /// <summary>Where nobody says: a good plan, in about a second.</summary>
+    public static PlanTime Soon { get; } = new("soon", TimeSpan.FromSeconds(1.2), TimeSpan.FromSeconds(4), DayPlanner.DefaultEffort);
 
     /// <summary>A small day settles in a moment; on a machine that is busy with something else it is given longer, so that it is the same plan there.</summary>
-    public static PlanTime SmallDay { get; } = new(TimeSpan.FromSeconds(6), TimeSpan.FromSeconds(9));
+    public static PlanTime SmallDay { get; } = Soon with { Enough = TimeSpan.FromSeconds(6), AtOnce = TimeSpan.FromSeconds(9) };
 
     /// <summary>While a plan stands on the screen already.</summary>
-    public static PlanTime Settled { get; } = new(TimeSpan.FromSeconds(25), TimeSpan.FromSeconds(40));
+    public static PlanTime Settled { get; } = new("settled", TimeSpan.FromSeconds(25), TimeSpan.FromSeconds(40), BakePlanner.DefaultEffort);
+
+    /// <summary>Where two plans are laid beside each other: both are given the same, or one would look worse for want of time.</summary>
+    public static PlanTime Compared { get; } = new("compared", TimeSpan.FromSeconds(4), TimeSpan.FromSeconds(8), BakePlanner.DefaultEffort);
+
+    /// <summary>The time of a name: <see cref="Soon"/> where none is said; null where there is none of that name.</summary>
+    public static PlanTime? Of(string? name) => name is null or "" ? Soon : new[] { First, Soon, Settled, Compared }.FirstOrDefault(time => time.Name == name);
 }
+
+/// <summary>A plan, and which it is.</summary>
+/// <param name="Plan">The plan.</param>
+/// <param name="Given">Name of the time it was given, by which it is found again.</param>
+internal sealed record KeptPlan(PlannedDay Plan, string Given);
 
 /// <summary>
 /// Makes plans and keeps those that were looked at last. A plan follows from its snapshot, so that all who ask the same wait
@@ -55,29 +72,38 @@ internal sealed class PlanShelf : IDisposable
     /// <inheritdoc/>
     public void Dispose() => turns.Dispose();
 
+    /// <summary>The best plan of a day that is there, or else a first one at once.</summary>
+    /// <inheritdoc cref="PlanAsync"/>
+    public async Task<KeptPlan> AtOnceAsync(DayBook book, CancellationToken waiting)
+    {
+        var best = BestOf(book.Fingerprint) ?? PlanTime.First;
+        return new KeptPlan(await PlanAsync(book, best, waiting), best.Name);
+    }
+
+    private PlanTime? BestOf(string fingerprint)
+    {
+        lock (guard)
+            return new[] { PlanTime.Settled, PlanTime.Soon, PlanTime.First }.FirstOrDefault(time => shelf.TryGetValue(Key(fingerprint, time), out var kept) && kept.Plan.IsCompletedSuccessfully);
+    }
+
     private Making Find(DayBook book, PlanTime time)
     {
         var fingerprint = book.Fingerprint;
         lock (guard)
         {
-            // A plan that is settled serves everyone; one that is not only those in a hurry.
-            var settled = Key(fingerprint, PlanTime.Settled);
-            if (shelf.TryGetValue(settled, out var kept) && (time == PlanTime.Settled || kept.Plan.IsCompletedSuccessfully)) return kept.Taken(++looked);
+            if (shelf.TryGetValue(Key(fingerprint, time), out var kept)) return kept.Taken(++looked);
+            // A plan that is settled serves everyone who does not name another.
+            if ((time == PlanTime.Soon || time == PlanTime.Compared) && shelf.TryGetValue(Key(fingerprint, PlanTime.Settled), out var settled) && settled.Plan.IsCompletedSuccessfully) return settled.Taken(++looked);
+            MakeRoom();
             var key = Key(fingerprint, time);
-            if (!shelf.TryGetValue(Key(fingerprint, PlanTime.Soon), out var soon) || (time == PlanTime.Settled && soon.Plan is not { IsCompletedSuccessfully: true, Result.IsSettled: true }))
-            {
-                MakeRoom();
-                var making = new Making(key);
-                making.Plan = MakeAsync(book, time, making);
-                shelf[key] = making;
-                return making.Taken(++looked);
-            }
-
-            return soon.Taken(++looked);
+            var making = new Making(key);
+            making.Plan = MakeAsync(book, time, making);
+            shelf[key] = making;
+            return making.Taken(++looked);
         }
     }
 
-    private static string Key(string fingerprint, PlanTime time) => time == PlanTime.Settled ? $"{fingerprint}/settled" : fingerprint;
+    private static string Key(string fingerprint, PlanTime time) => $"{fingerprint}/{time.Name}";
 
     private async Task<PlannedDay> MakeAsync(DayBook book, PlanTime time, Making making)
     {
@@ -90,9 +116,10 @@ internal sealed class PlanShelf : IDisposable
             atOnce.CancelAfter(given.AtOnce);
             var patience = new Patience(enough.Token, atOnce.Token);
             // On a thread of its own: those of the pool are there to answer.
-            var plan = await Task.Factory.StartNew(() => DayPlanner.Plan(book.Snapshot, patience: patience), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
+            var plan = await Task.Factory.StartNew(() => DayPlanner.Plan(book.Snapshot, given.Effort, patience), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
             making.Abandoned.ThrowIfCancellationRequested();
-            return plan;
+            // Where nothing is baked there is nothing to better.
+            return plan with { IsSettled = plan.IsSettled && (time != PlanTime.First || plan.Loads.Count == 0) };
         }
         finally
         {

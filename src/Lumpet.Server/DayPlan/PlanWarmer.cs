@@ -18,7 +18,7 @@ internal sealed class PlanWarmer(Database database, PlanShelf shelf, BakeryClock
             using var connection = database.Open();
             if (BakeryStore.Find(connection) is not { } bakery) return;
             var days = OrderStore.Days(connection, clock.Today(bakery.Zone));
-            if (days.Count > 0 && DayBook.Open(connection, days[0].Day) is { } book) await shelf.PlanAsync(book, PlanTime.Soon, stoppingToken);
+            if (days.Count > 0 && DayBook.Open(connection, days[0].Day) is { } book) await shelf.PlanAsync(book, PlanTime.Settled, stoppingToken);
         }
         catch (Exception exception)
         {

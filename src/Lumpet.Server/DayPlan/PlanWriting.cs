@@ -33,7 +33,31 @@ internal static class PlanWriting
             OvenDrawing.Of(book, plan),
             [.. plan.Tasks.Select(task => Task(book, plan, task))],
             plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin),
-            plan.IsSettled);
+            plan.IsSettled,
+            view.Given,
+            plan.BakePlan.Cost.OvenOnMin,
+            Arrangement(book),
+            []);
+    }
+
+    private static ArrangementAnswer Arrangement(DayBook book)
+    {
+        var arrangement = book.Arrangement;
+        var names = book.Snapshot.Orders.Select(order => order.Product).DistinctBy(product => product.Id).ToDictionary(product => product.Id, product => product.Name);
+        string[] words =
+        [
+            .. arrangement.School == OvenSchool.FewestHotHours ? Array.Empty<string>() : [$"planned for the {PlanComparison.Of(arrangement.School).Name.ToLowerInvariant()}"],
+            .. book.Bakery.Ovens.Where(oven => arrangement.OvensOut.Contains(oven.Id)).Select(oven => $"{oven.Name} is out"),
+            .. arrangement.LongerBakes.Where(bake => names.ContainsKey(bake.Key)).Select(bake => $"{names[bake.Key]} bakes {bake.Value} min longer"),
+        ];
+        return new ArrangementAnswer(
+            string.Join("; ", words),
+            Naming.Of(arrangement.School),
+            [.. book.Bakery.Ovens.Select(oven => new OvenOutAnswer(oven.Id, oven.Name, arrangement.OvensOut.Contains(oven.Id)))],
+            [.. book.Snapshot.Orders.Select(order => order.Product).DistinctBy(product => product.Id).Where(product => product.Process.Steps.Any(step => step.IsBake))
+                .OrderBy(product => product.Name, StringComparer.Ordinal).Select(product => new LongerBakeAnswer(product.Id, product.Name, arrangement.LongerBakes.GetValueOrDefault(product.Id)))],
+            [.. book.Snapshot.Orders.DistinctBy(order => (order.Product.Id, order.Pan.Id)).Select(order => new SizeOfDayAnswer(order.Product.Id, order.Pan.Id, $"{order.Product.Name}, {order.Pan.Name}"))
+                .OrderBy(size => size.Name, StringComparer.Ordinal)]);
     }
 
     /// <summary>Why a task is when it is, or null where there is no such task.</summary>

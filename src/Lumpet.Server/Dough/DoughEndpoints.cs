@@ -16,9 +16,9 @@ internal static class DoughEndpoints
     public static void Map(IEndpointRouteBuilder routes) =>
         routes.MapGet("/api/dough/{day}", Get).WithName("GetDough").WithSummary("The dough batches of a day, ready to be weighed.");
 
-    private static async Task<Results<Ok<DoughAnswer>, ValidationProblem>> Get(string day, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
+    private static async Task<Results<Ok<DoughAnswer>, ValidationProblem>> Get(string day, string? from, string? given, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (view, refused) = await PlanEndpoints.ViewAsync(day, from, settled, database, shelf, clock, waiting);
+        var (view, refused) = await PlanEndpoints.ViewAsync(day, from, given, database, shelf, clock, waiting);
         if (view is null) return refused!;
         var (book, plan) = (view.Book, view.Plan);
         var total = plan.Batches.Sum(batch => batch.Mass.Kilograms);

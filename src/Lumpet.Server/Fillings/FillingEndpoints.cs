@@ -19,9 +19,9 @@ internal static class FillingEndpoints
     public static void Map(IEndpointRouteBuilder routes) =>
         routes.MapGet("/api/fillings/{day}", Get).WithName("GetFillings").WithSummary("The fillings of a day, ready to be weighed.");
 
-    private static async Task<Results<Ok<FillingsAnswer>, ValidationProblem>> Get(string day, string? from, bool? settled, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
+    private static async Task<Results<Ok<FillingsAnswer>, ValidationProblem>> Get(string day, string? from, string? given, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (view, refused) = await PlanEndpoints.ViewAsync(day, from, settled, database, shelf, clock, waiting);
+        var (view, refused) = await PlanEndpoints.ViewAsync(day, from, given, database, shelf, clock, waiting);
         if (view is null) return refused!;
         var (book, plan) = (view.Book, view.Plan);
         FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, plan, [.. lots]))];

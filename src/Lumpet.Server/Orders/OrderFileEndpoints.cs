@@ -1,6 +1,5 @@
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
-using Lumpet.Server.DayPlan;
 using Lumpet.Server.Faults;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
@@ -19,7 +18,6 @@ internal static class OrderFileEndpoints
     {
         routes.MapGet("/api/orders/{day}/orders.csv", Export).WithName("ExportOrders").WithSummary("The orders of a day as comma-separated values.").Produces<string>(200, "text/csv");
         routes.MapPost("/api/orders/import", Import).WithName("ImportOrders").WithSummary("Reads orders from comma-separated values; keeps all of them or none, and only where asked.");
-        routes.MapPost("/api/orders/{day}/move", Move).WithName("MovePickUps").WithSummary("Moves all orders of pick-ups to other times of the day, all at once.");
     }
 
     private static Results<ContentHttpResult, ValidationProblem> Export(string day, Database database)
@@ -55,23 +53,6 @@ internal static class OrderFileEndpoints
         feed.Publish("orders");
         return TypedResults.Ok(answer);
     }
-
-    private static Results<Ok<MoveAnswer>, ValidationProblem> Move(string day, WhatIfRequest request, Database database, BakeryClock clock, ChangeFeed feed)
-    {
-        using var transaction = database.Begin();
-        var (book, refused) = PlanEndpoints.Open(day, transaction.Connection);
-        if (book is null) return refused!;
-        var moves = request.Moves ?? [];
-        var (_, faults) = PickUpMoves.Apply(book, moves);
-        if (faults.Count > 0) return FieldProblems.Of(faults);
-        var times = moves.DistinctBy(move => move!.From).ToDictionary(move => PickUpMoves.Local(book, move!.From)!.Value, move => PickUpMoves.Local(book, move!.To)!.Value);
-        var now = clock.LocalNow(book.Bakery.Zone);
-        if (times.Values.Any(to => to <= now)) return FieldProblems.Of(("moves", "A pick-up cannot be moved to a time that has passed."));
-        var moved = OrderStore.Move(transaction, times, book.Bakery.Zone);
-        transaction.Commit();
-        feed.Publish("orders", day);
-        return TypedResults.Ok(new MoveAnswer(moved));
-    }
 }
 
 /// <summary>A file of orders.</summary>
@@ -85,7 +66,3 @@ public sealed record ImportRequest(string? Text, bool Keep);
 /// <param name="Days">Pies by day.</param>
 /// <param name="IsKept">Whether they are kept now.</param>
 public sealed record ImportAnswer(int Orders, int Pies, IReadOnlyList<DayAnswer> Days, bool IsKept);
-
-/// <summary>What a move did.</summary>
-/// <param name="Orders">Order lines that were moved.</param>
-public sealed record MoveAnswer(int Orders);

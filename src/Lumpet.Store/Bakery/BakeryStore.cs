@@ -1,3 +1,4 @@
+using System.Globalization;
 using Dapper;
 using Lumpet.Core;
 using Lumpet.Core.Bakery;
@@ -25,7 +26,7 @@ public static class BakeryStore
             "SELECT name, day_offset AS dayOffset, start_minute AS startMinute, length_min AS lengthMin FROM shift ORDER BY day_offset, start_minute");
         var ovens = connection.Query<OvenRow>(
             """
-            SELECT id, name, shelves, min_c AS minC, max_c AS maxC, heat_c_per_min AS heat, cool_c_per_min AS cool, dial_offset_c AS dialOffset, floor_places AS floorPlaces
+            SELECT id, name, shelves, min_c AS minC, max_c AS maxC, heat_c_per_min AS heat, cool_c_per_min AS cool, dial_offset_c AS dialOffset, floor_places AS floorPlaces, hour_price AS hourPrice
             FROM oven ORDER BY position
             """);
         return new BakeryRecord(
@@ -38,7 +39,7 @@ public static class BakeryStore
             new Mixer(row.MixerName, Mass.FromGrams(row.Smallest), Mass.FromGrams(row.Largest)),
             [.. shifts.Select(shift => new ShiftRecord(shift.Name, (int)shift.DayOffset, (int)shift.StartMinute, (int)shift.LengthMin))],
             [.. ovens.Select(oven => new Oven(
-                oven.Id, oven.Name, (int)oven.Shelves, (int)oven.MinC, (int)oven.MaxC, (int)oven.Heat, (int)oven.Cool, (int)oven.DialOffset) { FloorPlaces = (int?)oven.FloorPlaces })],
+                oven.Id, oven.Name, (int)oven.Shelves, (int)oven.MinC, (int)oven.MaxC, (int)oven.Heat, (int)oven.Cool, (int)oven.DialOffset) { FloorPlaces = (int?)oven.FloorPlaces, HourPrice = oven.HourPrice is { } price ? decimal.Parse(price, CultureInfo.InvariantCulture) : null })],
             Naming.Known<CupCustom>(row.Cups))
         {
             Handles = row.HandlesStated == 1 ? [.. connection.Query<string>("SELECT allergen FROM bakery_handles ORDER BY allergen")] : null,
@@ -51,5 +52,5 @@ public static class BakeryStore
     private sealed record ShiftRow(string Name, long DayOffset, long StartMinute, long LengthMin);
 
     private sealed record OvenRow(
-        string Id, string Name, long Shelves, long MinC, long MaxC, long Heat, long Cool, long DialOffset, long? FloorPlaces);
+        string Id, string Name, long Shelves, long MinC, long MaxC, long Heat, long Cool, long DialOffset, long? FloorPlaces, string? HourPrice);
 }

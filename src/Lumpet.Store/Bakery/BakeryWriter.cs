@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Data;
 using Dapper;
 using Lumpet.Core;
@@ -28,6 +29,7 @@ public static class BakeryWriter
         var used = connection.Query<string>("SELECT pan_id FROM product_size UNION SELECT reference_pan_id FROM product UNION SELECT pan_id FROM order_line")
             .Except(pans.Select(pan => pan.Id)).Order(StringComparer.Ordinal).ToArray();
         if (used.Length > 0) return (ChangeOutcome.Conflict, used);
+        connection.Execute("DELETE FROM day_oven_out WHERE oven_id NOT IN @kept", new { kept = bakery.Ovens.Select(oven => oven.Id) });
         connection.Execute("DELETE FROM bakery; DELETE FROM bakery_handles; DELETE FROM shift; DELETE FROM oven");
         Rows.Insert(connection, "bakery", new
         {
@@ -61,6 +63,7 @@ public static class BakeryWriter
                 cool_c_per_min = oven.CoolCPerMin,
                 dial_offset_c = oven.DialOffsetC,
                 floor_places = oven.FloorPlaces,
+                hour_price = oven.HourPrice?.ToString(CultureInfo.InvariantCulture),
             });
         Pans(connection, pans);
         OrderStore.ChangeZone(transaction, bakery.Zone);

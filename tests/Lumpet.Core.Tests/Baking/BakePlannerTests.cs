@@ -39,7 +39,8 @@ public sealed class BakePlannerTests
             }
 
             if (parts.Item3 == 9 && bakes.Length > 2) bakes[0] = bakes[0] with { After = [new BakeAfter(bakes[^1].Id, 0, 500, false)] };
-            return new BakeProblem(5, 2, ovens, bakes);
+            // Every other problem counts by weights of its own.
+            return new BakeProblem(5, 2, ovens, bakes) { Weights = parts.Item4 % 2 == 0 ? BakeWeights.Usual : new BakeWeights(parts.Item4, 200, parts.Item3, 10 * parts.Item4, 300) };
         });
 
     [Fact]

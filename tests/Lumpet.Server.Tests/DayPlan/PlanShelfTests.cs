@@ -10,8 +10,6 @@ namespace Lumpet.Server.Tests.DayPlan;
 /// <summary>Plans are made once for all who ask, and left when nobody waits.</summary>
 public sealed class PlanShelfTests : IDisposable
 {
-    private static readonly PlanTime None = new(TimeSpan.Zero, TimeSpan.FromSeconds(30));
-
     private readonly TestServer server = new();
     private readonly PlanShelf shelf = new();
 
@@ -40,13 +38,18 @@ public sealed class PlanShelfTests : IDisposable
     [Fact]
     public async Task A_first_plan_gives_way_to_the_settled_one()
     {
-        var first = await shelf.PlanAsync(Book(), None, CancellationToken.None);
-        Assert.False(first.IsSettled);
-        Assert.Equal(62, first.Pies);
-        Assert.Same(first, await shelf.PlanAsync(Book(), PlanTime.Soon, CancellationToken.None));
+        var first = await shelf.AtOnceAsync(Book(), CancellationToken.None);
+        Assert.Equal("first", first.Given);
+        Assert.False(first.Plan.IsSettled);
+        Assert.Equal(62, first.Plan.Pies);
+        // Asked again there is nothing better yet, and sheets find the same plan by its name.
+        Assert.Same(first.Plan, (await shelf.AtOnceAsync(Book(), CancellationToken.None)).Plan);
         var settled = await shelf.PlanAsync(Book(), PlanTime.Settled, CancellationToken.None);
         Assert.True(settled.IsSettled);
+        Assert.True(settled.BakePlan.Cost.Total <= first.Plan.BakePlan.Cost.Total);
         Assert.Same(settled, await shelf.PlanAsync(Book(), PlanTime.Soon, CancellationToken.None));
+        Assert.Equal(new KeptPlan(settled, "settled"), await shelf.AtOnceAsync(Book(), CancellationToken.None));
+        Assert.Same(first.Plan, await shelf.PlanAsync(Book(), PlanTime.First, CancellationToken.None));
     }
 
     [Fact]

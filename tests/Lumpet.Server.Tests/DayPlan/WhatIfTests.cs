@@ -32,8 +32,8 @@ public sealed class WhatIfTests : IDisposable
     public async Task Kept_it_is_the_plan_that_was_asked_about()
     {
         var (_, asked) = await server.Send(HttpMethod.Post, $"{Plan}/what-if", Moves("10:00", "11:15"));
-        var (status, moved) = await server.Send(HttpMethod.Post, $"/api/orders/{TestServer.Fair}/move", Moves("10:00", "11:15"));
-        Assert.Equal((200, 4), (status, moved.GetProperty("orders").GetInt32()));
+        var (status, moved) = await server.Send(HttpMethod.Post, $"{Plan}/take", Moves("10:00", "11:15"));
+        Assert.Equal((200, 4), (status, moved.GetProperty("moved").GetInt32()));
         Assert.Equal(asked.GetProperty("fingerprint").GetString(), (await server.Get(Plan)).GetProperty("fingerprint").GetString());
     }
 
@@ -42,7 +42,7 @@ public sealed class WhatIfTests : IDisposable
     {
         var before = (await server.Get(Plan)).GetProperty("waves");
         var moves = new { moves = new[] { new { from = "07:30", to = "10:00" }, new { from = "10:00", to = "07:30" } } };
-        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"/api/orders/{TestServer.Fair}/move", moves)).Status);
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"{Plan}/take", moves)).Status);
         var after = (await server.Get(Plan)).GetProperty("waves");
         Assert.Equal(before[0].GetProperty("pies").GetInt32(), after[1].GetProperty("pies").GetInt32());
         Assert.Equal(before[1].GetProperty("for").GetString(), after[0].GetProperty("for").GetString());
@@ -58,7 +58,7 @@ public sealed class WhatIfTests : IDisposable
         var (status, problem) = await server.Send(HttpMethod.Post, $"{Plan}/what-if", Moves(from, to));
         Assert.Equal(400, status);
         Assert.True(problem.GetProperty("errors").TryGetProperty($"moves[0].{field}", out _));
-        (status, problem) = await server.Send(HttpMethod.Post, $"/api/orders/{TestServer.Fair}/move", Moves(from, to));
+        (status, problem) = await server.Send(HttpMethod.Post, $"{Plan}/take", Moves(from, to));
         Assert.Equal(400, status);
         Assert.True(problem.GetProperty("errors").TryGetProperty($"moves[0].{field}", out _));
     }

@@ -42,7 +42,7 @@ public sealed class AnyRequestTests : IDisposable
             ("POST", "/api/orders"), ("POST", "/api/orders/typed"), ("POST", "/api/orders/read"), ("POST", "/api/orders/import"), ("PUT", $"/api/orders/{Guid.Empty}"),
             ("DELETE", $"/api/orders/{Guid.Empty}"), ("POST", "/api/recipes"), ("PUT", "/api/recipes/pear"), ("POST", "/api/recipes/pear/scale"), ("POST", "/api/doughs"),
             ("PUT", "/api/doughs/flaky"), ("PUT", "/api/bakery/description"), ("PUT", "/api/ingredients/butter"), ("POST", "/api/writing/lines"),
-            ("POST", $"/api/plan/{TestServer.Fair}/what-if"), ("POST", $"/api/orders/{TestServer.Fair}/move")),
+            ("POST", $"/api/plan/{TestServer.Fair}/what-if"), ("POST", $"/api/plan/{TestServer.Fair}/take")),
         Part.Select(text => ("GET", $"/api/plan/{Uri.EscapeDataString(text)}")),
         Part.Select(text => ("GET", $"/api/orders/{Uri.EscapeDataString(text)}")),
         Part.Select(text => ("GET", $"/api/plan/{TestServer.Fair}/reason?task={Uri.EscapeDataString(text)}")),

@@ -70,6 +70,9 @@ public sealed record BadInput(
         yield return Row("a way out of the folder for a day", "/api/plan/..%2f..%2fetc", null, 400, "day: A day is written 2026-05-02.");
         yield return Row("what if a pick-up that is none", $"/api/plan/{Day}/what-if", new { moves = new[] { new { from = "03:00", to = "04:00" } } }, 400, "moves[0].from: There is no pick-up at that time on this day.");
         yield return Row("what if to a time that is none", $"/api/plan/{Day}/what-if", new { moves = new[] { new { from = "07:30", to = "31:00" } } }, 400, "moves[0].to: A clock time is written 07:45");
+        yield return new BadInput("Plan", "asking for a school that is none", "POST", $"/api/plan/{Day}/what-if", new { school = "quickest" }, 400, "school: A school is one of fewestHotHours, freshest, steadiest.");
+        yield return new BadInput("Plan", "a day without an oven that is none", "POST", $"/api/plan/{Day}/take", new { ovensOut = new[] { "stove" } }, 400, "ovensOut[0]: There is no such oven.");
+        yield return new BadInput("Plan", "a bake two hours longer", "POST", $"/api/plan/{Day}/what-if", new { longerBakes = new[] { new { product = "pear", minutes = 120 } } }, 400, "longerBakes[0].minutes: A bake takes 0 to 60 minutes longer.");
         yield return Row("what if with a move of nothing", $"/api/plan/{Day}/what-if", new { moves = new object?[] { null } }, 400, "moves[0].from: There is no pick-up at that time on this day.");
         yield return Row("a thousand moves at once", $"/api/plan/{Day}/what-if", new { moves = Enumerable.Repeat(new { from = "07:30", to = "07:31" }, 1000) }, 400, "moves: At most 40 pick-ups are moved at once.");
         yield return Row("a day in the year 9999", "/api/plan/9999-12-31", null, 400, "day: A day is written 2026-05-02.");
@@ -78,7 +81,7 @@ public sealed record BadInput(
         yield return Row("scaling to no pies", "/api/recipes/pear/scale", new { count = 0 }, 400, "count: 1 to 100000 pies can be scaled at once.");
         yield return Row("scaling to a pan that is none", "/api/recipes/pear/scale", new { pan = "99" }, 400, "pan: Pear and ginger is made in 23 or 26.");
         yield return Row("scaling what is not made", "/api/recipes/mango/scale", new { count = 1 }, 404, "There is no such product.");
-        yield return new BadInput("Plan", "moving a pick-up to a time that is none", "POST", $"/api/orders/{Day}/move", new { moves = new[] { new { from = "07:30", to = "7.45" } } }, 400, "moves[0].to: A clock time is written 07:45");
+        yield return new BadInput("Plan", "moving a pick-up to a time that is none", "POST", $"/api/plan/{Day}/take", new { moves = new[] { new { from = "07:30", to = "7.45" } } }, 400, "moves[0].to: A clock time is written 07:45");
     }
 
     private static IEnumerable<BadInput> Files()

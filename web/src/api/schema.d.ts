@@ -211,23 +211,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/orders/{day}/move": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Moves all orders of pick-ups to other times of the day, all at once. */
-        post: operations["MovePickUps"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/dough/{day}": {
         parameters: {
             query?: never;
@@ -828,6 +811,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/{day}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a day as it was asked about: pick-ups moved, orders added, the day arranged, all at once or nothing. */
+        post: operations["TakeWhatIf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{day}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The day planned by each school, and what each comes to. */
+        get: operations["GetWays"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/{day}/reason": {
         parameters: {
             query?: never;
@@ -1019,6 +1036,19 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What is arranged for a day, and what can be. */
+        ArrangementAnswer: {
+            /** @description What is arranged, in words; empty where nothing is. */
+            words: string;
+            /** @description "fewestHotHours", "freshest" or "steadiest". */
+            school: string;
+            /** @description Every oven, and whether it is out. */
+            ovens: components["schemas"]["OvenOutAnswer"][];
+            /** @description Every product of the day that is baked, and by how many minutes its last bake takes longer. */
+            bakes: components["schemas"]["LongerBakeAnswer"][];
+            /** @description What more of can be asked about: products and pans of the day's orders. */
+            sizes: components["schemas"]["SizeOfDayAnswer"][];
+        };
         /** @description What a school changes of the bake of the filled pie. */
         BakeMarks: {
             /**
@@ -2320,6 +2350,28 @@ export interface components {
             /** @description One of the names of LinkKind; null for after. */
             kind?: null | string;
         };
+        /** @description A product's bake on a day. */
+        LongerBakeAnswer: {
+            /** @description Id of the product. */
+            product: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description By how many minutes its last bake takes longer.
+             */
+            longerMin: number;
+        };
+        /** @description A bake that takes longer on a day. */
+        LongerBakeRequest: {
+            /** @description Id of the product. */
+            product: null | string;
+            /**
+             * Format: int32
+             * @description By how many minutes, 0 to 60; 0 for as usual.
+             */
+            minutes: null | number;
+        };
         /** @description Something that is made here and goes into the pies. */
         MadeAnswer: {
             /** @description Its name. */
@@ -2527,13 +2579,21 @@ export interface components {
             /** @description For example "Sat". */
             day: string;
         };
-        /** @description What a move did. */
-        MoveAnswer: {
+        /** @description Pies that come on top. */
+        MoreRequest: {
+            /** @description Id of the product. */
+            product: null | string;
+            /** @description Id of the pan. */
+            pan: null | string;
             /**
              * Format: int32
-             * @description Order lines that were moved.
+             * @description How many.
              */
-            orders: number;
+            count: null | number;
+            /** @description Clock time of the pick-up on the day, "07:30". */
+            pickUp: null | string;
+            /** @description Who they are for. */
+            for: null | string;
         };
         /** @description A task next to another. */
         NeighbourAnswer: {
@@ -2727,6 +2787,33 @@ export interface components {
              * @description Places for trays on its floor, beside its shelves; null where it has none apart.
              */
             floorPlaces?: null | number;
+            /**
+             * Format: double
+             * @description What an hour of it costs while it is on; null where it is not counted.
+             */
+            hourPrice?: null | number;
+        };
+        /** @description An oven on a day. */
+        OvenOutAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Whether it is out. */
+            isOut: boolean;
+        };
+        /** @description A school of planning the ovens of a day, planned. */
+        OvenSchoolAnswer: {
+            /** @description "fewestHotHours", "freshest" or "steadiest". */
+            school: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What it is for. */
+            words: string;
+            /** @description Whether the day is planned by it. */
+            isTaken: boolean;
+            /** @description What it comes to. */
+            figures: components["schemas"]["PlanFigureAnswer"][];
         };
         /** @description One step at an oven. */
         OvenStepAnswer: {
@@ -3173,8 +3260,37 @@ export interface components {
             /** @description Every task. */
             tasks: components["schemas"]["TaskAnswer"][];
             hands: null | components["schemas"]["HandsAnswer"];
-            /** @description Whether all was tried that is tried for a day; asked for with "settled" it is given the time that takes. */
+            /** @description Whether all was tried that is tried for a day; given "settled" it has the time that takes. */
             isSettled: boolean;
+            /** @description The time that it was given: "first", "soon" or "settled"; its sheets are asked for with the same word. */
+            given: string;
+            /**
+             * Format: int64
+             * @description Minutes for which ovens are on, all together.
+             */
+            hotMin: number;
+            /** @description What is arranged for the day, and what can be. */
+            arrangement: components["schemas"]["ArrangementAnswer"];
+            /** @description What is another than in the day as it is; empty where nothing was asked about. */
+            differences: components["schemas"]["PlanDifferenceAnswer"][];
+        };
+        /** @description A figure in which two plans differ. */
+        PlanDifferenceAnswer: {
+            /** @description What of. */
+            name: string;
+            /** @description As it is. */
+            before: string;
+            /** @description As it would be. */
+            after: string;
+            /** @description "better", "worse" or "other". */
+            is: string;
+        };
+        /** @description A figure of a plan in words. */
+        PlanFigureAnswer: {
+            /** @description What of. */
+            name: string;
+            /** @description How much. */
+            value: string;
         };
         /** @description Something that is made here before it goes into pies. */
         PreparationAnswer: {
@@ -3811,6 +3927,15 @@ export interface components {
              */
             bakeMost?: null | number;
         };
+        /** @description A product and pan of a day. */
+        SizeOfDayAnswer: {
+            /** @description Id of the product. */
+            product: string;
+            /** @description Id of the pan. */
+            pan: string;
+            /** @description "Pear and ginger, 23 cm". */
+            name: string;
+        };
         /** @description The middle of a pan on a tray of 66 x 46 cm. */
         SpotAnswer: {
             /**
@@ -3993,6 +4118,19 @@ export interface components {
             /** @description Id of the school; null where a set is put back. */
             school: null | string;
             set: null | components["schemas"]["StepSet"];
+        };
+        /** @description What was done when a day was made as it was asked about. */
+        TakenAnswer: {
+            /**
+             * Format: int32
+             * @description Order lines that were moved.
+             */
+            moved: number;
+            /**
+             * Format: int32
+             * @description Order lines that were added.
+             */
+            added: number;
         };
         /** @description What takes something that is made here. */
         TakerAnswer: {
@@ -4301,7 +4439,7 @@ export interface components {
              */
             maxMin: number;
         };
-        /** @description A question to the planner. */
+        /** @description A question to the planner: a day as it might be. What is not said stays as it is. */
         WhatIfRequest: {
             /** @description Pick-ups as they might be. */
             moves: null | components["schemas"]["PickUpMove"][];
@@ -4310,6 +4448,14 @@ export interface components {
              * @default false
              */
             fromNow: boolean;
+            /** @description What the ovens would be planned for: "fewestHotHours", "freshest" or "steadiest". */
+            school?: null | string;
+            /** @description Ids of all ovens that would be out; empty for none. */
+            ovensOut?: null | string[];
+            /** @description All bakes that would take longer; empty for none. */
+            longerBakes?: null | components["schemas"]["LongerBakeRequest"][];
+            /** @description Orders that would come on top. */
+            more?: null | components["schemas"]["MoreRequest"][];
         };
         /** @description Something that comes whole, and the three ways to deal with it. */
         WholeAnswer: {
@@ -4901,46 +5047,11 @@ export interface operations {
             };
         };
     };
-    MovePickUps: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                day: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["WhatIfRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MoveAnswer"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
-                };
-            };
-        };
-    };
     GetDough: {
         parameters: {
             query?: {
                 from?: string;
-                settled?: boolean;
+                given?: string;
             };
             header?: never;
             path: {
@@ -4974,7 +5085,7 @@ export interface operations {
         parameters: {
             query?: {
                 from?: string;
-                settled?: boolean;
+                given?: string;
             };
             header?: never;
             path: {
@@ -5008,7 +5119,7 @@ export interface operations {
         parameters: {
             query?: {
                 from?: string;
-                settled?: boolean;
+                given?: string;
             };
             header?: never;
             path: {
@@ -6070,7 +6181,7 @@ export interface operations {
         parameters: {
             query?: {
                 from?: string;
-                settled?: boolean;
+                given?: string;
             };
             header?: never;
             path: {
@@ -6135,12 +6246,80 @@ export interface operations {
             };
         };
     };
+    TakeWhatIf: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetWays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OvenSchoolAnswer"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     GetReason: {
         parameters: {
             query?: {
                 task?: string;
                 from?: string;
-                settled?: boolean;
+                given?: string;
             };
             header?: never;
             path: {
@@ -6174,7 +6353,7 @@ export interface operations {
         parameters: {
             query?: {
                 from?: string;
-                settled?: boolean;
+                given?: string;
             };
             header?: never;
             path: {

@@ -27,4 +27,4 @@
         onchange={(to) => today.ask(part.value ?? '', to)}
       />{:else}{part.text}{/if}{/each}
 </Sentence>
-<WhatIf />
+<WhatIf {plan} />

@@ -1,5 +1,6 @@
 import { api, ask, type Failure, type Schemas } from '../api/client'
 import { bakery } from './bakery.svelte'
+import { SentKey } from './key'
 import { live } from './live.svelte'
 
 type Plan = Schemas['PlanAnswer']
@@ -8,6 +9,14 @@ type Plan = Schemas['PlanAnswer']
 export interface Move {
   from: string
   to: string
+}
+
+/** What else is asked about a day; what is not said stays as it is. */
+export interface Change {
+  school?: string
+  ovensOut?: string[]
+  longerBakes?: { product: string; minutes: number }[]
+  more?: { product: string; pan: string; count: number; pickUp: string; for: string }[]
 }
 
 /**
@@ -21,21 +30,35 @@ class DayState {
   isPlanning = $state(false)
   /** Pick-ups that are asked about; empty while the plan is that of the orders. */
   moves = $state<Move[]>([])
+  /** What else is asked about. */
+  change = $state<Change>({})
+  /** A better plan that is ready while somebody is at work on the one on screen. */
+  better = $state.raw<Plan>()
   /** Whether the plan begins now, as if nothing were done yet, instead of when it should have. */
   isFromNow = $state(false)
   private pickUps: string[] = []
   /** The moves that the plan on screen answers; those asked about may be ahead of it. */
   private answered: Move[] = []
   private going: AbortController | undefined
-  /** Whether the plan on screen was given the time it takes; what is asked about it says so too. */
-  isGivenTime = $state(false)
-  /** Whether the settled plan of a large day is being waited for. */
+  /** Whether the settled plan is being waited for. */
   isSettling = $state(false)
+  private settling: AbortController | undefined
+  private readonly sent = new SentKey()
+  private placedAt = 0
+  private touchedAt = 0
 
   constructor() {
     live.on((change) => {
       if (live.concerns(change, ['orders', 'bakery', 'recipes', 'ingredients'], this.day)) void this.refresh()
     })
+    const touched = () => (this.touchedAt = performance.now())
+    for (const kind of ['pointerdown', 'keydown', 'wheel'])
+      addEventListener(kind, touched, { capture: true, passive: true })
+  }
+
+  /** Whether anything is asked about. */
+  get isAsking(): boolean {
+    return this.moves.length > 0 || Object.keys(this.change).length > 0
   }
 
   /** Shows a day; an empty one means the next with orders. */
@@ -44,6 +67,7 @@ class DayState {
     const wanted = day || bakery.current?.nextDay || ''
     if (wanted !== this.day) {
       this.moves = []
+      this.change = {}
       this.isFromNow = false
     }
     this.day = wanted
@@ -54,13 +78,16 @@ class DayState {
   /** Asks for the plan as it follows from the orders now, and from what is asked about. An earlier question is let go of. */
   async refresh(): Promise<void> {
     this.going?.abort()
+    this.settling?.abort()
     if (!this.day || !bakery.current?.isSetUp) return
     const mine = new AbortController()
     this.going = mine
     this.isPlanning = true
     this.isSettling = false
+    this.better = undefined
     const moves = [...this.moves]
-    const { data, failure } = await this.put(moves, mine.signal, undefined)
+    const isAsking = this.isAsking
+    const { data, failure } = isAsking ? await this.whatIf(mine.signal) : await this.plans('atOnce', mine.signal)
     // An answer that was overtaken by a later question is not shown.
     if (this.going !== mine) return
     this.isPlanning = false
@@ -71,35 +98,57 @@ class DayState {
     }
     this.failure = failure
     if (!data) return
-    this.place(data, moves, false)
-    if (data.isSettled || moves.length > 0) return
-    // A first plan of a large day: the settled one takes its place when it is there.
-    this.isSettling = true
-    const settled = await this.put(moves, mine.signal, true)
-    if (this.going !== mine) return
-    this.isSettling = false
-    if (settled.data) this.place(settled.data, moves, true)
+    this.place(data, moves)
+    if (!data.isSettled && !isAsking) await this.settle(data)
   }
 
-  private put(moves: Move[], signal: AbortSignal, settled: true | undefined) {
-    const path = { day: this.day }
+  /** Waits for the settled plan, and puts it in the place of the first one, or offers it. */
+  private async settle(first: Plan) {
+    const mine = new AbortController()
+    this.settling = mine
+    this.isSettling = true
+    const { data } = await this.plans('settled', mine.signal)
+    if (this.settling !== mine || this.plan !== first) return
+    this.isSettling = false
+    if (!data) return
+    if (this.touchedAt < this.placedAt) this.place(data, [])
+    else this.better = data
+  }
+
+  /** Shows the better plan that was offered. */
+  showBetter() {
+    if (this.better) this.place(this.better, [])
+    this.better = undefined
+  }
+
+  /** Leaves the plan as it is shown; nothing better is waited for. */
+  stopSettling() {
+    this.settling?.abort()
+    this.settling = undefined
+    this.isSettling = false
+  }
+
+  private plans(given: string, signal: AbortSignal) {
     return ask(
-      moves.length > 0
-        ? api.POST('/api/plan/{day}/what-if', { params: { path }, body: { moves, fromNow: this.isFromNow }, signal })
-        : api.GET('/api/plan/{day}', { params: { path, query: { from: this.from, settled } }, signal }),
+      api.GET('/api/plan/{day}', { params: { path: { day: this.day }, query: { from: this.from, given } }, signal }),
     )
   }
 
-  private place(plan: Plan, moves: Move[], isGivenTime: boolean) {
+  private whatIf(signal: AbortSignal) {
+    const body = { moves: this.moves, fromNow: this.isFromNow, ...this.change }
+    return ask(api.POST('/api/plan/{day}/what-if', { params: { path: { day: this.day } }, body, signal }))
+  }
+
+  private place(plan: Plan, moves: Move[]) {
     this.plan = plan
-    this.isGivenTime = isGivenTime
+    this.placedAt = performance.now()
     this.answered = moves
     if (moves.length === 0) this.pickUps = plan.waves.map((wave) => wave.pickUp.clock)
   }
 
-  /** What a question about the plan on screen says of it: when it begins, and whether it was given time. */
-  get query(): { from: string | undefined; settled: true | undefined } {
-    return { from: this.from, settled: this.isGivenTime ? true : undefined }
+  /** What a question about the plan on screen says of it: when it begins, and what time it was given. */
+  get query(): { from: string | undefined; given: string | undefined } {
+    return { from: this.from, given: this.plan?.given }
   }
 
   /** What a question about the day says of when its plan begins. */
@@ -122,23 +171,33 @@ class DayState {
     await this.refresh()
   }
 
-  /** Leaves the orders as they are. */
-  async leave() {
-    this.moves = []
+  /** What if something else of the day were different? What was asked before stays asked. */
+  async tryOut(change: Change) {
+    this.change = { ...this.change, ...change }
     await this.refresh()
   }
 
-  /** Moves the orders as asked about. Answers whether all went well. */
+  /** Leaves the day as it is. */
+  async leave() {
+    this.moves = []
+    this.change = {}
+    await this.refresh()
+  }
+
+  /** Makes the day as it was asked about, all of it or nothing. Answers whether all went well. */
   async keep(): Promise<boolean> {
+    const body = { moves: this.moves, fromNow: false, ...this.change }
     const { failure } = await ask(
-      api.POST('/api/orders/{day}/move', {
-        params: { path: { day: this.day } },
-        body: { moves: this.moves, fromNow: false },
+      api.POST('/api/plan/{day}/take', {
+        params: { path: { day: this.day }, header: { 'Idempotency-Key': this.sent.of(body) } },
+        body,
       }),
     )
     this.failure = failure
     if (failure) return false
+    this.sent.taken()
     this.moves = []
+    this.change = {}
     live.saved('orders', this.day)
     await this.refresh()
     return true

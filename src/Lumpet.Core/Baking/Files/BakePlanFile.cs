@@ -48,18 +48,28 @@ public static class BakePlanFile
                 Stages = tray.Stages.Select(stage => new { Oven = stage.OvenId, stage.StartMin, stage.EndMin }),
             }),
             Unplaced = plan.Unplaced.Select(tray => new { Bake = tray.BakeId, tray.Tray, tray.Reason }),
-            Cost = new
-            {
-                plan.Cost.Total,
-                plan.Cost.TardyPieMin,
-                plan.Cost.OvenOnMin,
-                plan.Cost.SettingChanges,
-                plan.Cost.EarlyPieMin,
-                plan.Cost.UnplacedPies,
-            },
+            Cost = Stated(plan.Cost),
             plan.LowerBound,
         },
         Layout);
+
+    /// <summary>What a plan costs, by name; doors only where the problem counts by weights of its own.</summary>
+    private static Dictionary<string, decimal> Stated(BakePlanCost cost)
+    {
+        var figures = new Dictionary<string, decimal>
+        {
+            ["total"] = cost.Total,
+            ["tardyPieMin"] = cost.TardyPieMin,
+            ["ovenOnMin"] = cost.OvenOnMin,
+            ["settingChanges"] = cost.SettingChanges,
+            ["earlyPieMin"] = cost.EarlyPieMin,
+            ["unplacedPies"] = cost.UnplacedPies,
+        };
+        if (cost.Weights == BakeWeights.Usual) return figures;
+        figures["doorOpenings"] = cost.DoorOpenings;
+        figures["doorClashes"] = cost.DoorClashes;
+        return figures;
+    }
 
     /// <summary>The JSON text of a problem.</summary>
     public static string Write(BakeProblem problem) => JsonSerializer.Serialize(
@@ -68,6 +78,14 @@ public static class BakePlanFile
             BakeProblemFile.Format,
             problem.ToleranceC,
             problem.TransferMin,
+            Weights = problem.Weights == BakeWeights.Usual ? null : new
+            {
+                OvenOnMin = problem.Weights.PerOvenOnMin,
+                SettingChange = problem.Weights.PerSettingChange,
+                EarlyPieMin = problem.Weights.EarlyTenths / 10m,
+                DoorOpening = problem.Weights.PerDoorOpening,
+                DoorClash = problem.Weights.PerDoorClash,
+            },
             Ovens = problem.Ovens.Select(oven => new
             {
                 oven.Id,

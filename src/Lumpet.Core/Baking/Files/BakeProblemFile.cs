@@ -24,7 +24,10 @@ public static class BakeProblemFile
             checks.Whole("toleranceC", written.ToleranceC, 0),
             checks.Whole("transferMin", written.TransferMin, 0),
             [.. ovens.Select(one => one.Oven)],
-            [.. bakes.Select(one => one.Bake)]);
+            [.. bakes.Select(one => one.Bake)])
+        {
+            Weights = written.Weights is { } weights ? Weights(checks, weights) : BakeWeights.Usual,
+        };
 
         Unique(checks, ovens.Select(one => (one.At, one.Oven.Id)));
         Unique(checks, bakes.Select(one => (one.At, one.Bake.Id)));
@@ -34,6 +37,27 @@ public static class BakeProblemFile
         if (BakePlanner.OvenMinutes(problem) is > MostOvenMinutes and var minutes)
             checks.Add("ovens", $"their time comes to {minutes / 1440} days between them; at most {MostOvenMinutes / 1440} are planned at once. Ask for a shorter stretch");
         return checks.Passed(problem);
+    }
+
+    // Heavier ones would only make numbers that nobody can read, and sums that no longer fit.
+    private const int Heaviest = 10_000;
+
+    private static BakeWeights Weights(BakeFileChecks checks, WrittenWeights written)
+    {
+        int Weight(string name, decimal? value, int usual)
+        {
+            var weight = value is null ? usual : checks.Whole($"weights.{name}", value, 0);
+            if (weight > Heaviest) checks.Add($"weights.{name}", $"at most {Heaviest} is possible, not {weight}");
+            return weight;
+        }
+
+        var usual = BakeWeights.Usual;
+        return new BakeWeights(
+            Weight("ovenOnMin", written.OvenOnMin, usual.PerOvenOnMin),
+            Weight("settingChange", written.SettingChange, usual.PerSettingChange),
+            Weight("earlyPieMin", written.EarlyPieMin * 10, usual.EarlyTenths),
+            Weight("doorOpening", written.DoorOpening, usual.PerDoorOpening),
+            Weight("doorClash", written.DoorClash, usual.PerDoorClash));
     }
 
     private static BakeOven Oven(BakeFileChecks checks, string at, WrittenOven written)

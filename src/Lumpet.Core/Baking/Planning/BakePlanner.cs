@@ -169,7 +169,23 @@ public static class BakePlanner
             }
         }
 
+        var doors = trays.SelectMany(tray => DoorOpenings(tray)).Distinct().ToArray();
         return new BakePlanCost(
-            lateness.Sum(tray => tray.Pies * Math.Max(0, tray.Late)), on, changes, lateness.Sum(tray => tray.Pies * Math.Max(0, -tray.Late)), unplacedPies);
+            lateness.Sum(tray => tray.Pies * Math.Max(0, tray.Late)), on, changes, lateness.Sum(tray => tray.Pies * Math.Max(0, -tray.Late)), unplacedPies)
+        {
+            DoorOpenings = doors.Length,
+            DoorClashes = doors.Length - doors.Select(door => door.AtMin).Distinct().Count(),
+            Weights = problem.Weights,
+        };
+    }
+
+    /// <summary>At which ovens and minutes a door is opened for a tray: where it comes from the bench or another oven, and where it leaves.</summary>
+    private static IEnumerable<(string OvenId, int AtMin)> DoorOpenings(BakedTray tray)
+    {
+        for (var index = 0; index < tray.Stages.Count; index++)
+        {
+            if (index == 0 || tray.Stages[index - 1].OvenId != tray.Stages[index].OvenId) yield return (tray.Stages[index].OvenId, tray.Stages[index].StartMin);
+            if (index == tray.Stages.Count - 1 || tray.Stages[index + 1].OvenId != tray.Stages[index].OvenId) yield return (tray.Stages[index].OvenId, tray.Stages[index].EndMin);
+        }
     }
 }

@@ -21,8 +21,8 @@ internal static class LowerBounds
         var changes = Math.Max(0, groups.Count - problem.Ovens.Count);
         var tardy = bakes.Sum(bake => Tardy(problem, bake));
         return new BakePlanBound(
-            (BakePlanCost.PerOvenOnMin * (decimal)on) + (BakePlanCost.PerSettingChange * (decimal)changes)
-            + (BakePlanCost.PerTardyPieMin * (decimal)tardy),
+            (problem.Weights.PerOvenOnMin * (decimal)on) + (problem.Weights.PerSettingChange * (decimal)changes)
+            + (BakeWeights.PerTardyPieMin * (decimal)tardy),
             on);
     }
 

@@ -19,9 +19,15 @@ internal sealed partial class OvenTimeline
         Array.Clear(isOwn);
         Array.Clear(turns);
         regions.Clear();
+        Door.Clear();
         var holds = Fill(stays) && FindRegions(stays);
         if (!holds) Empty();
-        else FindUnheld(stays, unheld);
+        else
+        {
+            FindUnheld(stays, unheld);
+            foreach (var (visit, _, _) in stays) Door.Put(visit.Start, visit.End);
+        }
+
         Reckon();
         return holds;
     }

@@ -29,10 +29,12 @@ internal sealed partial class OvenTimeline
     // Cost of all regions before each, gaps included; one more entry than there are regions.
     private long[] costBefore = [0];
 
+    private readonly BakeWeights weights;
+
     /// <summary>An empty oven over minutes 0 to <paramref name="horizonMin"/>.</summary>
-    public OvenTimeline(BakeOven oven, int horizonMin)
+    public OvenTimeline(BakeOven oven, int horizonMin, BakeWeights weights, OvenDoors.Door door)
     {
-        Oven = oven;
+        (Oven, this.weights, Door) = (oven, weights, door);
         OpenMin = Math.Max(0, oven.OpenMin);
         CloseMin = Math.Min(horizonMin, oven.CloseMin);
         settings = new int[horizonMin + 1];
@@ -57,13 +59,16 @@ internal sealed partial class OvenTimeline
     /// <summary>The oven.</summary>
     public BakeOven Oven { get; }
 
+    /// <summary>Its door.</summary>
+    public OvenDoors.Door Door { get; }
+
     /// <summary>First minute at which it may be on.</summary>
     public int OpenMin { get; }
 
     /// <summary>Minute by which it is off.</summary>
     public int CloseMin { get; }
 
-    /// <summary>Cost of oven time and setting changes so far.</summary>
+    /// <summary>Cost of oven time and setting changes so far; what is done at the door is not in it.</summary>
     public long Cost => costBefore[^1];
 
     /// <summary>Minutes at which something begins or ends here: a setting, a region, a tray's stay; or is reached by the chamber.</summary>
@@ -170,6 +175,7 @@ internal sealed partial class OvenTimeline
             (Oven.TakesFloor(floor) ? onFloor : trays)[start + offset]++;
         }
 
+        Door.Put(start, start + visit.Length);
         ReckonAround(merged);
     }
 
@@ -328,7 +334,7 @@ internal sealed partial class OvenTimeline
         var gap = GapOnMinutes(before, region.Start, region.FirstSetting);
         if (gap < 0) return -1;
         var changes = region.Changes + (before is { } earlier && earlier.LastSetting != region.FirstSetting ? 1 : 0);
-        return ((long)BakePlanCost.PerOvenOnMin * (gap + region.End - region.Start)) + ((long)BakePlanCost.PerSettingChange * changes);
+        return ((long)weights.PerOvenOnMin * (gap + region.End - region.Start)) + ((long)weights.PerSettingChange * changes);
     }
 
     /// <summary>

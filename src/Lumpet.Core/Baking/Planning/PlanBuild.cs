@@ -10,6 +10,7 @@ internal sealed record BuildRecipe(IReadOnlyList<Bake> Order, bool Soonest, bool
 internal sealed class PlanBuild
 {
     private readonly BakeChains chains;
+    private readonly BakeWeights weights;
     private readonly CancellationToken cancellation;
     private readonly List<OvenTimeline> ovens;
     private readonly TraySearch search;
@@ -20,8 +21,10 @@ internal sealed class PlanBuild
     private PlanBuild(BakeProblem problem, BakeChains chains, int horizonMin, bool soonest, CancellationToken cancellation)
     {
         (this.chains, this.cancellation) = (chains, cancellation);
-        ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin))];
-        search = new TraySearch(problem, ovens, soonest, cancellation);
+        weights = problem.Weights;
+        var doors = new OvenDoors(weights, horizonMin);
+        ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin, weights, doors.Of()))];
+        search = new TraySearch(problem, ovens, doors, soonest, cancellation);
     }
 
     /// <summary>Bakes whose trays were all looked at; of the others there was no time left for some.</summary>
@@ -149,7 +152,7 @@ internal sealed class PlanBuild
         }
 
         if (startFrom > startTo || endFrom > endTo) return null;
-        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, chains.LatestOut(bake), bake.Trays[tray - 1]);
+        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, chains.LatestOut(bake), bake.Trays[tray - 1], weights.EarlyTenths);
     }
 
     private IEnumerable<(TrayPath Path, BakeAfter After)> FollowersOf(Bake bake, int tray)

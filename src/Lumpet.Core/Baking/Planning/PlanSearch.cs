@@ -24,6 +24,7 @@ internal sealed class PlanSearch
     private readonly BakeChains chains;
     private readonly PlanTrays trays;
     private readonly OvenTimeline[] ovens;
+    private readonly OvenDoors doors;
     private readonly TraySearch search;
     private readonly Dice dice;
     private readonly PlanRemoval removal;
@@ -48,8 +49,9 @@ internal sealed class PlanSearch
         (this.problem, this.chains, this.cancellation) = (problem, chains, cancellation);
         trays = new PlanTrays(problem, chains);
         horizonMin = Math.Min(horizonMin, Useful(placed));
-        ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin))];
-        search = new TraySearch(problem, ovens, false, cancellation);
+        doors = new OvenDoors(problem.Weights, horizonMin);
+        ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin, problem.Weights, doors.Of()))];
+        search = new TraySearch(problem, ovens, doors, false, cancellation);
         dice = new Dice(seed);
         removal = new PlanRemoval(trays, dice);
         stays = [.. ovens.Select(_ => new List<OvenStay>())];
@@ -174,7 +176,7 @@ internal sealed class PlanSearch
 
     private long CostOf(TrayPath?[] plan)
     {
-        long cost = 0;
+        var cost = 10 * doors.Cost;
         foreach (var oven in ovens) cost += 10 * oven.Cost;
         foreach (var tray in trays.All)
         {
@@ -185,7 +187,7 @@ internal sealed class PlanSearch
             }
 
             var late = (long)path.End - tray.Bake.DueMin;
-            cost += late > 0 ? 10L * BakePlanCost.PerTardyPieMin * tray.Pies * late : -late * tray.Pies;
+            cost += late > 0 ? 10L * BakeWeights.PerTardyPieMin * tray.Pies * late : -late * tray.Pies * problem.Weights.EarlyTenths;
         }
 
         return cost;
@@ -290,7 +292,7 @@ internal sealed class PlanSearch
         }
 
         if (startFrom > startTo || endFrom > endTo) return null;
-        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, isFollowed ? bake.DueMin : chains.LatestOut(bake), tray.Pies);
+        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, isFollowed ? bake.DueMin : chains.LatestOut(bake), tray.Pies, problem.Weights.EarlyTenths);
     }
 
     /// <summary>What follows a tray that found no place is left out too.</summary>

@@ -39,14 +39,15 @@ internal sealed record TrayPath(IReadOnlyList<OvenVisit> Visits, long Cost)
 /// <param name="Due">Minute by which it should be out.</param>
 /// <param name="LatestForFollowers">Minute by which it must be out for what follows it to be in time.</param>
 /// <param name="Pies">Pies on the tray.</param>
+/// <param name="EarlyTenths">What a pie costs that is out a minute before it is due, in tenths.</param>
 internal sealed record TrayWindow(
-    int StartFrom, int StartTo, int EndFrom, int EndTo, int Due, int LatestForFollowers, int Pies)
+    int StartFrom, int StartTo, int EndFrom, int EndTo, int Due, int LatestForFollowers, int Pies, int EarlyTenths)
 {
     /// <summary>Cost, in tenths, of coming out at a minute.</summary>
     public long CostOfEnd(int end)
     {
         var late = Math.Max(0L, end - Math.Min(Due, LatestForFollowers));
         var early = Math.Max(0L, Due - end);
-        return (BakePlanCost.PerTardyPieMin * 10L * Pies * late) + (Pies * early);
+        return (BakeWeights.PerTardyPieMin * 10L * Pies * late) + (EarlyTenths * Pies * early);
     }
 }

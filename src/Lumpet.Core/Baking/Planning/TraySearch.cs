@@ -5,6 +5,7 @@ internal sealed class TraySearch
 {
     private readonly BakeProblem problem;
     private readonly IReadOnlyList<OvenTimeline> ovens;
+    private readonly OvenDoors doors;
     private readonly bool soonest;
     private readonly CancellationToken cancellation;
     private readonly int[] settings;
@@ -47,11 +48,12 @@ internal sealed class TraySearch
     /// <summary>A search over the ovens of a build.</summary>
     /// <param name="problem">The problem.</param>
     /// <param name="ovens">Its ovens, as far as they are filled.</param>
+    /// <param name="doors">Their doors.</param>
     /// <param name="soonest">Whether the first way out is wanted, whatever it costs.</param>
     /// <param name="cancellation">Ends a search with the best way found so far.</param>
-    public TraySearch(BakeProblem problem, IReadOnlyList<OvenTimeline> ovens, bool soonest, CancellationToken cancellation)
+    public TraySearch(BakeProblem problem, IReadOnlyList<OvenTimeline> ovens, OvenDoors doors, bool soonest, CancellationToken cancellation)
     {
-        (this.problem, this.ovens, this.soonest, this.cancellation) = (problem, ovens, soonest, cancellation);
+        (this.problem, this.ovens, this.doors, this.soonest, this.cancellation) = (problem, ovens, doors, soonest, cancellation);
         settings = new int[ovens.Select(oven => oven.CloseMin).DefaultIfEmpty(0).Max() + 1];
         isCandidate = new bool[settings.Length];
         isAllowed = new bool[ovens.Count];
@@ -135,7 +137,15 @@ internal sealed class TraySearch
             foreach (var stage in bake.Stages)
                 foreach (var first in timeline.FirstAt(stage.TempC)) MarkAround(first, latest);
             foreach (var opening in timeline.Oven.Openings) MarkAround(Math.Min(opening.ToMin, timeline.CloseMin), latest);
-            foreach (var minute in timeline.Events) MarkAround(minute, latest);
+            foreach (var minute in timeline.Events)
+            {
+                MarkAround(minute, latest);
+                if (!doors.ClashesAreCounted) continue;
+                // A minute beside another's, so that one pair of hands does both.
+                MarkAround(minute - 1, latest);
+                MarkAround(minute + 1, latest);
+            }
+
             foreach (var region in timeline.Regions)
             {
                 foreach (var stage in bake.Stages)
@@ -192,7 +202,7 @@ internal sealed class TraySearch
         if (soonest) return 0;
         var on = 0;
         foreach (var oven in ovens) on += oven.OnIn(minute, minute + longest);
-        return (long)HeatTenths * BakePlanCost.PerOvenOnMin * Math.Max(0, least - on);
+        return (long)HeatTenths * problem.Weights.PerOvenOnMin * Math.Max(0, least - on);
     }
 
     private int Longest => bake.Stages.Sum(stage => stage.MaxMin) + (problem.TransferMin * (bake.Stages.Count - 1));
@@ -363,8 +373,12 @@ internal sealed class TraySearch
         if (Promising(total) && IsHeld(visiting, end)) best = new TrayPath([.. visiting.Before, Visit(visiting, end, chamber)], total);
     }
 
-    private long CostWith(Visiting visiting, int end, int chamber) =>
-        ovens[visiting.Oven].CostWith(visiting.Start, settings.AsSpan(visiting.Start, end - visiting.Start), chamber);
+    private long CostWith(Visiting visiting, int end, int chamber)
+    {
+        var timeline = ovens[visiting.Oven];
+        var cost = timeline.CostWith(visiting.Start, settings.AsSpan(visiting.Start, end - visiting.Start), chamber);
+        return cost < 0 ? cost : cost + timeline.Door.CostWith(visiting.Start, end);
+    }
 
     private OvenVisit Visit(Visiting visiting, int end, int chamber) =>
         new(visiting.Oven, visiting.Start, settings[visiting.Start..end], [.. visiting.StageEnds], chamber, visiting.FirstStage);

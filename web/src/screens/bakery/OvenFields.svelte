@@ -48,6 +48,13 @@
           bind:value={oven.dialOffsetC}
           size={6}
         />
+        <NumberField
+          label="An hour hot costs"
+          field="ovens[{at}].hourPrice"
+          {failure}
+          bind:value={oven.hourPrice}
+          size={7}
+        />
         <button
           class="link"
           type="button"
@@ -70,6 +77,7 @@
         coolCPerMin: 4,
         dialOffsetC: 0,
         floorPlaces: null,
+        hourPrice: null,
       })}>Another oven</button
   >
 </section>

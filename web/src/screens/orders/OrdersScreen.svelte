@@ -120,7 +120,7 @@
         />{/each}.
     {/if}
   </Sentence>
-  <WhatIf />
+  {#if today.plan}<WhatIf plan={today.plan} />{/if}
   <!-- Its room is kept while it is planned, so that nothing below moves away under a finger. -->
   <p class="small min-h-[2lh] lg:min-h-[1lh]">
     {#if today.plan?.late}<b>{today.plan.late.words}</b>{/if}

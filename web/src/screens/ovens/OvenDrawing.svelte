@@ -209,7 +209,11 @@
       <div class="name" style:top="{(places.tops[index] ?? 0) + sizes.labels + 4}px">
         <div style:height="{sizes.curve + rowsOf(oven) * sizes.shelf - 4}px">
           <strong class="block text-lg leading-tight">{oven.name}</strong>
-          <span class="small">{oven.shelves} shelves{oven.floorPlaces ? `, floor ${oven.floorPlaces}` : ''}{oven.dialOffsetC ? ', fan' : ''}</span>
+          <span class="small"
+            >{oven.shelves} shelves{oven.floorPlaces ? `, floor ${oven.floorPlaces}` : ''}{oven.dialOffsetC
+              ? ', fan'
+              : ''}</span
+          >
         </div>
       </div>
     {/each}

@@ -7,10 +7,13 @@
   import { today } from '../../parts/day.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import PickUps from '../../parts/PickUps.svelte'
+  import PlanNote from '../../parts/PlanNote.svelte'
   import PlanSentence from '../../parts/PlanSentence.svelte'
   import OpenedLoad from './OpenedLoad.svelte'
   import OvenDrawing from './OvenDrawing.svelte'
   import OvenSteps from './OvenSteps.svelte'
+  import Schools from './Schools.svelte'
+  import TryChange from './TryChange.svelte'
 
   interface Props {
     params?: { day?: string }
@@ -28,7 +31,7 @@
   // The sheet follows the orders; while a question is open it stays that of the orders.
   const asked = new Asked<Schemas['OvenStepAnswer'][]>()
   asked.follow([], () => {
-    const shown = today.moves.length > 0 ? undefined : plan
+    const shown = today.isAsking ? undefined : plan
     if (!shown) return undefined
     const params = { path: { day: shown.day }, query: today.query }
     return (signal) => api.GET('/api/plan/{day}/oven-steps', { params, signal })
@@ -61,7 +64,7 @@
 <FailureNote failure={today.failure} />
 {#if plan}
   <PlanSentence {plan} />
-  <p class="small mt-1">{today.isPlanning ? 'Planning…' : plan.note}</p>
+  <PlanNote {plan} />
   {#if plan.troubles.length > 0}
     <p class="note mt-3" role="alert">
       <strong>{plan.troubles[0]?.text}</strong>
@@ -70,6 +73,10 @@
   {/if}
   {#if plan.ovens}
     <PickUps waves={plan.waves} />
+    <div class="beside screen-only">
+      <Schools {plan} />
+      <TryChange {plan} />
+    </div>
     <div class="screen-only">
       <OvenDrawing
         ovens={plan.ovens}
@@ -98,3 +105,12 @@
 {:else if !today.failure}
   <p class="sentence" role="status">Planning the day…</p>
 {/if}
+
+<style>
+  .beside {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(24rem, 1fr));
+    gap: 0.4rem 2rem;
+    margin-top: 0.6rem;
+  }
+</style>

@@ -5,6 +5,7 @@
   import { today } from '../../parts/day.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import PickUps from '../../parts/PickUps.svelte'
+  import PlanNote from '../../parts/PlanNote.svelte'
   import PlanSentence from '../../parts/PlanSentence.svelte'
   import TaskList from './TaskList.svelte'
   import Troubles from './Troubles.svelte'
@@ -28,14 +29,13 @@
 <FailureNote failure={today.failure} />
 {#if plan}
   <PlanSentence {plan} />
-  <p class="small mt-1">
-    {today.isPlanning ? 'Planning…' : plan.note}
-    {#if today.isSettling}<b role="status">Looking for a better one…</b>{/if}
-    {#if plan.hands}
+  <PlanNote {plan} />
+  {#if plan.hands}
+    <p class="small">
       {duration(plan.hands.workMin)} of work; most hands at once: {plan.hands.atOnce}, at {plan.hands.at.day}
       {plan.hands.at.clock} (counted, not limited).
-    {/if}
-  </p>
+    </p>
+  {/if}
 
   {#if plan.troubles.length > 0}
     <Troubles troubles={plan.troubles} />

@@ -1,0 +1,82 @@
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>What one plan of a day comes to, so that two can be laid beside each other.</summary>
+/// <param name="Pies">Pies ordered.</param>
+/// <param name="NotMade">Pies that cannot be made.</param>
+/// <param name="Late">Pies boxed after their pick-up.</param>
+/// <param name="MostLateMin">By how many minutes the latest of them; 0 where none is.</param>
+/// <param name="LeastSpareMin">Minutes from the last box to the pick-up, at the pick-up where that is least; null where some are never boxed.</param>
+/// <param name="HotMin">Minutes for which ovens are on, all ovens together.</param>
+/// <param name="HeatCost">What those cost; null where some oven that is on has no price.</param>
+/// <param name="SettingChanges">Changes of setting.</param>
+/// <param name="DoorOpenings">Minutes at which a door is opened for trays, counted for each oven.</param>
+/// <param name="DoorClashes">Doors that are opened in the minute of another oven's.</param>
+/// <param name="Loads">Loads.</param>
+/// <param name="WaitMin">Minutes from an oven to the pick-up, the average over all pies that are baked; null where none is.</param>
+/// <param name="MostHands">The most people at work in one minute.</param>
+/// <param name="FirstMin">When work begins; null where there is none.</param>
+public sealed record DayFigures(
+    int Pies,
+    int NotMade,
+    int Late,
+    int MostLateMin,
+    int? LeastSpareMin,
+    long HotMin,
+    decimal? HeatCost,
+    long SettingChanges,
+    long DoorOpenings,
+    long DoorClashes,
+    int Loads,
+    int? WaitMin,
+    int MostHands,
+    int? FirstMin)
+{
+    /// <summary>The figures of a plan.</summary>
+    public static DayFigures Of(PlannedDay plan)
+    {
+        var cost = plan.BakePlan.Cost;
+        var waits = Waits(plan).ToArray();
+        var pies = waits.Sum(wait => (long)wait.Pies);
+        return new DayFigures(
+            plan.Pies,
+            plan.Waves.Sum(wave => wave.NotMade),
+            plan.Fates.Sum(fate => fate.Late),
+            plan.Fates.Select(fate => fate.LateMin).DefaultIfEmpty(0).Max(),
+            plan.Waves.Any(wave => wave.SpareMin is null) ? null : plan.Waves.Select(wave => wave.SpareMin).DefaultIfEmpty(null).Min(),
+            cost.OvenOnMin,
+            Heat(plan),
+            cost.SettingChanges,
+            cost.DoorOpenings,
+            cost.DoorClashes,
+            plan.Loads.Count,
+            pies == 0 ? null : (int)Math.Round(waits.Sum(wait => (double)wait.Pies * wait.Minutes) / pies),
+            plan.Tasks.Count == 0 ? 0 : HandsNeeded.In(plan).AtOnce,
+            plan.Tasks.Count == 0 ? null : plan.Tasks.Min(task => task.StartMin));
+    }
+
+    /// <summary>Of every pie that is baked the minutes from its last oven to its pick-up.</summary>
+    private static IEnumerable<(int Pies, int Minutes)> Waits(PlannedDay plan)
+    {
+        var visits = plan.Loads.SelectMany(load => load.Visits).Where(visit => plan.Thing(visit).Lot is not null).ToLookup(visit => visit.LotId);
+        foreach (var lot in plan.Lots)
+        {
+            // Each of its trays leaves an oven for the last time in the last stage of its last bake.
+            var last = lot.Product.ProcessIn(lot.Pan).Steps.LastOrDefault(step => step.IsBake);
+            if (last is null) continue;
+            foreach (var visit in visits[lot.Id].Where(visit => visit.StepId == last.Id && visit.Stages[^1].Number == last.Stages.Count))
+                yield return (visit.Pies, lot.PickUpMin - visit.EndMin);
+        }
+    }
+
+    private static decimal? Heat(PlannedDay plan)
+    {
+        var sum = 0m;
+        foreach (var oven in plan.BakePlan.Settings.GroupBy(setting => setting.OvenId))
+        {
+            if (plan.Ovens[oven.Key].HourPrice is not { } price) return null;
+            sum += price * oven.Zip(oven.Skip(1)).Where(pair => pair.First.TempC is not null).Sum(pair => pair.Second.AtMin - pair.First.AtMin) / 60;
+        }
+
+        return sum;
+    }
+}

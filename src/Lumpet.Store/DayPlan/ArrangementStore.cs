@@ -1,0 +1,37 @@
+using Dapper;
+using Lumpet.Core;
+using Lumpet.Core.DayPlan;
+using Microsoft.Data.Sqlite;
+using NodaTime;
+using NodaTime.Text;
+
+namespace Lumpet.Store.DayPlan;
+
+/// <summary>What is arranged for a day.</summary>
+public static class ArrangementStore
+{
+    /// <summary>The arrangement of a day; the usual one where nothing is arranged.</summary>
+    public static DayArrangement Of(SqliteConnection connection, LocalDate day)
+    {
+        var at = new { day = Key(day) };
+        return new DayArrangement(
+            connection.QuerySingleOrDefault<string>("SELECT school FROM day_school WHERE day = @day", at) is { } school ? Naming.Known<OvenSchool>(school) : OvenSchool.FewestHotHours,
+            connection.Query<string>("SELECT oven_id FROM day_oven_out WHERE day = @day ORDER BY 1", at).AsList(),
+            connection.Query<LongerRow>("SELECT product_id AS productId, minutes FROM day_longer_bake WHERE day = @day", at).ToDictionary(row => row.ProductId, row => (int)row.Minutes));
+    }
+
+    /// <summary>Arranges a day anew.</summary>
+    /// <exception cref="SqliteException">An oven or a product of it is not there, which is seen when the change is kept.</exception>
+    public static void Save(Transaction transaction, LocalDate day, DayArrangement arrangement)
+    {
+        var (connection, at) = (transaction.Connection, new { day = Key(day) });
+        connection.Execute("DELETE FROM day_school WHERE day = @day; DELETE FROM day_oven_out WHERE day = @day; DELETE FROM day_longer_bake WHERE day = @day", at);
+        if (arrangement.School != OvenSchool.FewestHotHours) Rows.Insert(connection, "day_school", new { at.day, school = Naming.Of(arrangement.School) });
+        foreach (var oven in arrangement.OvensOut) Rows.Insert(connection, "day_oven_out", new { at.day, oven_id = oven });
+        foreach (var (product, minutes) in arrangement.LongerBakes) Rows.Insert(connection, "day_longer_bake", new { at.day, product_id = product, minutes });
+    }
+
+    private static string Key(LocalDate day) => LocalDatePattern.Iso.Format(day);
+
+    private sealed record LongerRow(string ProductId, long Minutes);
+}

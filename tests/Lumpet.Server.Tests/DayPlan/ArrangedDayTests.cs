@@ -1,0 +1,135 @@
+using System.Text.Json;
+using Xunit;
+
+namespace Lumpet.Server.Tests.DayPlan;
+
+/// <summary>Changes of a day that are asked about: more pies, an oven out, a longer bake, another school. What is asked stores nothing; what is taken is what was asked.</summary>
+public sealed class ArrangedDayTests : IDisposable
+{
+    private const string Plan = $"/api/plan/{TestServer.Fair}";
+
+    private readonly TestServer server = new();
+
+    public void Dispose() => server.Dispose();
+
+    private sealed record OnTop(string Product, string Pan, int Count, string PickUp, string For);
+
+    private static OnTop[] More(int count) => [new("pear", "23", count, "10:00", string.Empty)];
+
+    private static string Fingerprint(JsonElement plan) => plan.GetProperty("fingerprint").GetString()!;
+
+    private static (string Before, string After, string Is)? Difference(JsonElement plan, string name) => plan.GetProperty("differences").EnumerateArray()
+        .Where(one => one.GetProperty("name").GetString() == name)
+        .Select(one => ((string, string, string)?)(one.GetProperty("before").GetString()!, one.GetProperty("after").GetString()!, one.GetProperty("is").GetString()!)).FirstOrDefault();
+
+    public static TheoryData<string, object> Questions => new()
+    {
+        { "more", new { more = More(10) } },
+        { "oven", new { ovensOut = new[] { "finisher" } } },
+        { "longer", new { longerBakes = new[] { new { product = "pear", minutes = 9 } } } },
+        { "school", new { school = "steadiest" } },
+        { "all", new { more = More(4), ovensOut = new[] { "finisher" }, longerBakes = new[] { new { product = "damson", minutes = 5 } }, school = "freshest", moves = new[] { new { from = "07:30", to = "08:15" } } } },
+    };
+
+    [Theory]
+    [MemberData(nameof(Questions))]
+    public async Task What_is_asked_stores_nothing_and_what_is_taken_is_the_plan_that_was_asked_about(string what, object question)
+    {
+        Assert.NotEmpty(what);
+        var before = await server.Get(Plan);
+        var (status, asked) = await server.Send(HttpMethod.Post, $"{Plan}/what-if", question);
+        Assert.Equal(200, status);
+        Assert.NotEqual(Fingerprint(before), Fingerprint(asked));
+        Assert.NotEmpty(asked.GetProperty("differences").EnumerateArray());
+        Assert.Equal(Fingerprint(before), Fingerprint(await server.Get(Plan)));
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"{Plan}/take", question)).Status);
+        var taken = await server.Get(Plan);
+        Assert.Equal(Fingerprint(asked), Fingerprint(taken));
+        Assert.Empty(taken.GetProperty("differences").EnumerateArray());
+    }
+
+    [Fact]
+    public async Task An_oven_that_is_out_bakes_nothing_and_comes_back()
+    {
+        var (_, asked) = await server.Send(HttpMethod.Post, $"{Plan}/what-if", new { ovensOut = new[] { "finisher" } });
+        Assert.Equal(["Hearth"], asked.GetProperty("ovens").GetProperty("ovens").EnumerateArray().Select(oven => oven.GetProperty("name").GetString()));
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { ovensOut = new[] { "finisher" } });
+        var arrangement = (await server.Get(Plan)).GetProperty("arrangement");
+        Assert.Equal("Finisher is out", arrangement.GetProperty("words").GetString());
+        Assert.Equal([false, true], arrangement.GetProperty("ovens").EnumerateArray().Select(oven => oven.GetProperty("isOut").GetBoolean()));
+        // Another day has it, and so has this one once it is back; what else is arranged stays.
+        Assert.Equal(2, (await server.Get("/api/plan/2026-11-27")).GetProperty("ovens").GetProperty("ovens").GetArrayLength());
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { school = "steadiest" });
+        Assert.Equal("planned for the steadiest work; Finisher is out", (await server.Get(Plan)).GetProperty("arrangement").GetProperty("words").GetString());
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { ovensOut = Array.Empty<string>() });
+        Assert.Equal("planned for the steadiest work", (await server.Get(Plan)).GetProperty("arrangement").GetProperty("words").GetString());
+    }
+
+    [Fact]
+    public async Task More_pies_and_a_longer_bake_are_in_the_plan()
+    {
+        var (_, asked) = await server.Send(HttpMethod.Post, $"{Plan}/what-if", new { more = More(10), longerBakes = new[] { new { product = "pear", minutes = 9 } } });
+        Assert.Equal(("62", "72", "other"), Difference(asked, "Pies"));
+        Assert.Equal("worse", Difference(asked, "Ovens hot")?.Is);
+        Assert.Equal("worse", Difference(asked, "Heat costs")?.Is);
+        int[] Minutes(JsonElement plan) => [.. plan.GetProperty("ovens").GetProperty("ovens").EnumerateArray().SelectMany(oven => oven.GetProperty("layers").EnumerateArray())
+            .Where(layer => layer.GetProperty("product").GetString() == "Pear and ginger").SelectMany(layer => layer.GetProperty("stages").EnumerateArray())
+            .Where(stage => stage.GetProperty("number").GetInt32() == 2).Select(stage => stage.GetProperty("end").GetProperty("min").GetInt32() - stage.GetProperty("start").GetProperty("min").GetInt32())];
+        Assert.Equal(Minutes(await server.Get(Plan)).Min() + 9, Minutes(asked).Min());
+    }
+
+    [Fact]
+    public async Task The_same_taken_twice_adds_one_order()
+    {
+        var question = new { more = More(3) };
+        for (var time = 0; time < 2; time++) Assert.Equal(200, (await server.Send(HttpMethod.Post, $"{Plan}/take", question, ("Idempotency-Key", "twice"))).Status);
+        Assert.Equal(65, (await server.Get(Plan)).GetProperty("pies").GetInt32());
+    }
+
+    [Fact]
+    public async Task Each_school_is_planned_and_says_what_it_comes_to()
+    {
+        var ways = (await server.Get($"{Plan}/ways")).EnumerateArray().ToArray();
+        Assert.Equal(["fewestHotHours", "freshest", "steadiest"], ways.Select(way => way.GetProperty("school").GetString()));
+        Assert.Equal([true, false, false], ways.Select(way => way.GetProperty("isTaken").GetBoolean()));
+        int Figure(int way, string name) => int.Parse(ways[way].GetProperty("figures").EnumerateArray().First(figure => figure.GetProperty("name").GetString() == name).GetProperty("value").GetString()!, System.Globalization.CultureInfo.InvariantCulture);
+        Assert.True(Figure(2, "Doors opened") < Figure(0, "Doors opened"));
+        Assert.True(Figure(2, "Two doors at once") <= Figure(0, "Two doors at once"));
+        Assert.All(Enumerable.Range(0, 3), way => Assert.Equal(0, Figure(way, "Late or not made")));
+    }
+
+    [Theory]
+    [InlineData("{\"school\":\"none\"}", "school")]
+    [InlineData("{\"ovensOut\":[\"hearth\",\"stove\"]}", "ovensOut[1]")]
+    [InlineData("{\"longerBakes\":[{\"product\":\"mango\",\"minutes\":5}]}", "longerBakes[0].product")]
+    [InlineData("{\"longerBakes\":[{\"product\":\"pear\",\"minutes\":61}]}", "longerBakes[0].minutes")]
+    [InlineData("{\"longerBakes\":[null]}", "longerBakes[0].minutes")]
+    [InlineData("{\"more\":[{\"product\":\"pear\",\"pan\":\"99\",\"count\":5,\"pickUp\":\"10:00\"}]}", "more[0].pan")]
+    [InlineData("{\"more\":[{\"product\":\"pear\",\"pan\":\"23\",\"count\":0,\"pickUp\":\"10:00\"}]}", "more[0].count")]
+    [InlineData("{\"more\":[{\"product\":\"pear\",\"pan\":\"23\",\"count\":5,\"pickUp\":\"ten\"}]}", "more[0].pickUp")]
+    public async Task What_makes_no_sense_is_refused_whole_and_named(string question, string field)
+    {
+        var before = Fingerprint(await server.Get(Plan));
+        foreach (var path in new[] { "what-if", "take" })
+        {
+            var (status, problem) = await server.Send(HttpMethod.Post, $"{Plan}/{path}", JsonSerializer.Deserialize<JsonElement>(question));
+            Assert.Equal(400, status);
+            Assert.True(problem.GetProperty("errors").TryGetProperty(field, out _), problem.ToString());
+        }
+
+        Assert.Equal(before, Fingerprint(await server.Get(Plan)));
+        Assert.Equal(400, (await server.Send(HttpMethod.Get, $"{Plan}?given=whenever", null)).Status);
+    }
+
+    [Fact]
+    public async Task An_oven_that_is_taken_out_of_the_bakery_is_out_of_no_day_any_more()
+    {
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { ovensOut = new[] { "finisher" } });
+        var description = await server.Get("/api/bakery/description");
+        var draft = description.GetProperty("draft").Deserialize<System.Text.Json.Nodes.JsonObject>()!;
+        draft["ovens"]!.AsArray().RemoveAt(1);
+        var (status, said) = await server.Send(HttpMethod.Put, "/api/bakery/description", draft, ("If-Match", $"\"{description.GetProperty("version").GetInt64()}\""));
+        Assert.True(status is 200 or 204, said.ToString());
+        Assert.Empty((await server.Get(Plan)).GetProperty("arrangement").GetProperty("words").GetString()!);
+    }
+}

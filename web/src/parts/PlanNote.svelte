@@ -1,0 +1,28 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client'
+  import { duration } from './amounts'
+  import { today } from './day.svelte'
+
+  interface Props {
+    plan: Schemas['PlanAnswer']
+  }
+  const { plan }: Props = $props()
+  const gain = $derived(today.better ? plan.hotMin - today.better.hotMin : 0)
+</script>
+
+<p class="small mt-1">
+  {today.isPlanning ? 'Planning…' : plan.note}
+  {#if plan.arrangement.words}<strong>Arranged for this day: {plan.arrangement.words}.</strong>{/if}
+</p>
+{#if today.isSettling && !today.isPlanning}
+  <p class="small screen-only" role="status">
+    <b>This plan holds; a better one is being looked for.</b>
+    <button class="link" onclick={() => today.stopSettling()}>Leave it as it is</button>
+  </p>
+{:else if today.better}
+  <p class="note screen-only mt-2" role="status">
+    A better plan is ready{gain > 0 ? `: ovens hot for ${duration(gain)} less` : ''}.
+    <button class="press press-main" onclick={() => today.showBetter()}>Show it</button>
+    <button class="press" onclick={() => (today.better = undefined)}>Stay with this one</button>
+  </p>
+{/if}
