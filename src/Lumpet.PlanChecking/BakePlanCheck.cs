@@ -13,6 +13,7 @@ internal sealed class BakePlanCheck
     private readonly Dictionary<string, Bake> bakes;
     private readonly Dictionary<string, BakeOven> ovens;
     private readonly Dictionary<string, OvenSimulation> simulations = [];
+    private readonly Dictionary<(string, int), RunningTray> running;
     private readonly List<PlanFault> faults = [];
 
     public BakePlanCheck(BakeProblem problem, StatedBakePlan plan)
@@ -21,6 +22,7 @@ internal sealed class BakePlanCheck
         this.plan = plan;
         bakes = problem.Bakes.ToDictionary(bake => bake.Id);
         ovens = problem.Ovens.ToDictionary(oven => oven.Id);
+        running = problem.Running.ToDictionary(tray => (tray.BakeId, tray.Tray));
     }
 
     public IReadOnlyList<PlanFault> Faults => faults;
@@ -48,11 +50,12 @@ internal sealed class BakePlanCheck
             foreach (var stage in tray.Stages)
             {
                 if (!ovens.ContainsKey(stage.OvenId)) Fault("ovens", Name(tray), $"there is no oven \"{stage.OvenId}\"");
-                if (stage.StartMin < 0 || stage.EndMin <= stage.StartMin || stage.EndMin > LatestMin)
+                if ((stage.StartMin < 0 && !running.ContainsKey((tray.BakeId, tray.Tray))) || stage.EndMin <= stage.StartMin || stage.EndMin > LatestMin)
                     Fault("stage", Name(tray), $"a stage cannot last from {stage.StartMin} to {stage.EndMin}");
             }
         }
 
+        foreach (var begun in problem.Running) Begun(begun);
         foreach (var tray in plan.Unplaced.Where(tray => string.IsNullOrWhiteSpace(tray.Reason)))
             Fault("unplaced", Name(tray.BakeId, tray.Tray), "a reason is required");
 
@@ -62,6 +65,19 @@ internal sealed class BakePlanCheck
             if (setting.AtMin is < 0 or > LatestMin) Fault("settings", setting.OvenId, $"minute {setting.AtMin} lies outside the horizon");
         }
     }
+
+    /// <summary>What has begun is in the plan, and stands there as it was.</summary>
+    private void Begun(RunningTray begun)
+    {
+        if (plan.Trays.FirstOrDefault(tray => tray.BakeId == begun.BakeId && tray.Tray == begun.Tray) is not { } tray) return;
+        foreach (var (index, stage) in begun.Stages.Index())
+            if (index >= tray.Stages.Count || tray.Stages[index].OvenId != stage.OvenId || tray.Stages[index].StartMin != stage.StartMin || (stage.EndMin is { } end && tray.Stages[index].EndMin != end)
+                || tray.Stages[index].EndMin < (stage.EndMin ?? 1))
+                Fault("running", Name(tray), $"stage {index + 1} has begun and is another in the plan");
+    }
+
+    /// <summary>How many stages of a tray began before the plan, and stand as they are.</summary>
+    private int BegunStages(BakedTray tray) => running.TryGetValue((tray.BakeId, tray.Tray), out var begun) ? begun.Stages.Count : 0;
 
     /// <summary>The settings are in order, each a change, within range and opening time, and none without a stage of its own.</summary>
     public void Settings()
@@ -75,14 +91,14 @@ internal sealed class BakePlanCheck
         foreach (var oven in problem.Ovens)
         {
             OvenSetting[] changes = [.. plan.Settings.Where(setting => setting.OvenId == oven.Id).OrderBy(setting => setting.AtMin)];
-            simulations[oven.Id] = new OvenSimulation(oven, changes, last);
+            simulations[oven.Id] = new OvenSimulation(oven, changes, Math.Max(0, last));
             SettingsOf(oven, changes);
         }
     }
 
     private void SettingsOf(BakeOven oven, OvenSetting[] changes)
     {
-        int? before = null;
+        var before = oven.StartSettingC;
         for (var index = 0; index < changes.Length; index++)
         {
             var change = changes[index];
@@ -121,13 +137,13 @@ internal sealed class BakePlanCheck
         foreach (var tray in plan.Trays)
         {
             var bake = bakes[tray.BakeId];
-            if (tray.StartMin < bake.ReleaseMin) Fault("window", Name(tray), $"enters at {tray.StartMin}, before its release at {bake.ReleaseMin}");
-            if (bake.EarliestOutMin is { } earliest && tray.EndMin < earliest)
+            if (BegunStages(tray) == 0 && tray.StartMin < bake.ReleaseMin) Fault("window", Name(tray), $"enters at {tray.StartMin}, before its release at {bake.ReleaseMin}");
+            if (BegunStages(tray) == 0 && bake.EarliestOutMin is { } earliest && tray.EndMin < earliest)
                 Fault("window", Name(tray), $"comes out at {tray.EndMin}, before {earliest}: it would be too old");
             for (var index = 0; index < tray.Stages.Count; index++)
             {
                 StageOf(tray, bake, index);
-                if (index == 0 || tray.Stages[index - 1].OvenId != tray.Stages[index].OvenId) Entering(tray, tray.Stages[index]);
+                if (index >= BegunStages(tray) && (index == 0 || tray.Stages[index - 1].OvenId != tray.Stages[index].OvenId)) Entering(tray, tray.Stages[index]);
                 if (index > 0) Following(tray, tray.Stages[index - 1], tray.Stages[index]);
             }
         }
@@ -136,13 +152,11 @@ internal sealed class BakePlanCheck
     private void StageOf(BakedTray tray, Bake bake, int index)
     {
         var (stage, wanted) = (tray.Stages[index], bake.Stages[index]);
-        var minutes = stage.EndMin - stage.StartMin;
-        if (minutes < wanted.MinMin || minutes > wanted.MaxMin)
-            Fault("stage", Name(tray), $"stage {index + 1} lasts {minutes} min, not {wanted.MinMin} to {wanted.MaxMin}");
+        Length(tray, index, stage.EndMin - stage.StartMin, wanted);
         if (bake.Ovens is { } allowed && !allowed.Contains(stage.OvenId)) Fault("window", Name(tray), $"may not use {stage.OvenId}");
 
         var simulation = simulations[stage.OvenId];
-        for (var minute = stage.StartMin; minute < stage.EndMin; minute++)
+        for (var minute = Math.Max(0, stage.StartMin); minute < stage.EndMin; minute++)
         {
             var setting = simulation.Setting(minute);
             if (setting is { } celsius && Math.Abs(celsius - wanted.TempC) <= problem.ToleranceC) continue;
@@ -150,6 +164,15 @@ internal sealed class BakePlanCheck
             Fault("stage", Name(tray), $"stage {index + 1} needs {wanted.TempC} °C, but at {minute} {stage.OvenId} {found}");
             return;
         }
+    }
+
+    /// <summary>How long a stage lasts. An end that was given stands; what is over its most when the plan starts comes out at once.</summary>
+    private void Length(BakedTray tray, int index, int minutes, BakeStage wanted)
+    {
+        var given = running.GetValueOrDefault((tray.BakeId, tray.Tray))?.Stages.ElementAtOrDefault(index);
+        if (given?.EndMin is not null) return;
+        var most = given is null ? wanted.MaxMin : Math.Max(wanted.MaxMin, 1 - given.StartMin);
+        if (minutes < wanted.MinMin || minutes > most) Fault("stage", Name(tray), $"stage {index + 1} lasts {minutes} min, not {wanted.MinMin} to {most}");
     }
 
     private void Entering(BakedTray tray, BakedStage stage)
@@ -197,7 +220,7 @@ internal sealed class BakePlanCheck
     {
         var placed = plan.Trays.ToLookup(tray => tray.BakeId);
         foreach (var tray in plan.Trays)
-            foreach (var after in bakes[tray.BakeId].After)
+            foreach (var after in bakes[tray.BakeId].After.Where(_ => BegunStages(tray) == 0))
             {
                 var needed = after.ByTray ? 1 : bakes[after.BakeId].Trays.Count;
                 BakedTray[] before = [.. placed[after.BakeId].Where(other => !after.ByTray || other.Tray == tray.Tray)];
@@ -231,7 +254,7 @@ internal sealed class BakePlanCheck
         long changes = 0;
         foreach (var oven in problem.Ovens)
         {
-            int[] temperatures = [.. plan.Settings.Where(setting => setting.OvenId == oven.Id).OrderBy(setting => setting.AtMin)
+            int[] temperatures = [.. oven.StartSettingC is { } set ? new[] { set } : [], .. plan.Settings.Where(setting => setting.OvenId == oven.Id).OrderBy(setting => setting.AtMin)
                 .Where(setting => setting.TempC is not null).Select(setting => setting.TempC!.Value)];
             for (var index = 1; index < temperatures.Length; index++)
                 if (temperatures[index] != temperatures[index - 1]) changes++;
@@ -256,11 +279,13 @@ internal sealed class BakePlanCheck
             var minutes = new HashSet<int>();
             foreach (var tray in plan.Trays)
             {
-                BakedStage[] here = [.. tray.Stages.Where(stage => stage.OvenId == oven.Id)];
+                var begun = BegunStages(tray);
+                (BakedStage Stage, int Index)[] here = [.. tray.Stages.Select((stage, index) => (stage, index)).Where(one => one.stage.OvenId == oven.Id)];
                 // A drop opens no door: it is an end and a start of the same tray at one minute.
-                int[] starts = [.. here.Select(stage => stage.StartMin)];
-                int[] ends = [.. here.Select(stage => stage.EndMin)];
-                minutes.UnionWith(starts.Except(ends).Concat(ends.Except(starts)));
+                int[] starts = [.. here.Select(one => one.Stage.StartMin)];
+                int[] ends = [.. here.Select(one => one.Stage.EndMin)];
+                // What is over when the plan starts opens no door any more.
+                minutes.UnionWith(here.Where(one => one.Index >= begun).Select(one => one.Stage.StartMin).Except(ends).Concat(ends.Except(starts).Where(minute => begun == 0 || minute > 0)));
             }
 
             foreach (var minute in minutes) openAt[minute] = openAt.GetValueOrDefault(minute) + 1;

@@ -20,7 +20,7 @@ internal sealed class OvenSimulation
         settings = new int?[lastMin + 1];
         chamber = new int[lastMin + 1];
         var now = oven.StartC;
-        int? setting = null;
+        var setting = oven.StartSettingC;
         var next = 0;
         for (var minute = 0; minute <= lastMin; minute++)
         {

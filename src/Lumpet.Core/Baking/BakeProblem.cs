@@ -13,6 +13,9 @@ public sealed record BakeProblem(
 {
     /// <summary>What counts for how much.</summary>
     public BakeWeights Weights { get; init; } = BakeWeights.Usual;
+
+    /// <summary>Trays that are in an oven when the horizon starts, and those that were baked before; each tray at most once.</summary>
+    public IReadOnlyList<RunningTray> Running { get; init; } = [];
 }
 
 /// <summary>One chamber with one setting at a time.</summary>
@@ -30,6 +33,17 @@ public sealed record BakeOven(
 {
     /// <summary>Places for trays on its floor, beside its shelves; at least 0. Null: what bakes on a floor takes a shelf like everything else.</summary>
     public int? FloorPlaces { get; init; }
+
+    /// <summary>What it is set to when the horizon starts; null where it is off then.</summary>
+    public int? StartSettingC { get; init; }
+
+    // An oven that is off cools toward the room.
+    private const int RoomC = 25;
+
+    /// <summary>Its chamber one minute on, under a setting or off.</summary>
+    public int After(int now, int? setting) => setting is { } wanted && now < wanted
+        ? Math.Min(wanted, now + HeatCPerMin)
+        : Math.Max(setting ?? Math.Min(RoomC, now), now - CoolCPerMin);
 
     /// <summary>How many trays of a bake it holds at a time.</summary>
     public int PlacesFor(Bake bake) => TakesFloor(bake.OnFloor) ? FloorPlaces!.Value : Shelves;

@@ -24,7 +24,7 @@ public static class HeatCurve
         {
             for (; next < settings.Count && settings[next].AtMin <= minute; next++)
                 (setting, offFrom) = (settings[next].TempC, settings[next].TempC is null ? settings[next].AtMin : int.MaxValue);
-            var after = Step(oven, now, setting);
+            var after = oven.After(now, setting);
             var isDrawn = next > 0 && (setting is not null || minute - offFrom <= afterMin);
             if (isDrawn && after - now != slope) points.Add(new HeatPoint(minute, now));
             slope = isDrawn ? after - now : int.MaxValue;
@@ -39,10 +39,6 @@ public static class HeatCurve
 
         return [.. curves, [.. points, new HeatPoint(settings[^1].AtMin + afterMin + 1, now)]];
     }
-
-    private static int Step(BakeOven oven, int now, int? setting) =>
-        setting is { } wanted && now < wanted ? Math.Min(wanted, now + oven.HeatCPerMin)
-            : Math.Max(setting ?? Math.Min(25, now), now - oven.CoolCPerMin);
 }
 
 /// <summary>A corner of a heat curve.</summary>

@@ -96,6 +96,7 @@ public static class BakePlanFile
                 oven.HeatCPerMin,
                 oven.CoolCPerMin,
                 oven.StartC,
+                oven.StartSettingC,
                 OpenMin = oven.Openings.Count == 1 ? oven.OpenMin : (int?)null,
                 CloseMin = oven.Openings.Count == 1 ? oven.CloseMin : (int?)null,
                 Openings = oven.Openings.Count == 1 ? null : oven.Openings,
@@ -111,6 +112,12 @@ public static class BakePlanFile
                 bake.Ovens,
                 Place = bake.OnFloor ? Floor : null,
                 After = bake.After.Select(after => new { Bake = after.BakeId, after.MinLagMin, after.MaxLagMin, after.ByTray }),
+            }),
+            Running = problem.Running.Count == 0 ? null : problem.Running.Select(tray => new
+            {
+                Bake = tray.BakeId,
+                tray.Tray,
+                Stages = tray.Stages.Select(stage => new { Oven = stage.OvenId, stage.StartMin, stage.EndMin }),
             }),
         },
         WithoutNulls);

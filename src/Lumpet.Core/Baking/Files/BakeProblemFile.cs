@@ -27,6 +27,7 @@ public static class BakeProblemFile
             [.. bakes.Select(one => one.Bake)])
         {
             Weights = written.Weights is { } weights ? Weights(checks, weights) : BakeWeights.Usual,
+            Running = written.Running is { } running ? checks.Each("running", running, tray => tray.Bake, (at, tray) => RunningTray(checks, at, tray)) : [],
         };
 
         Unique(checks, ovens.Select(one => (one.At, one.Oven.Id)));
@@ -34,6 +35,7 @@ public static class BakeProblemFile
         var byId = problem.Bakes.DistinctBy(bake => bake.Id).ToDictionary(bake => bake.Id);
         foreach (var (at, bake) in bakes) CheckNames(checks, problem, byId, at, bake);
         checks.Passed(problem);
+        RunningChecks.Check(checks, problem);
         if (BakePlanner.OvenMinutes(problem) is > MostOvenMinutes and var minutes)
             checks.Add("ovens", $"their time comes to {minutes / 1440} days between them; at most {MostOvenMinutes / 1440} are planned at once. Ask for a shorter stretch");
         return checks.Passed(problem);
@@ -74,6 +76,7 @@ public static class BakeProblemFile
             written.Openings is null ? checks.Whole($"{at}.closeMin", written.CloseMin) : 0)
         {
             FloorPlaces = written.FloorPlaces is null ? null : checks.Whole($"{at}.floorPlaces", written.FloorPlaces, 0),
+            StartSettingC = checks.WholeOrNull($"{at}.startSettingC", written.StartSettingC),
         };
         AtLeast(checks, $"{at}.maxC", oven.MaxC, "minC", oven.MinC);
         AtLeast(checks, $"{at}.closeMin", oven.CloseMin, "openMin", oven.OpenMin);
@@ -116,6 +119,12 @@ public static class BakeProblemFile
             OnFloor = written.OnFloor ?? written.Place is not null,
         };
     }
+
+    private static RunningTray RunningTray(BakeFileChecks checks, string at, WrittenTray written) => new(
+        checks.Text($"{at}.bake", written.Bake),
+        checks.Whole($"{at}.tray", written.Tray, 1),
+        checks.Each($"{at}.stages", written.Stages, stage => stage.Oven, (place, stage) => new RunningStage(
+            checks.Text($"{place}.oven", stage.Oven), checks.Whole($"{place}.startMin", stage.StartMin), checks.WholeOrNull($"{place}.endMin", stage.EndMin))));
 
     private static BakeStage Stage(BakeFileChecks checks, string at, WrittenStage written)
     {

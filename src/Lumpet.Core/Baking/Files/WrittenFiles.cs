@@ -3,12 +3,12 @@ using System.Text.Json;
 namespace Lumpet.Core.Baking.Files;
 
 // Bake files as they are written, before anything is checked: every member may be missing, and a number may be any.
-internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decimal? TransferMin, IReadOnlyList<WrittenOven?>? Ovens, IReadOnlyList<WrittenBake?>? Bakes, WrittenWeights? Weights);
+internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decimal? TransferMin, IReadOnlyList<WrittenOven?>? Ovens, IReadOnlyList<WrittenBake?>? Bakes, WrittenWeights? Weights, IReadOnlyList<WrittenTray?>? Running);
 
 internal sealed record WrittenWeights(decimal? OvenOnMin, decimal? SettingChange, decimal? EarlyPieMin, decimal? DoorOpening, decimal? DoorClash);
 
 internal sealed record WrittenOven(
-    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin, IReadOnlyList<WrittenOpening?>? Openings, decimal? FloorPlaces);
+    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin, IReadOnlyList<WrittenOpening?>? Openings, decimal? FloorPlaces, decimal? StartSettingC);
 
 internal sealed record WrittenOpening(decimal? FromMin, decimal? ToMin);
 

@@ -10,6 +10,8 @@ internal sealed class BakeChains
     private readonly Dictionary<string, int> earliestOut = [];
     private readonly Dictionary<string, string> chain = [];
     private readonly HashSet<string> round;
+    // Of bakes that have begun when the horizon starts, the first minute at which a tray of them may be out.
+    private readonly Dictionary<string, int> begunEnd;
 
     // Twenty million minutes are longer than any file can ask for, and pies times them are still a whole number.
     private const int Furthest = 20_000_000;
@@ -18,6 +20,7 @@ internal sealed class BakeChains
     public BakeChains(BakeProblem problem)
     {
         bakes = problem.Bakes.ToDictionary(bake => bake.Id);
+        begunEnd = RunningNow.Of(problem).GroupBy(one => one.Key.Bake).ToDictionary(group => group.Key, group => group.Min(one => one.Value.DoneMin ?? (int)Math.Min(Furthest, Shortest(one.Value.Left))));
         Followers = problem.Bakes
             .SelectMany(bake => bake.After.Select(after => (after.BakeId, Follower: bake, After: after)))
             .ToLookup(link => link.BakeId, link => (link.Follower, link.After));
@@ -76,7 +79,9 @@ internal sealed class BakeChains
     private int After(BakeAfter after)
     {
         var before = bakes[after.BakeId];
-        return before.Trays.Count == 0 ? int.MinValue : (int)Math.Min(Furthest, (long)release[before.Id] + Shortest(before) + after.MinLagMin);
+        if (before.Trays.Count == 0) return int.MinValue;
+        var end = Math.Min((long)release[before.Id] + Shortest(before), begunEnd.GetValueOrDefault(before.Id, Furthest));
+        return (int)Math.Min(Furthest, end + after.MinLagMin);
     }
 
     private int Before((Bake Follower, BakeAfter After) link) =>

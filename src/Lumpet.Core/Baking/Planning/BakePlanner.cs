@@ -111,15 +111,31 @@ public static class BakePlanner
     private sealed record Built(
         OvenSetting[] Settings, BakedTray[] Trays, (Bake Bake, int Number)[] Missing, IReadOnlySet<string> Tried, IReadOnlyDictionary<(string Bake, int Tray), TrayPath> Placed, BakePlanCost Cost)
     {
+        private static IEnumerable<BakedStage> Stages(BakeProblem problem, TrayPath path, RunningNow? running)
+        {
+            foreach (var stage in running?.Before ?? []) yield return stage;
+            foreach (var (visit, at) in path.Visits.Select((visit, at) => (visit, at)))
+            {
+                // What began before the horizon began when it did.
+                var start = at == 0 && running is not null ? running.SinceMin : visit.Start;
+                foreach (var end in visit.StageEnds)
+                {
+                    yield return new BakedStage(problem.Ovens[visit.Oven].Id, start, end);
+                    start = end;
+                }
+            }
+        }
+
         public static Built Of(BakeProblem problem, IEnumerable<OvenTimeline> ovens, IReadOnlyDictionary<(string Bake, int Tray), TrayPath> placed, IReadOnlySet<string> tried)
         {
             OvenSetting[] settings = [.. ovens.SelectMany(oven => oven.Settings()).OrderBy(setting => setting.AtMin)];
+            var running = RunningNow.Of(problem);
             BakedTray[] trays =
             [
                 .. from bake in problem.Bakes
                    from number in Enumerable.Range(1, bake.Trays.Count)
                    where placed.ContainsKey((bake.Id, number))
-                   select new BakedTray(bake.Id, number, [.. Stages(problem, placed[(bake.Id, number)])]),
+                   select new BakedTray(bake.Id, number, [.. Stages(problem, placed[(bake.Id, number)], running.GetValueOrDefault((bake.Id, number)))]),
             ];
             var missing = problem.Bakes
                 .SelectMany(bake => Enumerable.Range(1, bake.Trays.Count).Select(number => (Bake: bake, Number: number)))
@@ -134,21 +150,9 @@ public static class BakePlanner
         var incomplete = built.Missing.Select(tray => tray.Bake.Id).ToHashSet();
         var reasons = built.Missing.Select(tray => tray.Bake).Distinct().ToDictionary(bake => bake.Id, bake => UnplacedReasons.For(problem, chains, bake, incomplete, built.Tried));
         UnplacedTray[] unplaced = [.. built.Missing.Select(tray => new UnplacedTray(tray.Bake.Id, tray.Number, reasons[tray.Bake.Id]))];
-        var bound = built.Cost.UnplacedPies == 0 ? LowerBounds.AllPlaced(problem) : new BakePlanBound(0, 0);
+        // What has begun costs less than the bounds count for it.
+        var bound = built.Cost.UnplacedPies == 0 && problem.Running.Count == 0 && problem.Ovens.All(oven => oven.StartSettingC is null) ? LowerBounds.AllPlaced(problem) : new BakePlanBound(0, 0);
         return new BakePlan(built.Settings, built.Trays, unplaced, built.Cost, bound);
-    }
-
-    private static IEnumerable<BakedStage> Stages(BakeProblem problem, TrayPath path)
-    {
-        foreach (var visit in path.Visits)
-        {
-            var start = visit.Start;
-            foreach (var end in visit.StageEnds)
-            {
-                yield return new BakedStage(problem.Ovens[visit.Oven].Id, start, end);
-                start = end;
-            }
-        }
     }
 
     private static BakePlanCost Cost(BakeProblem problem, OvenSetting[] settings, BakedTray[] trays, long unplacedPies)
@@ -157,9 +161,11 @@ public static class BakePlanner
         var lateness = trays.Select(tray => (Pies: (long)bakes[tray.BakeId].Trays[tray.Tray - 1], Late: (long)tray.EndMin - bakes[tray.BakeId].DueMin)).ToArray();
         long on = 0;
         long changes = 0;
+        var startSettings = problem.Ovens.ToDictionary(oven => oven.Id, oven => oven.StartSettingC);
         foreach (var oven in settings.GroupBy(setting => setting.OvenId))
         {
-            int? last = null;
+            var last = startSettings[oven.Key];
+            if (last is not null) on += oven.First().AtMin;
             foreach (var (setting, next) in oven.Zip(oven.Skip(1)))
             {
                 if (setting.TempC is not { } celsius) continue;
@@ -169,7 +175,8 @@ public static class BakePlanner
             }
         }
 
-        var doors = trays.SelectMany(tray => DoorOpenings(tray)).Distinct().ToArray();
+        var running = RunningNow.Of(problem);
+        var doors = trays.SelectMany(tray => DoorOpenings(tray, running.GetValueOrDefault((tray.BakeId, tray.Tray)))).Distinct().ToArray();
         return new BakePlanCost(
             lateness.Sum(tray => tray.Pies * Math.Max(0, tray.Late)), on, changes, lateness.Sum(tray => tray.Pies * Math.Max(0, -tray.Late)), unplacedPies)
         {
@@ -180,12 +187,14 @@ public static class BakePlanner
     }
 
     /// <summary>At which ovens and minutes a door is opened for a tray: where it comes from the bench or another oven, and where it leaves.</summary>
-    private static IEnumerable<(string OvenId, int AtMin)> DoorOpenings(BakedTray tray)
+    private static IEnumerable<(string OvenId, int AtMin)> DoorOpenings(BakedTray tray, RunningNow? running)
     {
+        // What is over when the horizon starts opens no door any more.
+        var begun = running is null ? 0 : running.DoneMin is null ? running.Before.Count + 1 : tray.Stages.Count;
         for (var index = 0; index < tray.Stages.Count; index++)
         {
-            if (index == 0 || tray.Stages[index - 1].OvenId != tray.Stages[index].OvenId) yield return (tray.Stages[index].OvenId, tray.Stages[index].StartMin);
-            if (index == tray.Stages.Count - 1 || tray.Stages[index + 1].OvenId != tray.Stages[index].OvenId) yield return (tray.Stages[index].OvenId, tray.Stages[index].EndMin);
+            if (index >= begun && (index == 0 || tray.Stages[index - 1].OvenId != tray.Stages[index].OvenId)) yield return (tray.Stages[index].OvenId, tray.Stages[index].StartMin);
+            if (index >= begun - (running?.DoneMin is null ? 1 : 0) && (index == tray.Stages.Count - 1 || tray.Stages[index + 1].OvenId != tray.Stages[index].OvenId)) yield return (tray.Stages[index].OvenId, tray.Stages[index].EndMin);
         }
     }
 }

@@ -52,7 +52,8 @@ internal sealed partial class OvenTimeline
                 if (minute >= visit.StageEnds[stage]) stage++;
                 if (settings[minute] != Undecided && settings[minute] != setting) return false;
                 settings[minute] = setting;
-                if (setting == temperatures[visit.FirstStage + stage]) isOwn[minute] = true;
+                // What is set when the horizon starts needs no reason any more.
+                if (setting == temperatures[visit.FirstStage + stage] || (minute == 0 && setting == Oven.StartSettingC)) isOwn[minute] = true;
                 if (Oven.TakesFloor(floor) ? ++onFloor[minute] > Oven.FloorPlaces : ++trays[minute] > Oven.Shelves) return false;
             }
         }
@@ -67,7 +68,7 @@ internal sealed partial class OvenTimeline
         for (var minute = OpenMin; minute < CloseMin; minute++)
         {
             if (!IsBaking(minute)) continue;
-            var (start, now, changes) = (minute, settings[minute], 0);
+            var (start, now, changes) = (minute, StartOf(minute, settings[minute]), 0);
             for (; minute < CloseMin && IsBaking(minute); minute++)
             {
                 chamber[minute] = now;
@@ -82,7 +83,7 @@ internal sealed partial class OvenTimeline
         }
 
         foreach (var (visit, _, _) in stays)
-            if (chamber[visit.Start] != settings[visit.Start]) return false;
+            if (!visit.IsRunning && chamber[visit.Start] != settings[visit.Start]) return false;
         return true;
     }
 

@@ -142,7 +142,7 @@ internal sealed partial class OvenTimeline
     }
 
     /// <summary>Whether the oven can be at a temperature at a minute that nothing has decided yet.</summary>
-    public bool CanBeAt(int celsius, int minute) => GapOnMinutes(RegionBefore(minute), minute, celsius) >= 0;
+    public bool CanBeAt(int celsius, int minute) => (minute > 0 || Oven.StartC == celsius) && GapOnMinutes(RegionBefore(minute), minute, celsius) >= 0;
 
     /// <summary>The oven's cost with a visit put in, or -1 where what comes after it could not be reached in time.</summary>
     /// <param name="start">First minute of the visit.</param>
@@ -199,7 +199,7 @@ internal sealed partial class OvenTimeline
 
     private void ReckonRegion(OvenRegion region)
     {
-        var (now, changes) = (region.FirstSetting, 0);
+        var (now, changes) = (StartOf(region.Start, region.FirstSetting), 0);
         for (var minute = region.Start; minute < region.End; minute++)
         {
             chamber[minute] = now;
@@ -218,6 +218,9 @@ internal sealed partial class OvenTimeline
         turns[region.Start] = true;
         if (region.End < turns.Length) turns[region.End] = true;
     }
+
+    /// <summary>The chamber where a region begins: at its first setting, but with trays inside at minute 0 wherever it is.</summary>
+    private int StartOf(int start, int setting) => start == 0 ? Oven.StartC : setting;
 
     private void ReckonRest()
     {
@@ -270,7 +273,7 @@ internal sealed partial class OvenTimeline
     /// <summary>The changes of setting that make this timeline, gaps resolved.</summary>
     public IEnumerable<OvenSetting> Settings()
     {
-        int? now = null;
+        var now = Oven.StartSettingC;
         foreach (var change in EachSetting())
         {
             if (change.TempC == now) continue;
@@ -282,6 +285,8 @@ internal sealed partial class OvenTimeline
     private IEnumerable<OvenSetting> EachSetting()
     {
         OvenRegion? before = null;
+        // It is on already, and for nothing where nothing is baked soon.
+        if (Oven.StartSettingC is not null && (regions.Count == 0 || GapOnMinutes(null, regions[0].Start, regions[0].FirstSetting) < regions[0].Start)) yield return new OvenSetting(Oven.Id, 0, null);
         foreach (var region in regions)
         {
             var on = GapOnMinutes(before, region.Start, region.FirstSetting);
@@ -333,7 +338,8 @@ internal sealed partial class OvenTimeline
     {
         var gap = GapOnMinutes(before, region.Start, region.FirstSetting);
         if (gap < 0) return -1;
-        var changes = region.Changes + (before is { } earlier && earlier.LastSetting != region.FirstSetting ? 1 : 0);
+        var last = before is { } earlier ? earlier.LastSetting : Oven.StartSettingC;
+        var changes = region.Changes + (last is not null && last != region.FirstSetting ? 1 : 0);
         return ((long)weights.PerOvenOnMin * (gap + region.End - region.Start)) + ((long)weights.PerSettingChange * changes);
     }
 
@@ -343,9 +349,11 @@ internal sealed partial class OvenTimeline
     /// </summary>
     private int GapOnMinutes(OvenRegion? before, int until, int wanted)
     {
+        if (openings[until] is not { } opening) return -1;
+        // What is inside when the horizon starts asks for no heat first.
+        if (until == 0) return 0;
         var from = before?.End ?? 0;
         var temperature = before?.ChamberAtEnd ?? Oven.StartC;
-        if (openings[until] is not { } opening) return -1;
         // What it was heated to before it was closed it may still have a part of.
         var earliestOn = Math.Max(from, opening.FromMin);
         if (earliestOn > until || !Arrives(temperature, from, earliestOn, until, wanted)) return -1;

@@ -11,6 +11,7 @@ internal sealed class PlanBuild
 {
     private readonly BakeChains chains;
     private readonly BakeWeights weights;
+    private readonly IReadOnlyDictionary<(string Bake, int Tray), RunningNow> running;
     private readonly CancellationToken cancellation;
     private readonly List<OvenTimeline> ovens;
     private readonly TraySearch search;
@@ -22,6 +23,7 @@ internal sealed class PlanBuild
     {
         (this.chains, this.cancellation) = (chains, cancellation);
         weights = problem.Weights;
+        running = RunningNow.Of(problem);
         var doors = new OvenDoors(weights, horizonMin);
         ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin, weights, doors.Of()))];
         search = new TraySearch(problem, ovens, doors, soonest, cancellation);
@@ -89,6 +91,7 @@ internal sealed class PlanBuild
     /// <summary>Puts all trays in, but for those of chains in which one found no place before its own followers.</summary>
     private void PutAll(List<Bake> sequence)
     {
+        PutRunning();
         foreach (var bake in sequence.Where(bake => !stuck.Contains(chains.ChainOf(bake))))
         {
             if (cancellation.IsCancellationRequested) return;
@@ -96,6 +99,7 @@ internal sealed class PlanBuild
             for (var tray = 1; tray <= bake.Trays.Count; tray++)
             {
                 if (cancellation.IsCancellationRequested) return;
+                if (running.ContainsKey((bake.Id, tray))) continue;
                 // What found no place a moment ago finds none now.
                 var window = Window(bake, tray);
                 var path = window is null || window with { Pies = 0 } == hopeless ? null : Way(bake, tray, window);
@@ -114,10 +118,22 @@ internal sealed class PlanBuild
         }
     }
 
+    /// <summary>What is in the ovens already goes on before anything else is put in.</summary>
+    private void PutRunning()
+    {
+        foreach (var ((bake, tray), now) in running.OrderBy(one => one.Key))
+        {
+            var path = now.DoneMin is null
+                ? search.Continue(now, new TrayWindow(0, 0, 0, int.MaxValue, now.Left.DueMin, chains.InCycle(now.Left) ? now.Left.DueMin : chains.LatestOut(now.Left), now.Left.Trays[tray - 1], weights.EarlyTenths))
+                : now.Done;
+            if (path is not null) Put(now.Left, tray, path);
+        }
+    }
+
     // Trays of one bake go in together while there are shelves: beside the one before costs no heat at all.
     private TrayPath? Way(Bake bake, int tray, TrayWindow window)
     {
-        if (!placed.TryGetValue((bake.Id, tray - 1), out var before)) return search.Cheapest(bake, window, null);
+        if (!placed.TryGetValue((bake.Id, tray - 1), out var before) || before.HasBegun) return search.Cheapest(bake, window, null);
         return search.Beside(before, window, bake.OnFloor) ?? search.Cheapest(bake, window, before.Start);
     }
 

@@ -11,7 +11,7 @@ internal sealed class PlanRemoval(PlanTrays trays, Dice dice)
     public List<int> Choose(TrayPath?[] plan)
     {
         var chosen = new HashSet<int>(trays.All.Where(tray => plan[tray.Index] is null).Select(tray => tray.Index));
-        int[] placed = [.. trays.All.Where(tray => plan[tray.Index] is not null).Select(tray => tray.Index)];
+        int[] placed = Placed(plan);
         if (placed.Length > 0)
         {
             var first = placed[dice.Next(placed.Length)];
@@ -38,13 +38,16 @@ internal sealed class PlanRemoval(PlanTrays trays, Dice dice)
                 foreach (var link in trays.All[index].Behind) chosen.UnionWith(link.Trays);
             }
 
-        return [.. chosen.Order()];
+        return [.. chosen.Where(index => plan[index]?.Visits.Count != 0).Order()];
     }
+
+    /// <summary>Trays that are in an oven at some time; what was done before the horizon started is left alone.</summary>
+    private int[] Placed(TrayPath?[] plan) => [.. trays.All.Where(tray => plan[tray.Index]?.Visits.Count > 0).Select(tray => tray.Index)];
 
     /// <summary>All trays that share a stretch of oven time, with those they share others with; empty for none.</summary>
     public List<int> Stretch(TrayPath?[] plan)
     {
-        int[] placed = [.. trays.All.Where(tray => plan[tray.Index] is not null).Select(tray => tray.Index)];
+        var placed = Placed(plan);
         return placed.Length == 0 ? [] : Stretch(plan, placed[dice.Next(placed.Length)]);
     }
 

@@ -116,7 +116,7 @@ internal sealed class PlanSearch
         if (cancellation.IsCancellationRequested) return 1;
         LeaveOutWhatMissesItsBefore(next);
         Take(next, warmth);
-        return open.Count;
+        return Math.Max(1, open.Count);
     }
 
     private void Take(TrayPath?[] next, double warmth)
@@ -213,6 +213,12 @@ internal sealed class PlanSearch
                 pending[tray.Index] = false;
                 if (cancellation.IsCancellationRequested) return;
                 if (Window(next, pending, tray) is not { } window) continue;
+                if (tray.Running is { } running)
+                {
+                    if (search.Continue(running, window) is { } on) PutIn(next, tray, on);
+                    continue;
+                }
+
                 var together = asLoad ? Math.Max(1, Math.Min(group.Count - at, 6)) : 1;
                 var path = at > 0 && next[group[at - 1]] is { } before && dice.In100(92) ? search.Beside(before, window, tray.Bake.OnFloor) : null;
                 path ??= search.Cheapest(tray.Bake, together == 1 ? window : window with { Pies = window.Pies * together }, at > 0 ? next[group[at - 1]]?.Start : null);
@@ -223,11 +229,16 @@ internal sealed class PlanSearch
                 }
 
                 if (path is null) continue;
-                next[tray.Index] = path;
-                foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit.Start, visit.Settings, visit.ChamberAtEnd, tray.Bake.OnFloor);
-                search.Filled();
+                PutIn(next, tray, path);
             }
         }
+    }
+
+    private void PutIn(TrayPath?[] next, PlanTray tray, TrayPath path)
+    {
+        next[tray.Index] = path;
+        foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit.Start, visit.Settings, visit.ChamberAtEnd, tray.Bake.OnFloor);
+        search.Filled();
     }
 
     /// <summary>Trays by bake, bakes in an order of chance that respects chains: forward or backward.</summary>
@@ -264,7 +275,7 @@ internal sealed class PlanSearch
     private TrayWindow? Window(TrayPath?[] plan, bool[] pending, PlanTray tray)
     {
         var bake = tray.Bake;
-        var (startFrom, startTo) = (Math.Max(0, chains.Release(bake)), int.MaxValue);
+        var (startFrom, startTo) = tray.Running is null ? (Math.Max(0, chains.Release(bake)), int.MaxValue) : (0, 0);
         foreach (var link in tray.Before)
             foreach (var index in link.Trays)
             {
@@ -278,7 +289,8 @@ internal sealed class PlanSearch
                 startTo = (int)Math.Min(startTo, (long)before.End + link.MaxLagMin);
             }
 
-        var (endFrom, endTo, isFollowed) = (chains.EarliestOut(bake), int.MaxValue, tray.Behind.Count > 0);
+        // What is in an oven already comes out when it is done, however early that is.
+        var (endFrom, endTo, isFollowed) = (tray.Running is null ? chains.EarliestOut(bake) : 0, int.MaxValue, tray.Behind.Count > 0);
         foreach (var link in tray.Behind)
         {
             if (plan[link.Trays[0]] is not { } follower)
@@ -319,6 +331,7 @@ internal sealed class PlanSearch
     private static bool MayStand(TrayPath?[] plan, PlanTray tray)
     {
         var path = plan[tray.Index]!;
+        if (tray.Running is not null) return false;
         if (path.Start < Math.Max(0, tray.Bake.ReleaseMin) || path.End < (tray.Bake.EarliestOutMin ?? 0)) return false;
         foreach (var link in tray.Before)
             foreach (var index in link.Trays)

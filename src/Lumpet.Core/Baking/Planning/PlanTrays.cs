@@ -8,6 +8,9 @@ namespace Lumpet.Core.Baking.Planning;
 /// <param name="Temperatures">Temperature of each stage.</param>
 internal sealed record PlanTray(int Index, Bake Bake, int Number, int Pies, int[] Temperatures)
 {
+    /// <summary>What is left of it where it is in an oven when the horizon starts, or done; null of others.</summary>
+    public RunningNow? Running { get; init; }
+
     /// <summary>Trays that must have ended before it starts, by group: the group starts within a lag of it.</summary>
     public List<PlanLink> Before { get; } = [];
 
@@ -30,10 +33,13 @@ internal sealed class PlanTrays
     public PlanTrays(BakeProblem problem, BakeChains chains)
     {
         var all = new List<PlanTray>();
+        var running = RunningNow.Of(problem);
         foreach (var bake in chains.Ordered)
         {
             int[] temperatures = [.. bake.Stages.Select(stage => stage.TempC)];
-            PlanTray[] trays = [.. bake.Trays.Select((pies, at) => new PlanTray(all.Count + at, bake, at + 1, pies, temperatures))];
+            PlanTray[] trays = [.. bake.Trays.Select((pies, at) => running.GetValueOrDefault((bake.Id, at + 1)) is { } now
+                ? new PlanTray(all.Count + at, now.Left, at + 1, pies, [.. now.Left.Stages.Select(stage => stage.TempC)]) { Running = now }
+                : new PlanTray(all.Count + at, bake, at + 1, pies, temperatures))];
             byBake[bake.Id] = trays;
             all.AddRange(trays);
         }
@@ -41,7 +47,7 @@ internal sealed class PlanTrays
         All = all;
         foreach (var bake in chains.Ordered)
             foreach (var after in bake.After.Where(after => byBake.ContainsKey(after.BakeId)))
-                foreach (var tray in byBake[bake.Id])
+                foreach (var tray in byBake[bake.Id].Where(tray => tray.Running is null))
                 {
                     PlanTray[] before = [.. byBake[after.BakeId].Where(other => !after.ByTray || other.Number == tray.Number)];
                     if (before.Length == 0) continue;

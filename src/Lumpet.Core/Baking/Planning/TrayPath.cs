@@ -9,6 +9,9 @@ namespace Lumpet.Core.Baking.Planning;
 /// <param name="FirstStage">Number of the first stage spent here, from 0.</param>
 internal sealed record OvenVisit(int Oven, int Start, int[] Settings, int[] StageEnds, int ChamberAtEnd, int FirstStage)
 {
+    /// <summary>Whether the tray is inside when the horizon starts, wherever the chamber is then.</summary>
+    public bool IsRunning { get; init; }
+
     /// <summary>Minute after the last.</summary>
     public int End => Start + Settings.Length;
 
@@ -22,10 +25,16 @@ internal sealed record OvenVisit(int Oven, int Start, int[] Settings, int[] Stag
 internal sealed record TrayPath(IReadOnlyList<OvenVisit> Visits, long Cost)
 {
     /// <summary>The minute it enters its first oven.</summary>
-    public int Start => Visits[0].Start;
+    public int Start => Visits.Count > 0 ? Visits[0].Start : DoneMin;
 
     /// <summary>The minute it leaves its last oven.</summary>
-    public int End => Visits[^1].End;
+    public int End => Visits.Count > 0 ? Visits[^1].End : DoneMin;
+
+    /// <summary>When a tray without visits was done, before the horizon started.</summary>
+    public int DoneMin { get; init; }
+
+    /// <summary>Whether the tray is inside when the horizon starts, or done: nobody can go beside it.</summary>
+    public bool HasBegun => Visits.Count == 0 || Visits[0].IsRunning;
 
     /// <summary>The same way, so many minutes later; below 0 for earlier. Its cost is not reckoned anew.</summary>
     public TrayPath Later(int minutes) => this with { Visits = [.. Visits.Select(visit => visit.Later(minutes))] };

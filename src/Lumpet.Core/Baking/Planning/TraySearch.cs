@@ -93,6 +93,23 @@ internal sealed class TraySearch
         return best;
     }
 
+    /// <summary>The cheapest way on for a tray that is in an oven when the horizon starts, or null where the oven cannot go on baking it.</summary>
+    /// <param name="running">What is left of it.</param>
+    /// <param name="when">When it may come out.</param>
+    public TrayPath? Continue(RunningNow running, TrayWindow when)
+    {
+        (bake, window, best) = (running.Left, when, null);
+        for (var oven = 0; oven < ovens.Count; oven++) isAllowed[oven] = bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
+        var timeline = ovens[running.Oven];
+        if (!timeline.HasRoomAt(0, bake.OnFloor)) return null;
+        var celsius = bake.Stages[0].TempC;
+        int[] settings = timeline.SettingAt(0) is not OvenTimeline.Undecided and var decided ? [decided] : [timeline.Oven.StartSettingC ?? celsius, celsius, .. near[celsius]];
+        foreach (var setting in settings.Distinct())
+            if (Bears(setting, celsius) && (timeline.Reaches(setting) || setting == timeline.Oven.StartSettingC))
+                Stay(new Visiting(running.Oven, 0, 0, 0, NoVisits) { IsRunning = true }, 0, 0, timeline.Oven.StartC, setting);
+        return best;
+    }
+
     /// <summary>The candidates in order of time, but for those at which every oven is closed or full before the first stage could end.</summary>
     private void Gather(int latest)
     {
@@ -191,7 +208,7 @@ internal sealed class TraySearch
     /// <param name="when">When this tray may be baked.</param>
     /// <param name="floor">Whether it stands on the floor.</param>
     public TrayPath? Beside(TrayPath path, TrayWindow when, bool floor) =>
-        path.Start >= when.StartFrom && path.Start <= when.StartTo && path.End >= when.EndFrom && path.End <= when.EndTo
+        !path.HasBegun && path.Start >= when.StartFrom && path.Start <= when.StartTo && path.End >= when.EndFrom && path.End <= when.EndTo
         && path.Visits.All(visit => ovens[visit.Oven].HasRoom(visit.Start, visit.End, floor))
             ? path
             : null;
@@ -253,6 +270,8 @@ internal sealed class TraySearch
     private sealed record Visiting(int Oven, int Start, int FirstStage, long CostSoFar, OvenVisit[] Before)
     {
         public List<int> StageEnds { get; } = [];
+
+        public bool IsRunning { get; init; }
     }
 
     /// <summary>Stays for a stage from a minute on, with the chamber and the setting there.</summary>
@@ -329,7 +348,7 @@ internal sealed class TraySearch
         var (timeline, stage) = (ovens[visiting.Oven], 0);
         for (var from = visiting.Start; from < end;)
         {
-            var (to, isHeld) = (from, from == visiting.Start && from > 0 && timeline.SettingAt(from - 1) == settings[from]);
+            var (to, isHeld) = (from, from == visiting.Start && (from > 0 ? timeline.SettingAt(from - 1) == settings[from] : visiting.IsRunning && settings[0] == timeline.Oven.StartSettingC));
             for (; to < end && settings[to] == settings[from]; to++)
             {
                 if (to >= visiting.StageEnds[stage]) stage++;
@@ -381,7 +400,7 @@ internal sealed class TraySearch
     }
 
     private OvenVisit Visit(Visiting visiting, int end, int chamber) =>
-        new(visiting.Oven, visiting.Start, settings[visiting.Start..end], [.. visiting.StageEnds], chamber, visiting.FirstStage);
+        new(visiting.Oven, visiting.Start, settings[visiting.Start..end], [.. visiting.StageEnds], chamber, visiting.FirstStage) { IsRunning = visiting.IsRunning };
 
     private bool Bears(int setting, int celsius) => Math.Abs(setting - celsius) <= problem.ToleranceC;
 }

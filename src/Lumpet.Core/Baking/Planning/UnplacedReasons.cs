@@ -11,6 +11,7 @@ internal static class UnplacedReasons
     /// <param name="tried">Bakes for whose trays a place was looked for.</param>
     public static string For(BakeProblem problem, BakeChains chains, Bake bake, IReadOnlySet<string> incomplete, IReadOnlySet<string> tried)
     {
+        if (problem.Running.Any(running => running.BakeId == bake.Id && running.Stages[^1].EndMin is null)) return "what of it is in an oven cannot go on there: no setting bears it, or it is closed";
         if (chains.FollowsItself(bake)) return "it follows itself, directly or through others";
         if (!tried.Contains(bake.Id) && !chains.InCycle(bake)) return "there was no time left to look for a place";
         if (bake.After.FirstOrDefault(after => incomplete.Contains(after.BakeId)) is { } missing)
