@@ -19,6 +19,7 @@ const oven = (shelves: number) => ({
   id: 'o',
   name: 'Oven',
   shelves,
+  floorPlaces: 0,
   dialOffsetC: 0,
   curve: [],
   settings: [],

@@ -60,12 +60,14 @@ public static class DayPlanner
             last = tried;
             // A round that was cut short is only better than none.
             if (best is null || (!patience.AtOnce.IsCancellationRequested && tried.IsBetterThan(best))) best = tried;
-            if (patience.IsOver) return best;
+            // Where work does not fit around its bakes yet, a first plan is no plan: a few rounds cost little.
+            if (patience.AtOnce.IsCancellationRequested || (patience.IsOver && best.Fits)) return best;
             LotAim[] looser = [.. aims.Select(aim => Loosened(tried, aim, snapshot.HorizonMin))];
             if (looser.SequenceEqual(aims, ReferenceEqualityComparer.Instance)) break;
             aims = looser;
         }
 
+        if (patience.IsOver) return best!;
         var thorough = Round(snapshot, calendar, question, aims, last, effort, patience);
         if (patience.AtOnce.IsCancellationRequested) return best!;
         if (thorough.IsBetterThan(best!)) best = thorough;

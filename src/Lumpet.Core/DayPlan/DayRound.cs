@@ -34,6 +34,9 @@ internal sealed record DayRound(
     /// <summary>The parcels of each lot, by the lot's id.</summary>
     public ILookup<string, Parcel> ParcelsOf { get; } = Parcels.ToLookup(parcel => parcel.Work.Lot.Id);
 
+    /// <summary>Whether all work fits around its bakes.</summary>
+    public bool Fits => Fates.All(fate => fate.Unfit == 0);
+
     /// <summary>The aim of a lot.</summary>
     public LotAim AimOf(LotWork work) => Aims.First(aim => aim.Work == work);
 

@@ -16,7 +16,11 @@
 </p>
 {#if today.isSettling && !today.isPlanning}
   <p class="small screen-only" role="status">
-    <b>This plan holds; a better one is being looked for.</b>
+    <b
+      >{plan.troubles.length > 0
+        ? 'A first plan. What does not work out in it may be mended yet: planning goes on.'
+        : 'This plan holds; a better one is being looked for.'}</b
+    >
     <button class="link" onclick={() => today.stopSettling()}>Leave it as it is</button>
   </p>
 {:else if today.better}
