@@ -150,12 +150,20 @@ public static class BakePlanner
         var incomplete = built.Missing.Select(tray => tray.Bake.Id).ToHashSet();
         var reasons = built.Missing.Select(tray => tray.Bake).Distinct().ToDictionary(bake => bake.Id, bake => UnplacedReasons.For(problem, chains, bake, incomplete, built.Tried));
         UnplacedTray[] unplaced = [.. built.Missing.Select(tray => new UnplacedTray(tray.Bake.Id, tray.Number, reasons[tray.Bake.Id]))];
-        // What has begun costs less than the bounds count for it.
-        var bound = built.Cost.UnplacedPies == 0 && problem.Running.Count == 0 && problem.Ovens.All(oven => oven.StartSettingC is null) ? LowerBounds.AllPlaced(problem) : new BakePlanBound(0, 0);
-        return new BakePlan(built.Settings, built.Trays, unplaced, built.Cost, bound);
+        return new BakePlan(built.Settings, built.Trays, unplaced, built.Cost, Bound(problem, chains, built));
     }
 
-    private static BakePlanCost Cost(BakeProblem problem, OvenSetting[] settings, BakedTray[] trays, long unplacedPies)
+    private static BakePlanBound Bound(BakeProblem problem, BakeChains chains, Built built)
+    {
+        // What has begun costs less than the bounds count for it.
+        if (built.Cost.UnplacedPies > 0 || problem.Running.Count > 0 || problem.Ovens.Any(oven => oven.StartSettingC is not null)) return new BakePlanBound(0, 0);
+        // Where a plan is late nowhere there is nothing to prove.
+        var late = built.Cost.TardyPieMin == 0 ? 0 : TardyBound.Of(problem, chains, built.Trays.Max(tray => tray.EndMin));
+        return LowerBounds.AllPlaced(problem, late);
+    }
+
+    /// <summary>What settings and trays cost.</summary>
+    internal static BakePlanCost Cost(BakeProblem problem, OvenSetting[] settings, IReadOnlyList<BakedTray> trays, long unplacedPies)
     {
         var bakes = problem.Bakes.ToDictionary(bake => bake.Id);
         var lateness = trays.Select(tray => (Pies: (long)bakes[tray.BakeId].Trays[tray.Tray - 1], Late: (long)tray.EndMin - bakes[tray.BakeId].DueMin)).ToArray();

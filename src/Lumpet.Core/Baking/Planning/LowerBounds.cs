@@ -11,7 +11,9 @@ internal static class LowerBounds
     /// serves the hottest group it has come up from its start; where no bake rises from one group to another, nothing is in it
     /// while it rises between groups, so those minutes are nobody's shelf-minutes.
     /// </remarks>
-    public static BakePlanBound AllPlaced(BakeProblem problem)
+    /// <param name="problem">The problem; nothing of it has begun.</param>
+    /// <param name="late">Pie-minutes late that are proved otherwise; 0 for none.</param>
+    public static BakePlanBound AllPlaced(BakeProblem problem, long late = 0)
     {
         Bake[] bakes = [.. problem.Bakes.Where(bake => bake.Trays.Any(pies => pies > 0))];
         if (bakes.Length == 0) return new BakePlanBound(0, 0);
@@ -19,7 +21,7 @@ internal static class LowerBounds
         var groups = Groups(problem, bakes);
         var on = groups.Sum(group => ShelfMinutes(problem, bakes, group)) + HeatUp(problem, bakes, groups);
         var changes = Math.Max(0, groups.Count - problem.Ovens.Count);
-        var tardy = bakes.Sum(bake => Tardy(problem, bake));
+        var tardy = Math.Max(late, bakes.Sum(bake => Tardy(problem, bake)));
         return new BakePlanBound(
             (problem.Weights.PerOvenOnMin * (decimal)on) + (problem.Weights.PerSettingChange * (decimal)changes)
             + (BakeWeights.PerTardyPieMin * (decimal)tardy),
