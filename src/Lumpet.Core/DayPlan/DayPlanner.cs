@@ -1,4 +1,3 @@
-using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Planning;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;

@@ -1,6 +1,4 @@
-using Lumpet.Core.Baking.Planning;
-
-namespace Lumpet.Core.Baking;
+namespace Lumpet.Core.Baking.Planning;
 
 /// <summary>
 /// Leaves out what nobody does at an oven: switching it off for a few minutes to set it again. The setting that follows is made
