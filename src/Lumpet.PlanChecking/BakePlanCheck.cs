@@ -105,6 +105,9 @@ internal sealed class BakePlanCheck
             if (index > 0 && changes[index - 1].AtMin == change.AtMin) Fault("settings", oven.Id, $"two settings at minute {change.AtMin}");
             if (change.TempC == before) Fault("settings", oven.Id, $"the setting at {change.AtMin} changes nothing");
             before = change.TempC;
+            if (change.TempC is null && index + 1 < changes.Length && changes[index + 1].AtMin - change.AtMin < oven.ShortestOffMin
+                && oven.Openings.Any(opening => opening.FromMin <= change.AtMin && changes[index + 1].AtMin <= opening.ToMin))
+                Fault("settings", oven.Id, $"off at {change.AtMin} for {changes[index + 1].AtMin - change.AtMin} min, less than {oven.ShortestOffMin}");
             if (change.TempC is not { } celsius) continue;
 
             if (celsius < oven.MinC || celsius > oven.MaxC)

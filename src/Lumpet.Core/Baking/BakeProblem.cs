@@ -34,6 +34,9 @@ public sealed record BakeOven(
     /// <summary>Places for trays on its floor, beside its shelves; at least 0. Null: what bakes on a floor takes a shelf like everything else.</summary>
     public int? FloorPlaces { get; init; }
 
+    /// <summary>It is not switched off for less than so many minutes: what comes next is set at once instead; at least 0.</summary>
+    public int ShortestOffMin { get; init; }
+
     /// <summary>What it is set to when the horizon starts; null where it is off then.</summary>
     public int? StartSettingC { get; init; }
 

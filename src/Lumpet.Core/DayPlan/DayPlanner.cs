@@ -18,9 +18,6 @@ public static class DayPlanner
     // Few are needed in practice; a bound keeps a hopeless day from planning for ever.
     private const int MostRounds = 8;
 
-    // Nobody switches an oven off for less: it is set for what comes next at once.
-    private const int ShortestPauseMin = 10;
-
     // While releases are still being found the standard orders are enough, and of a day of many trays the first of them.
     private const int EffortWhileLoosening = 6;
     private const int TraysForAllOrders = 80;
@@ -88,7 +85,7 @@ public static class DayPlanner
             ? DoughAndMade.Settle([.. aims.SelectMany(aim => Demands(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot.Mixer, calendar).Made
             : making.Make(before.Demands, null).Batches;
         var problem = question.Problem(aims, making.Bakes(expected));
-        var plan = ShortPauses.Closed(problem, BakePlanner.Plan(problem, effort, enough: patience.Enough, cut: patience.AtOnce), ShortestPauseMin);
+        var plan = BakePlanner.Plan(problem, effort, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times))], DayMaking.Of(aims, parcels), plan, snapshot.Mixer, calendar);

@@ -10,6 +10,9 @@ internal sealed class OvenQuestion
     // Nobody has looked at the ovens when a day begins; they are at room temperature then.
     private const int RoomC = 25;
 
+    // Nobody switches an oven off for less (common practice, no source).
+    private const int ShortestOffMin = 10;
+
     private readonly DaySnapshot snapshot;
     private readonly IReadOnlyList<BakeOven> ovens;
 
@@ -31,7 +34,7 @@ internal sealed class OvenQuestion
     };
 
     private static BakeOven AsAsked(Oven oven) =>
-        new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces };
+        new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces, ShortestOffMin = ShortestOffMin };
 
     private static Bake BakeOf(LotAim aim, int node) => new(
         aim.Work.BakeId(node),

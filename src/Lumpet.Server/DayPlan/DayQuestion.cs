@@ -17,6 +17,7 @@ internal sealed record DayQuestion(
     DayBook Book, DayArrangement Arrangement, IReadOnlyList<OrderLine> More, IReadOnlyDictionary<LocalDateTime, LocalDateTime> Moves, IReadOnlyList<FieldFault> Faults)
 {
     private const int MostOrders = 20;
+    private const int MostBakes = 200;
 
     /// <summary>Reads a question.</summary>
     /// <param name="connection">Where the day is read.</param>
@@ -58,7 +59,11 @@ internal sealed record DayQuestion(
             arrangement = arrangement with { OvensOut = [.. ovens.OfType<string>().Distinct().Order(StringComparer.Ordinal)] };
         }
 
-        if (request.LongerBakes is { } longer)
+        if (request.LongerBakes is { Count: > MostBakes })
+        {
+            faults.Add(new FieldFault("longerBakes", $"At most {MostBakes} bakes are said to take longer at once."));
+        }
+        else if (request.LongerBakes is { } longer)
         {
             var minutes = new Dictionary<string, int>();
             foreach (var (bake, at) in longer.Select((bake, at) => (bake, at)))

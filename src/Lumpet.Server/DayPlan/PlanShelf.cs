@@ -48,6 +48,8 @@ internal sealed class PlanShelf : IDisposable
     private readonly Lock guard = new();
     private readonly Dictionary<string, Making> shelf = [];
     private readonly SemaphoreSlim turns = new(Math.Max(1, Environment.ProcessorCount - 1));
+    // First plans take a moment, and do not wait behind one that settles.
+    private readonly SemaphoreSlim firstTurns = new(1);
     private long looked;
 
     /// <summary>The plan of a day as it stands.</summary>
@@ -70,7 +72,11 @@ internal sealed class PlanShelf : IDisposable
     }
 
     /// <inheritdoc/>
-    public void Dispose() => turns.Dispose();
+    public void Dispose()
+    {
+        turns.Dispose();
+        firstTurns.Dispose();
+    }
 
     /// <summary>The best plan of a day that is there, or else a first one at once.</summary>
     /// <inheritdoc cref="PlanAsync"/>
@@ -107,7 +113,8 @@ internal sealed class PlanShelf : IDisposable
 
     private async Task<PlannedDay> MakeAsync(DayBook book, PlanTime time, Making making)
     {
-        await turns.WaitAsync(making.Abandoned);
+        var turn = time == PlanTime.First ? firstTurns : turns;
+        await turn.WaitAsync(making.Abandoned);
         try
         {
             var given = time == PlanTime.Soon && IsSmall(book) ? PlanTime.SmallDay : time;
@@ -123,7 +130,7 @@ internal sealed class PlanShelf : IDisposable
         }
         finally
         {
-            turns.Release();
+            turn.Release();
         }
     }
 

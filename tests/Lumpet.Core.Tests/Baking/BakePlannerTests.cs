@@ -17,7 +17,7 @@ public sealed class BakePlannerTests
 
     private static readonly Gen<BakeOven> AnyOven =
         Gen.Select(Gen.Int[0, 5], Gen.Int[1, 12], Gen.Int[1, 8], Gen.Int[0, 200], Gen.Int[0, 120], Gen.Int[200, 600])
-            .Select(oven => new BakeOven("?", oven.Item1, 90, 230, oven.Item2, oven.Item3, oven.Item4, oven.Item5, oven.Item6) { FloorPlaces = oven.Item2 % 4 == 0 ? null : oven.Item2 % 4 - 1 })
+            .Select(oven => new BakeOven("?", oven.Item1, 90, 230, oven.Item2, oven.Item3, oven.Item4, oven.Item5, oven.Item6) { FloorPlaces = oven.Item2 % 4 == 0 ? null : oven.Item2 % 4 - 1, ShortestOffMin = oven.Item3 % 2 * 10 })
             // Now and then it is closed in the middle, for as long as it takes to lose its heat or not.
             .Select(oven => oven.CoolCPerMin % 3 != 0 ? oven : oven.OpenAt([new OvenOpening(oven.OpenMin, oven.OpenMin + 70), new OvenOpening(oven.OpenMin + 72 + (oven.StartC / 2), oven.OpenMin + 72 + (oven.StartC / 2) + oven.CloseMin)]));
 

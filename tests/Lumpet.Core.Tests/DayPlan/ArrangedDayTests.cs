@@ -27,9 +27,12 @@ public sealed class ArrangedDayTests
     {
         var figures = OvenSchools.All.ToDictionary(school => school, school => DayFigures.Of(Planned(DayArrangement.Usual with { School = school })));
         Assert.All(figures.Values, one => Assert.Equal((38, 0, 0, 0), (one.Pies, one.NotMade, one.Late, one.MostLateMin)));
-        Assert.Equal(OvenSchool.FewestHotHours, figures.MinBy(one => one.Value.HotMin).Key);
-        Assert.Equal(OvenSchool.Freshest, figures.MinBy(one => one.Value.WaitMin).Key);
-        Assert.Equal(OvenSchool.Steadiest, figures.MinBy(one => one.Value.DoorOpenings + one.Value.DoorClashes).Key);
+        // Two schools may come to the same.
+        var (fewest, freshest, steadiest) = (figures[OvenSchool.FewestHotHours], figures[OvenSchool.Freshest], figures[OvenSchool.Steadiest]);
+        Assert.All(figures.Values, other => Assert.True(fewest.HotMin <= other.HotMin));
+        Assert.All(figures.Values, other => Assert.True(freshest.WaitMin <= other.WaitMin));
+        Assert.All(figures.Values, other => Assert.True(steadiest.DoorOpenings + steadiest.DoorClashes <= other.DoorOpenings + other.DoorClashes));
+        Assert.True(freshest.WaitMin < fewest.WaitMin);
         Assert.Equal(0, figures[OvenSchool.Steadiest].DoorClashes);
     }
 

@@ -97,6 +97,7 @@ public static class BakePlanFile
                 oven.CoolCPerMin,
                 oven.StartC,
                 oven.StartSettingC,
+                ShortestOffMin = oven.ShortestOffMin == 0 ? (int?)null : oven.ShortestOffMin,
                 OpenMin = oven.Openings.Count == 1 ? oven.OpenMin : (int?)null,
                 CloseMin = oven.Openings.Count == 1 ? oven.CloseMin : (int?)null,
                 Openings = oven.Openings.Count == 1 ? null : oven.Openings,

@@ -76,6 +76,7 @@ public static class BakeProblemFile
             written.Openings is null ? checks.Whole($"{at}.closeMin", written.CloseMin) : 0)
         {
             FloorPlaces = written.FloorPlaces is null ? null : checks.Whole($"{at}.floorPlaces", written.FloorPlaces, 0),
+            ShortestOffMin = written.ShortestOffMin is null ? 0 : checks.Whole($"{at}.shortestOffMin", written.ShortestOffMin, 0),
             StartSettingC = checks.WholeOrNull($"{at}.startSettingC", written.StartSettingC),
         };
         AtLeast(checks, $"{at}.maxC", oven.MaxC, "minC", oven.MinC);

@@ -8,7 +8,7 @@ internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decim
 internal sealed record WrittenWeights(decimal? OvenOnMin, decimal? SettingChange, decimal? EarlyPieMin, decimal? DoorOpening, decimal? DoorClash);
 
 internal sealed record WrittenOven(
-    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin, IReadOnlyList<WrittenOpening?>? Openings, decimal? FloorPlaces, decimal? StartSettingC);
+    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin, IReadOnlyList<WrittenOpening?>? Openings, decimal? FloorPlaces, decimal? StartSettingC, decimal? ShortestOffMin);
 
 internal sealed record WrittenOpening(decimal? FromMin, decimal? ToMin);
 

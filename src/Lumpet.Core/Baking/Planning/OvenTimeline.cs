@@ -368,7 +368,9 @@ internal sealed partial class OvenTimeline
             else tooLate = middle;
         }
 
-        return until - on;
+        // Nobody switches it off for a moment; what is set sooner is reached no later.
+        var isMoment = before is not null && on > from && on - from < Oven.ShortestOffMin && opening.FromMin <= from;
+        return until - (isMoment ? from : on);
     }
 
     /// <summary>Whether the chamber stands at the wanted temperature at <paramref name="until"/> when it is set at <paramref name="on"/>.</summary>

@@ -138,24 +138,19 @@
 
     {#each ovens.ovens as oven, index (oven.id)}
       {#each scale.blocks as block (block.from)}
-        <div
-          class="bed"
-          style:left="{block.left}px"
-          style:width="{(block.to - block.from) * scale.perMinute}px"
-          style:top="{shelvesTop(index)}px"
-          style:height="{oven.shelves * sizes.shelf}px"
-          style:--shelf="{sizes.shelf}px"
-        ></div>
-        {#if oven.floorPlaces > 0}
-          <div
-            class="bed floor"
-            style:left="{block.left}px"
-            style:width="{(block.to - block.from) * scale.perMinute}px"
-            style:top="{shelvesTop(index) + oven.shelves * sizes.shelf}px"
-            style:height="{oven.floorPlaces * sizes.shelf}px"
-            style:--shelf="{sizes.shelf}px"
-          ></div>
-        {/if}
+        {#each [{ above: 0, rows: oven.shelves }, { above: oven.shelves, rows: oven.floorPlaces }] as bed (bed.above)}
+          {#if bed.rows > 0}
+            <div
+              class="bed"
+              class:floor={bed.above > 0}
+              style:left="{block.left}px"
+              style:width="{(block.to - block.from) * scale.perMinute}px"
+              style:top="{shelvesTop(index) + bed.above * sizes.shelf}px"
+              style:height="{bed.rows * sizes.shelf}px"
+              style:--shelf="{sizes.shelf}px"
+            ></div>
+          {/if}
+        {/each}
       {/each}
       {#if oven.settings.length === 0}
         <p class="cold small" style:top="{shelvesTop(index) + 6}px">stays cold</p>

@@ -1,0 +1,76 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type APIRequestContext } from '@playwright/test'
+
+const fairDay = async (request: APIRequestContext): Promise<string> =>
+  (await (await request.get('/api/bakery')).json()).nextDay
+
+const planOf = async (request: APIRequestContext, day: string) =>
+  (await request.get(`/api/plan/${day}`)).json() as Promise<{
+    fingerprint: string
+    pies: number
+    arrangement: { words: string; school: string }
+  }>
+
+test('an oven that is out is tried, its cost is seen, and it is taken and taken back', async ({ page, request }) => {
+  const day = await fairDay(request)
+  const before = await planOf(request, day)
+  await page.goto(`/#/ovens/${day}`)
+  await page.getByText('Try a change', { exact: true }).click()
+  const out = page.getByRole('form', { name: 'An oven out' })
+  await out.getByLabel('Which oven').selectOption({ label: 'Finisher' })
+  await out.getByRole('button', { name: 'Try' }).click()
+  await expect(page.getByText('Only asked:')).toBeVisible()
+  await expect(page.getByText('without Finisher. Nothing is changed yet.')).toBeVisible()
+  const differences = page.getByRole('list', { name: 'What would be different' })
+  await expect(differences.getByText('Ovens hot')).toBeVisible()
+  await expect(differences.getByText('worse').first()).toBeVisible()
+  // Nothing is stored by asking.
+  expect((await planOf(request, day)).fingerprint).toBe(before.fingerprint)
+  await page.getByRole('button', { name: 'Make it so' }).click()
+  await expect(page.getByText('Arranged for this day: Finisher is out.')).toBeVisible()
+  expect((await planOf(request, day)).arrangement.words).toBe('Finisher is out')
+
+  await out.getByLabel('Which oven').selectOption({ label: 'Finisher' })
+  await expect(out.getByText('is back in use')).toBeVisible()
+  await out.getByRole('button', { name: 'Try' }).click()
+  await expect(page.getByText('with every oven. Nothing is changed yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Make it so' }).click()
+  await expect(page.getByText('Arranged for this day')).toHaveCount(0)
+  expect((await planOf(request, day)).fingerprint).toBe(before.fingerprint)
+})
+
+test('more pies and a longer bake are asked about together and left', async ({ page, request }) => {
+  const day = await fairDay(request)
+  const before = await planOf(request, day)
+  await page.goto(`/#/ovens/${day}`)
+  await page.getByText('Try a change', { exact: true }).click()
+  await page.getByRole('form', { name: 'More pies' }).getByRole('button', { name: 'Try' }).click()
+  await expect(page.getByText(/10 more .* for 07:30/)).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(`${before.pies + 10} pies for`)
+  const longer = page.getByRole('form', { name: 'A longer bake' })
+  await longer.getByLabel('Which bake').selectOption({ label: 'Pear and ginger' })
+  await longer.getByRole('button', { name: 'Try' }).click()
+  await expect(page.getByText(/10 more .* Pear and ginger baked 5 min longer/)).toBeVisible()
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  await expect(page.getByText('Only asked:')).toHaveCount(0)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(`${before.pies} pies for`)
+  expect((await planOf(request, day)).fingerprint).toBe(before.fingerprint)
+})
+
+test('three ways to plan the ovens stand side by side, one is shown and taken', async ({ page, request }) => {
+  const day = await fairDay(request)
+  await page.goto(`/#/ovens/${day}`)
+  await page.getByText('Three ways to plan these ovens').click()
+  for (const name of ['Fewest hot hours', 'Freshest pies', 'Steadiest work'])
+    await expect(page.getByRole('columnheader', { name })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Heat costs .* EUR/ })).toBeVisible()
+  const axe = await new AxeBuilder({ page }).setLegacyMode(true).analyze()
+  expect(axe.violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')).toEqual([])
+  await page.getByRole('button', { name: 'Show it: Steadiest work' }).click()
+  await expect(page.getByText('planned for the steadiest work. Nothing is changed yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Make it so' }).click()
+  await expect(page.getByText('Arranged for this day: planned for the steadiest work.')).toBeVisible()
+  expect((await planOf(request, day)).arrangement.school).toBe('steadiest')
+  await request.post(`/api/plan/${day}/take`, { data: { moves: [], school: 'fewestHotHours' } })
+  expect((await planOf(request, day)).arrangement.words).toBe('')
+})
