@@ -12,7 +12,7 @@
 
 <p class="small mt-1">
   {today.isPlanning ? 'Planning…' : plan.note}
-  {#if plan.arrangement.words}<strong>Arranged for this day: {plan.arrangement.words}.</strong>{/if}
+  {#if plan.arrangement.words && !today.isAsking}<strong>Arranged for this day: {plan.arrangement.words}.</strong>{/if}
 </p>
 {#if today.isSettling && !today.isPlanning}
   <p class="small screen-only" role="status">

@@ -46,8 +46,10 @@
             <td class:wanted={wanted === way.school}>
               <p class="small">{way.words}</p>
               {#if wanted === way.school}<b>{way.isTaken ? 'As it is' : 'Asked about'}</b>
-              {:else}<button class="press mt-1" onclick={() => today.tryOut({ school: way.school })}
-                  >Show it<span class="sr-only">: {way.name}</span></button
+              {:else}<button
+                  class="press mt-1"
+                  aria-label="Show it: {way.name}"
+                  onclick={() => today.tryOut({ school: way.school })}>Show it</button
                 >{/if}
             </td>
           {/each}
