@@ -32,7 +32,7 @@ internal static class PlannerBenchmarks
             GC.Collect();
             watch.Restart();
             using var cap = new CancellationTokenSource(TimeSpan.FromSeconds(seconds ?? allowed));
-            var plan = BakePlanner.Plan(problem, int.MaxValue, 1, cap.Token, cap.Token);
+            var plan = BakePlanner.Plan(problem, int.MaxValue, 1, enough: cap.Token, cut: cap.Token);
             var took = watch.Elapsed.TotalSeconds;
             foreach (var one in new[] { quick, plan })
                 if (BakePlanChecker.Check(problem, one).Faults is { Count: > 0 } faults) throw new InvalidOperationException($"{name}: {faults[0].Rule} {faults[0].Where}: {faults[0].Message}");
