@@ -13,7 +13,9 @@ export default defineConfig({
   // The tests share one bakery, as people do.
   workers: 1,
   fullyParallel: false,
-  timeout: 30_000,
+  // A shared machine may be slow for a while: that is no fault of what is tested.
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },

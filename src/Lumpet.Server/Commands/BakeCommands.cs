@@ -31,7 +31,7 @@ internal static class BakeCommands
             using var cap = new CancellationTokenSource();
             if (result.GetValue(seconds) is { } limit) cap.CancelAfter(TimeSpan.FromSeconds(limit));
             var plan = BakePlanner.Plan(
-                ReadProblem(result.GetValue(problem)!), result.GetValue(effort) ?? (result.GetValue(seconds) is null ? BakePlanner.DefaultEffort : int.MaxValue), result.GetValue(seed), cap.Token, cap.Token);
+                ReadProblem(result.GetValue(problem)!), result.GetValue(effort) ?? (result.GetValue(seconds) is null ? BakePlanner.DefaultEffort : int.MaxValue), result.GetValue(seed), enough: cap.Token, cut: cap.Token);
             if (output is not null) Write(output, BakePlanFile.Write(plan) + "\n");
             else Console.WriteLine(BakePlanFile.Write(plan));
             Console.Error.WriteLine(FormattableString.Invariant(
