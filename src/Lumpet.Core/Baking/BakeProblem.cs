@@ -48,6 +48,9 @@ public sealed record BakeOven(
         ? Math.Min(wanted, now + HeatCPerMin)
         : Math.Max(setting ?? Math.Min(RoomC, now), now - CoolCPerMin);
 
+    /// <summary>Minutes in which its chamber comes up from its start to a temperature; 0 where it is there already.</summary>
+    public int MinutesTo(int celsius) => celsius <= StartC ? 0 : (celsius - StartC + HeatCPerMin - 1) / HeatCPerMin;
+
     /// <summary>How many trays of a bake it holds at a time.</summary>
     public int PlacesFor(Bake bake) => TakesFloor(bake.OnFloor) ? FloorPlaces!.Value : Shelves;
 

@@ -85,7 +85,7 @@ public static class DayPlanner
             ? DoughAndMade.Settle([.. aims.SelectMany(aim => Demands(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot.Mixer, calendar).Made
             : making.Make(before.Demands, null).Batches;
         var problem = question.Problem(aims, making.Bakes(expected));
-        var plan = BakePlanner.Plan(problem, effort, provesLateness: false, enough: patience.Enough, cut: patience.AtOnce);
+        var plan = BakePlanner.Plan(problem, effort, proves: false, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times))], DayMaking.Of(aims, parcels), plan, snapshot.Mixer, calendar);

@@ -24,13 +24,13 @@ public static class BakePlanner
     /// <param name="problem">The problem; ids unique, as the file reader makes sure.</param>
     /// <param name="effort">How much work is done, in plans built or bettered; at least 1.</param>
     /// <param name="seed">Seed of the search.</param>
-    /// <param name="provesLateness">Whether it is proved how late a crowd must be; it takes longer than a rough plan does.</param>
+    /// <param name="proves">Whether it is proved at length what no plan can undercut; it takes longer than a rough plan does.</param>
     /// <param name="enough">Ends the work once there is a whole plan; the best so far is answered.</param>
     /// <param name="cut">Ends it at once: where there is no whole plan yet, trays that were not looked at are left out of the first.</param>
     /// <returns>A valid plan. Trays that find no place are listed in it with the reason.</returns>
     /// <exception cref="ArgumentOutOfRangeException">The effort is below 1.</exception>
     public static BakePlan Plan(
-        BakeProblem problem, int effort = DefaultEffort, int seed = 1, bool provesLateness = true, CancellationToken enough = default, CancellationToken cut = default)
+        BakeProblem problem, int effort = DefaultEffort, int seed = 1, bool proves = true, CancellationToken enough = default, CancellationToken cut = default)
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(effort, 1);
         var chains = new BakeChains(problem);
@@ -49,7 +49,7 @@ public static class BakePlanner
         }
 
         if (effort > builds && !either.IsCancellationRequested && IsSearched(chains)) best = Searched(problem, chains, horizon, best!, effort - builds, seed, either.Token);
-        return Assemble(problem, chains, best!, provesLateness);
+        return Assemble(problem, chains, best!, proves);
     }
 
     /// <summary>Whether a problem is small enough to be searched: of what no bakery bakes in a day the built plan is the answer.</summary>
@@ -103,7 +103,7 @@ public static class BakePlanner
             (bake.Stages.Sum(stage => (long)stage.MaxMin) + heating + (problem.TransferMin * (long)bake.Stages.Count)) * bake.Trays.Count
             + bake.After.Sum(after => (long)after.MinLagMin));
         var latest = problem.Bakes.Select(bake => Math.Max(Math.Max(bake.ReleaseMin, bake.DueMin), bake.EarliestOutMin ?? 0)).DefaultIfEmpty(0).Max();
-        var opening = problem.Ovens.Select(oven => Math.Max(0, oven.OpenMin)).DefaultIfEmpty(0).Max();
+        var opening = problem.Ovens.SelectMany(oven => oven.Openings).Select(one => Math.Max(0, one.FromMin)).DefaultIfEmpty(0).Max();
         var closing = problem.Ovens.Select(oven => Math.Max(0, oven.CloseMin)).DefaultIfEmpty(0).Max();
         return (int)Math.Min(closing, Math.Max(Math.Max(latest, opening), 0) + work);
     }
@@ -146,21 +146,19 @@ public static class BakePlanner
         }
     }
 
-    private static BakePlan Assemble(BakeProblem problem, BakeChains chains, Built built, bool provesLateness)
+    private static BakePlan Assemble(BakeProblem problem, BakeChains chains, Built built, bool proves)
     {
         var incomplete = built.Missing.Select(tray => tray.Bake.Id).ToHashSet();
         var reasons = built.Missing.Select(tray => tray.Bake).Distinct().ToDictionary(bake => bake.Id, bake => UnplacedReasons.For(problem, chains, bake, incomplete, built.Tried));
         UnplacedTray[] unplaced = [.. built.Missing.Select(tray => new UnplacedTray(tray.Bake.Id, tray.Number, reasons[tray.Bake.Id]))];
-        return new BakePlan(built.Settings, built.Trays, unplaced, built.Cost, Bound(problem, chains, built, provesLateness));
+        return new BakePlan(built.Settings, built.Trays, unplaced, built.Cost, Bound(problem, chains, built, proves));
     }
 
-    private static BakePlanBound Bound(BakeProblem problem, BakeChains chains, Built built, bool provesLateness)
+    private static BakePlanBound Bound(BakeProblem problem, BakeChains chains, Built built, bool proves)
     {
         // What has begun costs less than the bounds count for it.
         if (built.Cost.UnplacedPies > 0 || problem.Running.Count > 0 || problem.Ovens.Any(oven => oven.StartSettingC is not null)) return new BakePlanBound(0, 0);
-        // Where a plan is late nowhere there is nothing to prove.
-        var late = !provesLateness || built.Cost.TardyPieMin == 0 ? 0 : TardyBound.Of(problem, chains, built.Trays.Max(tray => tray.EndMin));
-        return LowerBounds.AllPlaced(problem, late);
+        return LowerBounds.AllPlaced(problem, proves ? SharedHeatBound.Of(problem, chains, built.Cost.Total, built.Trays.Select(tray => tray.EndMin).DefaultIfEmpty(0).Max()) : 0);
     }
 
     /// <summary>What settings and trays cost.</summary>

@@ -12,20 +12,19 @@ internal static class LowerBounds
     /// while it rises between groups, so those minutes are nobody's shelf-minutes.
     /// </remarks>
     /// <param name="problem">The problem; nothing of it has begun.</param>
-    /// <param name="late">Pie-minutes late that are proved otherwise; 0 for none.</param>
-    public static BakePlanBound AllPlaced(BakeProblem problem, long late = 0)
+    /// <param name="shared">What is proved of minutes with trays inside, lateness and waiting together; 0 for nothing.</param>
+    public static BakePlanBound AllPlaced(BakeProblem problem, decimal shared = 0)
     {
         Bake[] bakes = [.. problem.Bakes.Where(bake => bake.Trays.Any(pies => pies > 0))];
         if (bakes.Length == 0) return new BakePlanBound(0, 0);
 
         var groups = Groups(problem, bakes);
-        var on = groups.Sum(group => ShelfMinutes(problem, bakes, group)) + HeatUp(problem, bakes, groups);
+        var (baking, empty) = (groups.Sum(group => ShelfMinutes(problem, bakes, group)), HeatUp(problem, bakes, groups));
         var changes = Math.Max(0, groups.Count - problem.Ovens.Count);
-        var tardy = Math.Max(late, bakes.Sum(bake => Tardy(problem, bake)));
+        var alone = (problem.Weights.PerOvenOnMin * (decimal)baking) + (BakeWeights.PerTardyPieMin * (decimal)bakes.Sum(bake => Tardy(problem, bake)));
         return new BakePlanBound(
-            (problem.Weights.PerOvenOnMin * (decimal)on) + (problem.Weights.PerSettingChange * (decimal)changes)
-            + (BakeWeights.PerTardyPieMin * (decimal)tardy),
-            on);
+            (problem.Weights.PerOvenOnMin * (decimal)empty) + (problem.Weights.PerSettingChange * (decimal)changes) + Math.Max(alone, decimal.Floor(shared * 10) / 10),
+            baking + empty);
     }
 
     /// <summary>The temperatures of the problem, parted where more than the tolerance lies between two that follow one another; the coldest first.</summary>
