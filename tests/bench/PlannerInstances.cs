@@ -1,4 +1,6 @@
 using Lumpet.Core.Baking;
+using Lumpet.Core.Baking.Planning;
+using Lumpet.Core.DayPlan;
 
 namespace Lumpet.Bench;
 
@@ -14,6 +16,9 @@ internal static class PlannerInstances
         ("day of 31", 2, Day(22, 31, [Oven("deck", 8)], 720)),
         ("day of 33, three ovens", 2, Day(23, 33, [Oven("deck", 4), Oven("second", 4), Oven("convection", 5, heat: 10, cool: 5)], 600)),
         ("day with a floor", 2, Floor(Day(24, 30, [Oven("deck", 6) with { FloorPlaces = 3 }, Oven("second", 4)], 660))),
+        ("day in two shifts", 2, Shifts(Day(25, 28, [Oven("deck", 6), Oven("second", 4)], 900))),
+        ("day that goes on", 2, GoingOn(Day(21, 29, [Oven("deck", 6), Oven("convection", 5, heat: 10, cool: 5)], 600), 400)),
+        ("steadiest day", 2, Day(21, 29, [Oven("deck", 6), Oven("convection", 5, heat: 10, cool: 5)], 600) with { Weights = OvenSchool.Steadiest.Weights() }),
         ("tight day", 5, Day(31, 27, [Oven("deck", 4), Oven("second", 4)], 230, rush: true)),
         ("tight day, one oven", 5, Day(32, 24, [Oven("deck", 6)], 220, rush: true)),
         ("moves between two ovens", 5, Moves(41, 46)),
@@ -77,6 +82,36 @@ internal static class PlannerInstances
         }
 
         return new BakeProblem(5, 2, [new BakeOven("hearth", 6, 200, 280, 8, 3, 25, 0, 1440), new BakeOven("finisher", 10, 90, 200, 8, 4, 25, 0, 1440)], bakes);
+    }
+
+    /// <summary>Nobody is there for two hours about noon.</summary>
+    private static BakeProblem Shifts(BakeProblem problem) =>
+        problem with { Ovens = [.. problem.Ovens.Select(oven => oven.OpenAt([new OvenOpening(0, 480), new OvenOpening(600, 1440)]))] };
+
+    /// <summary>What is left of a day that is followed, with trays in the ovens.</summary>
+    private static BakeProblem GoingOn(BakeProblem problem, int minute)
+    {
+        var plan = BakePlanner.Plan(problem, 12, proves: false);
+        while (true)
+            try
+            {
+                return Replanning.From(problem, plan, minute);
+            }
+            catch (ArgumentException)
+            {
+                // A tray is on its way just then.
+                minute++;
+            }
+    }
+
+    /// <summary>The same problem with one pick-up an hour sooner and two trays more for another.</summary>
+    public static BakeProblem Changed(BakeProblem problem)
+    {
+        Bake[] bakes = [.. problem.Bakes];
+        var alone = Array.FindIndex(bakes, bake => bake.After.Count == 0 && !problem.Bakes.Any(other => other.After.Any(after => after.BakeId == bake.Id)));
+        bakes[alone] = bakes[alone] with { Trays = [.. bakes[alone].Trays, 6, 6] };
+        bakes[^1] = bakes[^1] with { DueMin = bakes[^1].DueMin - 60, EarliestOutMin = bakes[^1].EarliestOutMin - 60 };
+        return problem with { Bakes = bakes };
     }
 
     private static BakeProblem Floor(BakeProblem problem) =>

@@ -13,7 +13,7 @@ internal static class BakeCommands
     private const int MostSeconds = 86_400;
     private const int MostEffort = 1_000_000;
 
-    /// <summary>lumpet plan PROBLEM --out PLAN [--seconds N] [--effort N] [--seed N].</summary>
+    /// <summary>lumpet plan PROBLEM --out PLAN [--from PLAN] [--seconds N] [--effort N] [--seed N].</summary>
     public static Command Plan()
     {
         var problem = new Argument<string>("problem") { Description = "A file of the format lumpet.bake-problem/1." };
@@ -21,7 +21,8 @@ internal static class BakeCommands
         var seconds = new Option<int?>("--seconds") { Description = "A cap on the time, used up where no effort is given; a plan cut short may differ." };
         var effort = new Option<int?>("--effort") { Description = $"How many plans are built or bettered; without it and without seconds {BakePlanner.DefaultEffort}." };
         var seed = new Option<int>("--seed") { Description = "Seed of the search.", DefaultValueFactory = _ => 1 };
-        var command = new Command("plan", "Plan the ovens of a problem file.") { problem, to, seconds, effort, seed };
+        var from = new Option<string?>("--from") { Description = "A plan of much the same problem, of the format lumpet.bake-plan/1: what still holds of it is gone on from." };
+        var command = new Command("plan", "Plan the ovens of a problem file.") { problem, to, from, seconds, effort, seed };
         command.SetAction(result => Reading(() =>
         {
             if (result.GetValue(effort) is < 1 or > MostEffort || result.GetValue(seconds) is < 1 or > MostSeconds)
@@ -30,8 +31,14 @@ internal static class BakeCommands
             if (output is not null && FileIdentity.IsSame(output, result.GetValue(problem)!)) return CommandLine.Refuse($"--out {output} is the question itself. Choose another file for the answer.");
             using var cap = new CancellationTokenSource();
             if (result.GetValue(seconds) is { } limit) cap.CancelAfter(TimeSpan.FromSeconds(limit));
+            var earlier = result.GetValue(from) is { } path ? ReadPlan(path) : null;
             var plan = BakePlanner.Plan(
-                ReadProblem(result.GetValue(problem)!), result.GetValue(effort) ?? (result.GetValue(seconds) is null ? BakePlanner.DefaultEffort : int.MaxValue), result.GetValue(seed), enough: cap.Token, cut: cap.Token);
+                ReadProblem(result.GetValue(problem)!),
+                result.GetValue(effort) ?? (result.GetValue(seconds) is null ? BakePlanner.DefaultEffort : int.MaxValue),
+                result.GetValue(seed),
+                near: earlier is null ? null : new EarlierPlan(earlier.Settings, earlier.Trays),
+                enough: cap.Token,
+                cut: cap.Token);
             if (output is not null) Write(output, BakePlanFile.Write(plan) + "\n");
             else Console.WriteLine(BakePlanFile.Write(plan));
             Console.Error.WriteLine(FormattableString.Invariant(

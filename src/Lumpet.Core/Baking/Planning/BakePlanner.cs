@@ -25,12 +25,13 @@ public static class BakePlanner
     /// <param name="effort">How much work is done, in plans built or bettered; at least 1.</param>
     /// <param name="seed">Seed of the search.</param>
     /// <param name="proves">Whether it is proved at length what no plan can undercut; it takes longer than a rough plan does.</param>
+    /// <param name="near">A plan of much the same problem: it is gone on from where it is better than what is built.</param>
     /// <param name="enough">Ends the work once there is a whole plan; the best so far is answered.</param>
     /// <param name="cut">Ends it at once: where there is no whole plan yet, trays that were not looked at are left out of the first.</param>
     /// <returns>A valid plan. Trays that find no place are listed in it with the reason.</returns>
     /// <exception cref="ArgumentOutOfRangeException">The effort is below 1.</exception>
     public static BakePlan Plan(
-        BakeProblem problem, int effort = DefaultEffort, int seed = 1, bool proves = true, CancellationToken enough = default, CancellationToken cut = default)
+        BakeProblem problem, int effort = DefaultEffort, int seed = 1, bool proves = true, EarlierPlan? near = null, CancellationToken enough = default, CancellationToken cut = default)
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(effort, 1);
         var chains = new BakeChains(problem);
@@ -38,7 +39,8 @@ public static class BakePlanner
         using var either = CancellationTokenSource.CreateLinkedTokenSource(enough, cut);
         Built? best = null;
         var builds = 0;
-        foreach (var recipe in Recipes(chains).Take(effort))
+        // Beside a plan that is gone on from, one more is enough.
+        foreach (var recipe in Recipes(chains).Take(near is null ? effort : 1))
         {
             var build = PlanBuild.Run(problem, chains, horizon, recipe, best is null ? cut : either.Token);
             // The first is kept even where it is cut short: some answer is better than none, and it puts followers in last.
@@ -48,8 +50,10 @@ public static class BakePlanner
             if (best is null || Better(built.Cost, best.Cost)) best = built;
         }
 
-        if (effort > builds && !either.IsCancellationRequested && IsSearched(chains)) best = Searched(problem, chains, horizon, best!, effort - builds, seed, either.Token);
-        return Assemble(problem, chains, best!, proves);
+        if ((effort > builds || near is not null) && !either.IsCancellationRequested && IsSearched(chains)) best = Searched(problem, chains, horizon, best!, effort - builds, seed, proves, near, either.Token);
+        // Once the time is up nothing long is begun any more.
+        if (proves && best!.Proved is null && !either.IsCancellationRequested) best = best with { Proved = Prove(problem, chains, best.Cost, best.Trays) };
+        return Assemble(problem, chains, best!);
     }
 
     /// <summary>Whether a problem is small enough to be searched: of what no bakery bakes in a day the built plan is the answer.</summary>
@@ -57,10 +61,17 @@ public static class BakePlanner
         chains.Ordered.Sum(bake => (long)bake.Trays.Count) <= MostTraysSearched
         && chains.Ordered.Sum(bake => bake.After.Sum(after => after.ByTray ? bake.Trays.Count : (long)bake.Trays.Count * chains.Find(after.BakeId).Trays.Count)) <= MostLinksSearched;
 
-    /// <summary>Betters a plan by search.</summary>
-    private static Built Searched(BakeProblem problem, BakeChains chains, int horizon, Built from, int effort, int seed, CancellationToken cancellation)
+    /// <summary>Betters a plan by search, from an earlier one where that is better.</summary>
+    private static Built Searched(BakeProblem problem, BakeChains chains, int horizon, Built from, int effort, int seed, bool proves, EarlierPlan? near, CancellationToken cancellation)
     {
         PlanSearch[] lanes = [.. Enumerable.Range(0, Lanes).Select(lane => new PlanSearch(problem, chains, horizon, from.Placed, unchecked((seed * Lanes) + lane), cancellation))];
+        if (near is not null)
+        {
+            lanes[0].StartFrom(EarlierWays.Of(problem, near, horizon));
+            foreach (var lane in lanes) lane.GoOnFrom(lanes[0]);
+        }
+
+        decimal? proved = null;
         var trays = Math.Max(LeastTraysInPlan, chains.Ordered.Sum(bake => bake.Trays.Count));
         for (var left = effort; left > 0 && !cancellation.IsCancellationRequested; left -= Lanes * PlansBetweenMeetings)
         {
@@ -68,11 +79,21 @@ public static class BakePlanner
             Parallel.ForEach(lanes, lane => lane.Run(work));
             var first = lanes.MinBy(lane => lane.BestCost)!;
             foreach (var lane in lanes) lane.GoOnFrom(first);
+            // A good plan makes proving quick; while there is time for it.
+            if (!proves || proved is not null || cancellation.IsCancellationRequested) continue;
+            var good = Built.Of(problem, first.FilledOvens(), first.Best, from.Tried);
+            proved = Prove(problem, chains, good.Cost, good.Trays);
         }
 
         var found = lanes.MinBy(lane => lane.BestCost)!;
-        return Built.Of(problem, found.FilledOvens(), found.Best, from.Tried);
+        return Built.Of(problem, found.FilledOvens(), found.Best, from.Tried) with { Proved = proved };
     }
+
+    /// <summary>What no plan undercuts in heat, lateness and waiting; null where it cannot be said yet.</summary>
+    private static decimal? Prove(BakeProblem problem, BakeChains chains, BakePlanCost cost, BakedTray[] trays) =>
+        cost.UnplacedPies > 0 || HasBegun(problem) ? null : SharedHeatBound.Of(problem, chains, cost.Total, trays.Select(tray => tray.EndMin).DefaultIfEmpty(0).Max());
+
+    private static bool HasBegun(BakeProblem problem) => problem.Running.Count > 0 || problem.Ovens.Any(oven => oven.StartSettingC is not null);
 
     private static bool Better(BakePlanCost one, BakePlanCost other) =>
         (one.UnplacedPies, one.Total).CompareTo((other.UnplacedPies, other.Total)) < 0;
@@ -112,6 +133,9 @@ public static class BakePlanner
     private sealed record Built(
         OvenSetting[] Settings, BakedTray[] Trays, (Bake Bake, int Number)[] Missing, IReadOnlySet<string> Tried, IReadOnlyDictionary<(string Bake, int Tray), TrayPath> Placed, BakePlanCost Cost)
     {
+        /// <summary>What is proved of the cost of every plan; null where that was not looked at.</summary>
+        public decimal? Proved { get; init; }
+
         private static IEnumerable<BakedStage> Stages(BakeProblem problem, TrayPath path, RunningNow? running)
         {
             foreach (var stage in running?.Before ?? []) yield return stage;
@@ -146,19 +170,14 @@ public static class BakePlanner
         }
     }
 
-    private static BakePlan Assemble(BakeProblem problem, BakeChains chains, Built built, bool proves)
+    private static BakePlan Assemble(BakeProblem problem, BakeChains chains, Built built)
     {
         var incomplete = built.Missing.Select(tray => tray.Bake.Id).ToHashSet();
         var reasons = built.Missing.Select(tray => tray.Bake).Distinct().ToDictionary(bake => bake.Id, bake => UnplacedReasons.For(problem, chains, bake, incomplete, built.Tried));
         UnplacedTray[] unplaced = [.. built.Missing.Select(tray => new UnplacedTray(tray.Bake.Id, tray.Number, reasons[tray.Bake.Id]))];
-        return new BakePlan(built.Settings, built.Trays, unplaced, built.Cost, Bound(problem, chains, built, proves));
-    }
-
-    private static BakePlanBound Bound(BakeProblem problem, BakeChains chains, Built built, bool proves)
-    {
         // What has begun costs less than the bounds count for it.
-        if (built.Cost.UnplacedPies > 0 || problem.Running.Count > 0 || problem.Ovens.Any(oven => oven.StartSettingC is not null)) return new BakePlanBound(0, 0);
-        return LowerBounds.AllPlaced(problem, proves ? SharedHeatBound.Of(problem, chains, built.Cost.Total, built.Trays.Select(tray => tray.EndMin).DefaultIfEmpty(0).Max()) : 0);
+        var bound = built.Cost.UnplacedPies > 0 || HasBegun(problem) ? new BakePlanBound(0, 0) : LowerBounds.AllPlaced(problem, built.Proved ?? 0);
+        return new BakePlan(built.Settings, built.Trays, unplaced, built.Cost, bound);
     }
 
     /// <summary>What settings and trays cost.</summary>

@@ -87,6 +87,37 @@ internal sealed class PlanSearch
         (current, currentCost) = (best, BestCost);
     }
 
+    /// <summary>
+    /// Takes an earlier plan for a start where it is better: its ways are put in one after another as far as they hold together,
+    /// and what is missing then is put in where it costs least.
+    /// </summary>
+    /// <param name="ways">The ways that trays could take alone.</param>
+    public void StartFrom(IReadOnlyDictionary<(string Bake, int Tray), TrayPath> ways)
+    {
+        // What has begun goes on as it was found to.
+        TrayPath?[] next = [.. current.Select((path, index) => trays.All[index].Running is null ? null : path)];
+        TrayPath?[] wanted = [.. trays.All.Select(tray => tray.Running is null ? ways.GetValueOrDefault((tray.Bake.Id, tray.Number)) : null)];
+        var all = (TrayPath?[])next.Clone();
+        foreach (var tray in trays.All)
+            if (wanted[tray.Index] is { } way) all[tray.Index] = way;
+        if (trays.All.All(tray => wanted[tray.Index] is null || MayStand(all, tray)) && Fill(all)) next = all;
+        else
+            foreach (var tray in trays.All)
+            {
+                if (wanted[tray.Index] is not { } way || cancellation.IsCancellationRequested) continue;
+                next[tray.Index] = way;
+                if (!MayStand(next, tray) || !Fill(next)) next[tray.Index] = null;
+            }
+
+        List<int> open = [.. trays.All.Where(tray => next[tray.Index] is null).Select(tray => tray.Index)];
+        if (!FillWithout(next, open)) return;
+        (search.HeatTenths, search.Barred, search.Sparse, search.LooksNear, search.IsTrusting) = (10, -1, null, false, false);
+        PutIn(next, open, asLoad: false, backward: false);
+        if (cancellation.IsCancellationRequested) return;
+        LeaveOutWhatMissesItsBefore(next);
+        Take(next, 0);
+    }
+
     /// <summary>Searches for about as much work as putting so many trays in.</summary>
     public void Run(int work)
     {
@@ -201,8 +232,11 @@ internal sealed class PlanSearch
         search.Sparse = dice.Next(4) switch { 0 => null, 1 => (dice, 30), 2 => (dice, 60), _ => (dice, 80) };
         search.LooksNear = search.CanShare && (trays.All.Count <= FewTrays || dice.In100(50));
         search.IsTrusting = search.LooksNear && dice.In100(30);
-        var asLoad = dice.In100(50);
-        var backward = dice.In100(50);
+        PutIn(next, open, dice.In100(50), dice.In100(50));
+    }
+
+    private void PutIn(TrayPath?[] next, List<int> open, bool asLoad, bool backward)
+    {
         var pending = new bool[next.Length];
         foreach (var index in open) pending[index] = true;
         foreach (var group in Ordered(open, backward))

@@ -17,12 +17,14 @@ namespace Lumpet.Core.Baking.Planning;
 /// </remarks>
 internal static class SharedHeatBound
 {
-    // Work is minutes of bakes, in stages and settings: about a second's at most.
-    private const long MostWork = 100_000_000;
+    // Work is minutes of bakes, in stages and settings: about half a second's at most.
+    private const long MostWork = 60_000_000;
     private const int MostSteps = 300;
     private const int LeastSteps = 20;
     private const int StepsWithoutGain = 12;
     private const double LessBold = 0.6;
+    private const double LeastBold = 0.03;
+    private const double LeastGain = 1e-4;
     private const double WeightOfNewest = 0.12;
 
     // Far above what rounding can add to a sum of so many numbers.
@@ -65,9 +67,11 @@ internal static class SharedHeatBound
         for (var step = 0; step < steps; step++)
         {
             var bound = prices.Bound();
-            (best, since) = bound > best ? (bound, 0) : (best, since + 1);
+            since = bound > best + (LeastGain * known) ? 0 : since + 1;
+            best = Math.Max(best, bound);
             if (known - best <= Rounding * known) break;
             if (since >= StepsWithoutGain) (boldness, since) = (boldness * LessBold, 0);
+            if (boldness < LeastBold) break;
             prices.Move(known - bound, boldness, step == 0 ? 1 : WeightOfNewest);
         }
 
