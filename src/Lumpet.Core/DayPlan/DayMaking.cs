@@ -101,8 +101,8 @@ internal sealed class DayMaking(ShiftCalendar calendar)
             return new Bake(
                 BakeId(batch, timed.Step.Id),
                 [.. Enumerable.Repeat(weight, trays)],
-                timed.Step.Stages,
-                timetable.FirstDoor(batch, timed.Step),
+                HeatedTrays.Stages(timed.Step),
+                HeatedTrays.Release(timed.Step, timetable.FirstDoor(batch, timed.Step)),
                 timed.EndMin,
                 earliest > 0 ? (int)earliest : null,
                 null,
@@ -123,7 +123,7 @@ internal sealed class DayMaking(ShiftCalendar calendar)
         TimedStep[] between = [.. one.Steps.SkipWhile(timed => timed != before).Skip(1).TakeWhile(timed => timed != bake)];
         var least = between.Sum(timed => timed.Step.Wait?.Least ?? timed.EndMin - timed.StartMin);
         var most = between.Sum(timed => timed.Step.Wait?.Most ?? timed.EndMin - timed.StartMin + Preparations.Making.MostBetweenMin);
-        return [new BakeAfter(BakeId(one.Batch, before.Step.Id), least, Math.Max(least, most + (between.Length == 0 ? Preparations.Making.MostBetweenMin : 0)), false)];
+        return [HeatedTrays.After(bake.Step, new BakeAfter(BakeId(one.Batch, before.Step.Id), least, Math.Max(least, most + (between.Length == 0 ? Preparations.Making.MostBetweenMin : 0)), false))];
     }
 
     private static PreparationDemand[] Expected(LotAim aim, int pies) => aim.Work.Takes.Count == 0 ? [] : Demands(aim.Work, pies, ExpectedTimes(aim), "1");
@@ -172,5 +172,5 @@ internal sealed class DayMaking(ShiftCalendar calendar)
 
     private static Dictionary<string, (int Start, int End)> Baked(PreparationBatch batch, ILookup<string, BakedTray>? trays) => trays is null ? [] : batch.How.Method
         .Where(step => step.IsBake && trays[BakeId(batch, step.Id)].Any())
-        .ToDictionary(step => step.Id, step => (trays[BakeId(batch, step.Id)].Min(tray => tray.StartMin), trays[BakeId(batch, step.Id)].Max(tray => tray.EndMin)));
+        .ToDictionary(step => step.Id, step => (trays[BakeId(batch, step.Id)].Min(tray => HeatedTrays.PiesIn(step, tray)), trays[BakeId(batch, step.Id)].Max(tray => tray.EndMin)));
 }

@@ -34,13 +34,16 @@ internal static class Loads
                     [.. group.Select(visit => shelves[visit]).Order()],
                     [.. group.OrderBy(visit => shelves[visit]).Select(visit => visit.Pies)],
                     group.First().FromOvenId,
-                    group.First().LeftAtMin))]))];
+                    group.First().LeftAtMin) { HeatedFromMin = group.First().FromMin })]))];
     }
 
     private sealed record TrayVisit(
         string LotId, string StepId, int Tray, int Pies, string OvenId, IReadOnlyList<VisitStage> Stages, string? FromOvenId, int LeftAtMin, bool IsOnFloor, Oven Oven)
     {
         public int StartMin => Stages[0].StartMin;
+
+        /// <summary>From when on it holds its place: an empty tray may be heated before.</summary>
+        public required int FromMin { get; init; }
 
         public int EndMin => Stages[^1].EndMin;
 
@@ -60,7 +63,7 @@ internal static class Loads
             VisitStage[] stay =
             [
                 .. Enumerable.Range(first, index - first)
-                    .Select(at => new VisitStage(at + 1, stages[at].TempC, tray.Stages[at].StartMin, tray.Stages[at].EndMin)),
+                    .Select(at => new VisitStage(at + 1, stages[at].TempC, at == 0 ? HeatedTrays.PiesIn(step, tray) : tray.Stages[at].StartMin, tray.Stages[at].EndMin)),
             ];
             before = new TrayVisit(
                 of,
@@ -72,7 +75,7 @@ internal static class Loads
                 before?.OvenId,
                 before?.EndMin ?? 0,
                 step.Place == OvenPlace.Floor,
-                ovens[tray.Stages[first].OvenId]);
+                ovens[tray.Stages[first].OvenId]) { FromMin = tray.Stages[first].StartMin };
             yield return before;
         }
     }
@@ -89,11 +92,11 @@ internal static class Loads
             // One is always free, since the planner never puts in more trays than there are places.
             var oven = inOven.First().Oven;
             var freeFrom = new int[oven.Shelves + (oven.FloorPlaces ?? 0)];
-            foreach (var visit in inOven.OrderBy(visit => visit.StartMin).ThenBy(visit => visit.IsOnFloor ? 0 : 1).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
+            foreach (var visit in inOven.OrderBy(visit => visit.FromMin).ThenBy(visit => visit.IsOnFloor ? 0 : 1).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
             {
                 var apart = visit.IsOnFloor && oven.FloorPlaces is not null;
                 var places = apart ? Enumerable.Range(oven.Shelves, oven.FloorPlaces!.Value) : visit.IsOnFloor ? Enumerable.Range(0, oven.Shelves).Reverse() : Enumerable.Range(0, oven.Shelves);
-                var place = places.First(at => freeFrom[at] <= visit.StartMin);
+                var place = places.First(at => freeFrom[at] <= visit.FromMin);
                 freeFrom[place] = visit.EndMin;
                 shelves[visit] = place + 1;
             }

@@ -39,8 +39,8 @@ internal sealed class OvenQuestion
     private static Bake BakeOf(LotAim aim, int node) => new(
         aim.Work.BakeId(node),
         aim.Work.Lot.Trays,
-        aim.Work.Graph.Nodes[node].Stages,
-        aim.Release[node],
+        HeatedTrays.Stages(aim.Work.Graph.Nodes[node]),
+        HeatedTrays.Release(aim.Work.Graph.Nodes[node], aim.Release[node]),
         aim.Due(node),
         node == aim.Work.Graph.LastBake ? aim.Work.Lot.PickUpMin - aim.Work.Lot.Product.OldestAtPickUp : null,
         null,
@@ -54,6 +54,6 @@ internal sealed class OvenQuestion
     {
         var before = aim.Work.Graph.Bakes.LastOrDefault(other => other < node, -1);
         if (before < 0 || aim.Between(before, node) is not { } lag) return [];
-        return [new BakeAfter(aim.Work.BakeId(before), lag.Least, lag.Most, true)];
+        return [HeatedTrays.After(aim.Work.Graph.Nodes[node], new BakeAfter(aim.Work.BakeId(before), lag.Least, lag.Most, true))];
     }
 }

@@ -45,7 +45,7 @@ public enum OvenAct
 /// <param name="Visits">The trays concerned; empty for a setting.</param>
 public sealed record OvenStep(int AtMin, OvenAct Act, string OvenId, int? TempC, int Load, IReadOnlyList<LoadVisit> Visits)
 {
-    /// <summary>Minutes for which empty trays are heated, as far as the oven is on and has a shelf for them; 0 of other steps.</summary>
+    /// <summary>Minutes for which empty trays are heated; 0 of other steps.</summary>
     public int HeatedMin { get; init; }
 
     /// <summary>What is done, of handwork; empty of other steps.</summary>
@@ -67,7 +67,7 @@ public static class OvenSteps
         });
         return
         [
-            .. settings.Concat(HeatedTrays(day, stays)).Concat(stays.SelectMany(stay => Handled(day, stay, stays)).GroupBy(one => (one.AtMin, one.Act, one.OvenId, one.Load, one.TempC, one.Words))
+            .. settings.Concat(Heated(stays)).Concat(stays.SelectMany(stay => Handled(day, stay, stays)).GroupBy(one => (one.AtMin, one.Act, one.OvenId, one.Load, one.TempC, one.Words))
                     // One action at one minute is one line, whatever it concerns.
                     .Select(group => group.First() with { Visits = [.. group.SelectMany(one => one.Visits)] }))
                 .OrderBy(step => step.AtMin).ThenBy(step => Rank(step.Act)).ThenBy(step => step.OvenId, StringComparer.Ordinal).ThenBy(step => step.Load).ThenBy(step => step.TempC).ThenBy(step => step.Words, StringComparer.Ordinal),
@@ -102,33 +102,14 @@ public static class OvenSteps
     private static bool IsNext(Stay stay, Stay other) =>
         other.Visit.FromOvenId == stay.OvenId && other.Visit.LotId == stay.Visit.LotId && other.Visit.StepId == stay.Visit.StepId && other.Visit.LeftAtMin == stay.Visit.EndMin;
 
-    /// <summary>
-    /// Empty trays go in as early as is wanted, as far as the oven is on then and has shelves to spare. The oven planner
-    /// does not hold a shelf for them, so what can be had is said.
-    /// </summary>
-    private static IEnumerable<OvenStep> HeatedTrays(PlannedDay day, Stay[] stays) =>
-        stays.Where(stay => stay.Step.HeatedTrayMin > 0 && stay.Visit.FromOvenId is null)
-            .GroupBy(stay => (stay.OvenId, stay.Load))
-            .Select(load =>
+    /// <summary>Empty trays go in as early before their pies as is wanted; they hold their places meanwhile.</summary>
+    private static IEnumerable<OvenStep> Heated(Stay[] stays) =>
+        stays.Where(stay => stay.Visit.HeatedFromMin < stay.Visit.Stages[0].StartMin)
+            .GroupBy(stay => (stay.OvenId, stay.Load, stay.Visit.HeatedFromMin))
+            .Select(load => new OvenStep(load.Key.HeatedFromMin, OvenAct.HeatTrays, load.Key.OvenId, load.First().TempAt(load.Key.HeatedFromMin), load.Key.Load, [.. load.Select(stay => stay.Visit)])
             {
-                var (start, wanted) = (load.First().Visit.Stages[0].StartMin, load.Max(stay => stay.Step.HeatedTrayMin));
-                var from = start;
-                while (from > start - wanted && IsOn(day, load.Key.OvenId, from - 1) && HasRoom(day, stays, load.Key.OvenId, from - 1, load)) from--;
-                return new OvenStep(from, OvenAct.HeatTrays, load.Key.OvenId, load.First().TempAt(start), load.Key.Load, [.. load.Select(stay => stay.Visit)]) { HeatedMin = start - from };
+                HeatedMin = load.First().Visit.Stages[0].StartMin - load.Key.HeatedFromMin,
             });
-
-    private static bool IsOn(PlannedDay day, string ovenId, int minute) =>
-        day.BakePlan.Settings.LastOrDefault(setting => setting.OvenId == ovenId && setting.AtMin <= minute)?.TempC is not null;
-
-    /// <summary>Whether there are places to spare for trays at a minute, on the shelves and on the floor.</summary>
-    private static bool HasRoom(PlannedDay day, Stay[] stays, string ovenId, int minute, IEnumerable<Stay> trays)
-    {
-        var oven = day.Ovens[ovenId];
-        int[] taken = [.. stays.Where(stay => stay.OvenId == ovenId && stay.Visit.Stages[0].StartMin <= minute && stay.Visit.EndMin > minute).SelectMany(stay => stay.Visit.Shelves)];
-        int[] wanted = [.. trays.SelectMany(stay => stay.Visit.Shelves)];
-        return wanted.Concat(taken).Count(place => place <= oven.Shelves) <= oven.Shelves
-            && wanted.Concat(taken).Count(place => place > oven.Shelves) <= (oven.FloorPlaces ?? 0);
-    }
 
     private static int Rank(OvenAct act) => act switch
     {

@@ -28,7 +28,7 @@ internal sealed record Parcel(LotWork Work, int Number, IReadOnlyList<int> Trays
             .Select((group, index) =>
             {
                 var pies = group.Sum(number => work.Lot.Trays[number - 1]);
-                var times = bakes.ToDictionary(node => node, node => (byTray[node][group.First()].StartMin, byTray[node][group.First()].EndMin));
+                var times = bakes.ToDictionary(node => node, node => (HeatedTrays.PiesIn(work.Graph.Nodes[node], byTray[node][group.First()]), byTray[node][group.First()].EndMin));
                 return new Parcel(work, index + 1, [.. group], pies, work.Timetable.Around(pies, times));
             });
     }

@@ -87,6 +87,9 @@ public sealed record LoadVisit(
 {
     /// <summary>When they leave.</summary>
     public int EndMin => Stages[^1].EndMin;
+
+    /// <summary>From when on their trays are in this oven: where they are heated empty, before their first stage.</summary>
+    public required int HeatedFromMin { get; init; }
 }
 
 /// <summary>A stage of a visit.</summary>

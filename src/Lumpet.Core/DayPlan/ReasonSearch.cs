@@ -167,7 +167,7 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
         TaskLink[] made = [.. MadeFor(Id(parcel, graph.Nodes[node].Id))];
         var slip = onward.Where(edge => edge.Carries).Select(edge => times.Start[edge.To] - times.End[node] - edge.Lag.Least).DefaultIfEmpty(parcel.Work.Lot.PickUpMin - times.End[node]).Min();
         var shift = ShiftLeft(times.End[node]);
-        var longer = graph.Nodes[node].IsBake ? stays.Longer(parcel.Work.BakeId(node), parcel.Trays) : (Minutes: int.MaxValue, Ends: Empty);
+        var longer = graph.Nodes[node].IsBake ? stays.Longer(parcel.Work.BakeId(node), parcel.Trays, graph.Nodes[node].HeatedTrayMin) : (Minutes: int.MaxValue, Ends: Empty);
         return new TaskReason(
             Why(parcel, node, onward),
             [.. graph.Into(node).Select(edge => Link(parcel, edge, edge.From, edge.LastWait)), .. rests, .. made],

@@ -14,7 +14,8 @@ internal sealed class StaysInOven(BakeProblem problem, BakePlan plan)
     /// <summary>Minutes beyond their planned end for which trays of a bake could stay in their last oven, and what ends that.</summary>
     /// <param name="bakeId">The bake.</param>
     /// <param name="trays">Numbers of the trays; all leave at the same minute.</param>
-    public (int Minutes, PlanText Ends) Longer(string bakeId, IReadOnlyList<int> trays)
+    /// <param name="heatedMin">For how many minutes they were heated empty before, in the first stage.</param>
+    public (int Minutes, PlanText Ends) Longer(string bakeId, IReadOnlyList<int> trays, int heatedMin)
     {
         var last = plan.Trays.First(tray => tray.BakeId == bakeId && tray.Tray == trays[0]).Stages[^1];
         var stage = bakes[bakeId].Stages[^1];
@@ -26,15 +27,16 @@ internal sealed class StaysInOven(BakeProblem problem, BakePlan plan)
             var setting = settings.Last(setting => setting.AtMin <= minute);
             if (setting.TempC is null) return (longer, Say($"the oven is switched off at {At(minute)}"));
             if (Math.Abs(setting.TempC.Value - stage.TempC) > problem.ToleranceC) return (longer, Say($"the oven is set to {setting.TempC.Value} °C at {At(minute)}"));
-            if (Others(oven, bakeId, trays, minute) + trays.Count > oven.Shelves) return (longer, Say($"the next load wants their shelves at {At(minute)}"));
-            if (bakes[bakeId].OnFloor && Others(oven, bakeId, trays, minute, onFloor: true) + trays.Count > oven.PlacesFor(bakes[bakeId])) return (longer, Say($"the next load wants their places on the floor at {At(minute)}"));
-            if (minute - last.StartMin >= stage.MaxMin) return (longer, Say($"this stage has had its most, {stage.MaxMin} min, at {At(minute)}"));
+            if (Others(oven, bakeId, trays, minute) + trays.Count > oven.PlacesFor(bakes[bakeId]))
+                return (longer, oven.TakesFloor(bakes[bakeId].OnFloor) ? Say($"the next load wants their places on the floor at {At(minute)}") : Say($"the next load wants their shelves at {At(minute)}"));
+            if (minute - last.StartMin >= stage.MaxMin) return (longer, Say($"this stage has had its most, {stage.MaxMin - (bakes[bakeId].Stages.Count == 1 ? heatedMin : 0)} min, at {At(minute)}"));
         }
 
         return (LongestMin, Say($"no one bakes so long"));
     }
 
-    private int Others(BakeOven oven, string bakeId, IReadOnlyList<int> trays, int minute, bool onFloor = false) =>
-        plan.Trays.Count(tray => (!onFloor || bakes[tray.BakeId].OnFloor) && (tray.BakeId != bakeId || !trays.Contains(tray.Tray))
+    /// <summary>Other trays that take the same sort of place there.</summary>
+    private int Others(BakeOven oven, string bakeId, IReadOnlyList<int> trays, int minute) =>
+        plan.Trays.Count(tray => oven.TakesFloor(bakes[tray.BakeId].OnFloor) == oven.TakesFloor(bakes[bakeId].OnFloor) && (tray.BakeId != bakeId || !trays.Contains(tray.Tray))
             && tray.Stages.Any(stage => stage.OvenId == oven.Id && stage.StartMin <= minute && stage.EndMin > minute));
 }

@@ -95,7 +95,8 @@ internal static class OvenDrawing
             book.Clock.At(neededMin),
             step.Sign,
             id,
-            from);
+            from,
+            visit.HeatedFromMin < visit.Stages[0].StartMin ? book.Clock.At(visit.HeatedFromMin) : null);
     }
 
     private static TrayAnswer Tray(Pan pan, int pies)

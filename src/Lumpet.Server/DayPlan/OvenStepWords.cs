@@ -62,9 +62,7 @@ internal static class OvenStepWords
             OvenAct.Off => "Switch off",
             OvenAct.Set => $"Set to {Heat(step, oven)}",
             OvenAct.Drop => $"Change to {Heat(step, oven)}; the trays stay in",
-            OvenAct.HeatTrays => step.HeatedMin > 0
-                ? $"{Trays(step)} in, empty, to heat for load {step.Load}: {step.HeatedMin} min{Short(plan, step)}"
-                : $"No shelf is free to heat {Trays(step).ToLowerInvariant()} for load {step.Load} before it goes in{Short(plan, step)}",
+            OvenAct.HeatTrays => $"{Trays(step)} in, empty, to heat for load {step.Load}: {step.HeatedMin} min",
             OvenAct.Handwork => $"Load {step.Load}, {step.Words}: {what}",
             OvenAct.In => $"Load {step.Load} in: {what}{Signs(plan, step.Visits)}",
             OvenAct.Move => $"Load {step.Load} moves here from {string.Join(", ", step.Visits.Select(visit => book.Snapshot.Ovens.First(one => one.Id == visit.FromOvenId).Name).Distinct())}: {what}",
@@ -86,12 +84,6 @@ internal static class OvenStepWords
         : $"{step.TempC + oven.DialOffsetC} °C on the dial ({step.TempC} °C conventional)";
 
     private static string Trays(OvenStep step) => step.Visits.Sum(visit => visit.Shelves.Count) is var trays && trays == 1 ? "1 tray" : $"{trays} trays";
-
-    private static string Short(PlannedDay plan, OvenStep step)
-    {
-        var wanted = step.Visits.Max(visit => Bake(plan, visit).HeatedTrayMin);
-        return step.HeatedMin < wanted ? $" of the {wanted} wanted" : string.Empty;
-    }
 
     private static (string ReadyWhen, string Caution) Signs(PlannedDay plan, OvenStep step)
     {

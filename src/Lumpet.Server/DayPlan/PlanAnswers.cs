@@ -177,8 +177,9 @@ public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDro
 /// <param name="ReadyWhen">How one sees that they are done.</param>
 /// <param name="Id">Number of the layer in the drawing, over all ovens.</param>
 /// <param name="From">Numbers of the layers of another oven that its trays come from; empty where they come from the bench.</param>
+/// <param name="HeatedFrom">From when on its trays are heated, empty; null where they are not.</param>
 public sealed record LayerAnswer(
-    int Load, string Product, string Step, bool IsOnFloor, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, double? PanLengthCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen, int Id, IReadOnlyList<int> From);
+    int Load, string Product, string Step, bool IsOnFloor, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, double? PanLengthCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen, int Id, IReadOnlyList<int> From, Moment? HeatedFrom);
 
 /// <summary>A tray seen from above.</summary>
 /// <param name="Pies">Pies on it.</param>

@@ -1,3 +1,4 @@
+using Lumpet.Core.Baking;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Steps;
 using Xunit;
@@ -49,16 +50,36 @@ public sealed class OvenStepTests
     }
 
     [Fact]
-    public void Empty_trays_are_heated_as_long_as_the_oven_is_on_and_has_a_shelf()
+    public void Empty_trays_are_heated_before_their_pies_and_hold_their_shelves()
     {
-        var (_, alone) = Steps(Order(With(Pear, "bake", step => step with { HeatedTrayMin = 15 }), 8, 1320));
+        var (plan, alone) = Steps(Order(With(Pear, "bake", step => step with { HeatedTrayMin = 15 }), 8, 1320));
         var heated = Assert.Single(alone, step => step.Act == OvenAct.HeatTrays);
         var put = Assert.Single(alone, step => step.Act == OvenAct.In);
         Assert.Equal((15, put.AtMin - 15), (heated.HeatedMin, heated.AtMin));
+        // The pies are in for their own minutes; the oven is hot for both.
+        var bake = plan.Tasks.First(task => task.StepId == "bake");
+        Assert.Equal(put.AtMin, bake.StartMin);
+        Assert.InRange(bake.EndMin - bake.StartMin, 65, 80);
+        Assert.True(plan.BakePlan.Settings[0].AtMin < heated.AtMin);
 
-        // Four shelves full of custard leave no shelf before the pears go in after them: that is said, not hidden.
-        var full = OvenSteps.Of(DayPlanner.Plan(Snapshot(Order(With(Pear, "bake", step => step with { HeatedTrayMin = 60 }), 16, 1320), Order(Custard, 32, 1320))));
-        Assert.All(full.Where(step => step.Act == OvenAct.HeatTrays), step => Assert.InRange(step.HeatedMin, 0, 60));
+        // On a day with more to bake than there are shelves for at a time, heated trays wait for theirs.
+        var full = DayPlanner.Plan(Snapshot(Order(With(Pear, "bake", step => step with { HeatedTrayMin = 60 }), 16, 1320), Order(Custard, 32, 1320)));
+        Assert.All(OvenSteps.Of(full).Where(step => step.Act == OvenAct.HeatTrays), step => Assert.Equal(60, step.HeatedMin));
+        (string Oven, int Shelf, int From, int To)[] held = [.. from load in full.Loads from visit in load.Visits from shelf in visit.Shelves select (load.OvenId, shelf, visit.HeatedFromMin, visit.EndMin)];
+        Assert.All(held, one => Assert.DoesNotContain(held, other => other != one && (other.Oven, other.Shelf) == (one.Oven, one.Shelf) && other.From < one.To && one.From < other.To));
+        Assert.Contains(full.Loads.SelectMany(load => load.Visits), visit => visit.HeatedFromMin == visit.Stages[0].StartMin - 60);
+    }
+
+    [Fact]
+    public void What_is_on_the_floor_is_in_nobodys_way_on_the_shelves()
+    {
+        // One shelf and one place on the floor beside it; the pies on the floor take twice as long.
+        var oven = new BakeOven("deck", 1, 90, 280, 8, 4, 25, 0, 900) { FloorPlaces = 1 };
+        Bake Of(string id, int minutes) => new(id, [6], [new BakeStage(190, minutes, minutes + 5)], 0, 600, null, null, []);
+        var problem = new BakeProblem(5, 2, [oven], [Of("shelf", 30), Of("floor", 60) with { OnFloor = true }]);
+        BakedTray Tray(string id, int minutes) => new(id, 1, [new BakedStage("deck", 100, 100 + minutes)]);
+        var plan = new BakePlan([new OvenSetting("deck", 70, 190), new OvenSetting("deck", 160, null)], [Tray("shelf", 30), Tray("floor", 60)], [], new BakePlanCost(0, 0, 0, 0, 0), new BakePlanBound(0, 0));
+        Assert.Equal(5, new StaysInOven(problem, plan).Longer("shelf", [1], 0).Minutes);
     }
 
     [Fact]

@@ -2197,6 +2197,7 @@ export interface components {
             id: number;
             /** @description Numbers of the layers of another oven that its trays come from; empty where they come from the bench. */
             from: number[];
+            heatedFrom: null | components["schemas"]["Moment"];
         };
         /** @description A layer as written. */
         LayerDraft: {

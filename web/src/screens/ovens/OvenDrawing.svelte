@@ -57,7 +57,7 @@
   const wordsOf = (layer: Layer) =>
     `Load ${layer.load}: ${whatOf(layer)}${layer.isOnFloor ? ', on the floor' : ''}, ${layer.stages
       .map((stage) => `${stage.tempC} °C ${stage.start.clock} to ${stage.end.clock}`)
-      .join(', then ')}${layer.fromOven ? `, from ${layer.fromOven}` : ''}`
+      .join(', then ')}${layer.heatedFrom ? `, empty trays heated from ${layer.heatedFrom.clock}` : ''}${layer.fromOven ? `, from ${layer.fromOven}` : ''}`
 
   /** Zooms around the middle of what is in view. */
   async function zoomTo(wanted: number) {
@@ -162,6 +162,16 @@
           {@const start = scale.x(layer.stages[0]?.start.min ?? 0)}
           {@const end = scale.x(layer.stages.at(-1)?.end.min ?? 0)}
           {@const tag = tagOf(layer, end - start)}
+          {#if layer.heatedFrom}
+            <div
+              class="heated"
+              style:left="{scale.x(layer.heatedFrom.min)}px"
+              style:width="{start - scale.x(layer.heatedFrom.min)}px"
+              style:top="{shelvesTop(index) + (run.first - 1) * sizes.shelf}px"
+              style:height="{run.count * sizes.shelf - 2}px"
+              title="Empty trays heat from {layer.heatedFrom.clock} for load {layer.load}"
+            ></div>
+          {/if}
           <button
             class="layer"
             class:open={opened === layer}
@@ -290,6 +300,13 @@
   /* The floor is stone: a thick line under the shelves, and closer ruling. */
   .floor {
     border-top: 2px solid var(--color-soft);
+  }
+
+  /* Nothing on it yet: an empty outline. */
+  .heated {
+    position: absolute;
+    border: 1.5px dashed var(--color-soft);
+    border-radius: 3px;
   }
 
   .cold {
