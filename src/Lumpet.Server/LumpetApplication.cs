@@ -1,4 +1,4 @@
-using System.Text.Json.Serialization;
+using Lumpet.Core.DayPlan;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Bench;
 using Lumpet.Server.Changes;
@@ -13,13 +13,14 @@ using Lumpet.Server.Pans;
 using Lumpet.Server.Preparations;
 using Lumpet.Server.Recipes;
 using Lumpet.Server.Words;
-using Lumpet.Store;
 using Lumpet.Store.DemoData;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
+using Lumpet.Store;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.Extensions.FileProviders;
 using Microsoft.Net.Http.Headers;
+using System.Text.Json.Serialization;
 
 namespace Lumpet.Server;
 
@@ -40,6 +41,7 @@ internal static class LumpetApplication
         builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestFile);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<BakeryClock>()));
+        builder.Services.AddSingleton<Planning>(DayPlanner.Plan);
         builder.Services.AddSingleton<PlanShelf>();
         builder.Services.AddSingleton<RecipeShelf>();
         builder.Services.AddSingleton<ChangeFeed>();

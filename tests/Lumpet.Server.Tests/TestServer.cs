@@ -1,5 +1,6 @@
 using System.Net.Http.Json;
 using System.Text.Json;
+using Lumpet.Server.DayPlan;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
@@ -16,6 +17,9 @@ public sealed class TestServer : WebApplicationFactory<Program>
 
     private readonly string folder = Directory.CreateTempSubdirectory("lumpet-server-test-").FullName;
 
+    /// <summary>Plans in place of the planner; null for the planner.</summary>
+    internal Planning? Planning { get; init; }
+
     /// <summary>Whether the demo bakery is put in.</summary>
     public bool Demo { get; init; } = true;
 
@@ -25,7 +29,11 @@ public sealed class TestServer : WebApplicationFactory<Program>
         builder.ConfigureLogging(logging => logging.ClearProviders());
         builder.UseSetting("Data", Path.Combine(folder, "bakery.db"));
         builder.UseSetting("Demo", Demo.ToString());
-        builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(new StandingClock()));
+        builder.ConfigureTestServices(services =>
+        {
+            services.AddSingleton<TimeProvider>(new StandingClock());
+            if (Planning is not null) services.AddSingleton(Planning);
+        });
     }
 
     protected override void Dispose(bool disposing)

@@ -48,7 +48,7 @@ internal static class PlannerBenchmarks
         }
 
         File.WriteAllText(kept, JsonSerializer.Serialize(best, Readable) + "\n");
-        if (seconds is null) rows.AddRange(["", ..ChangeOf(only)]);
+        if (seconds is null) rows.AddRange(["", .. ChangeOf(only)]);
         if (writes && only is null && seconds is null) Write(Path.Combine(root, "docs/benchmarks.md"), rows);
     }
 

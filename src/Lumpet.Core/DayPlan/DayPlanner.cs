@@ -22,18 +22,32 @@ public static class DayPlanner
     private const int EffortWhileLoosening = 6;
     private const int TraysForAllOrders = 80;
 
+    // What is done of the whole when each part is over, as it usually goes.
+    private const double DoneWithLoosening = 0.15;
+    private const double DoneWithThorough = 0.6;
+    private const double DoneWithRounds = 0.8;
+
     /// <summary>Plans a snapshot. The same snapshot gives the same plan, unless patience runs out before it is settled.</summary>
     /// <param name="snapshot">What is asked.</param>
     /// <param name="effort">Oven plans built for the final round.</param>
     /// <param name="patience">How long someone waits; by default as long as it takes.</param>
+    /// <param name="progress">Told about what part of the work is done, 0 to 1: how many rounds it takes is not known before.</param>
     /// <exception cref="PlanStumblesException">Something that is ordered cannot be planned; it is named.</exception>
-    public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort, Patience patience = default)
+    public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort, Patience patience = default, IProgress<double>? progress = null)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts, snapshot.Midnights);
         var question = new OvenQuestion(snapshot, calendar);
-        var round = Best(snapshot, calendar, question, effort, MostRounds, patience);
-        var troubles = Troubles.In(snapshot, round, patience);
+        var round = Best(snapshot, calendar, question, effort, MostRounds, patience, progress);
+        var troubles = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
         return PlannedDays.From(round, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles) with { IsSettled = !patience.IsOver };
+    }
+
+    /// <summary>A part of the work, told as part of the whole.</summary>
+    private static Part? PartOf(IProgress<double>? whole, double from, double to) => whole is null ? null : new Part(whole, from, to);
+
+    private sealed record Part(IProgress<double> Whole, double From, double To) : IProgress<double>
+    {
+        public void Report(double value) => Whole.Report(From + (value * (To - From)));
     }
 
     /// <summary>The best round for a snapshot.</summary>
@@ -47,7 +61,7 @@ public static class DayPlanner
         return Best(snapshot, calendar, new OvenQuestion(snapshot, calendar), effort, mostRounds, patience);
     }
 
-    private static DayRound Best(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, int effort, int mostRounds, Patience patience)
+    private static DayRound Best(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, int effort, int mostRounds, Patience patience, IProgress<double>? progress = null)
     {
         var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
         LotAim[] aims = [.. Lot.From(snapshot.Orders).Select(lot => PlanStumblesException.Over(lot, () => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin), snapshot.HorizonMin)))];
@@ -56,6 +70,7 @@ public static class DayPlanner
         var (best, last) = ((DayRound?)null, (DayRound?)null);
         for (var round = 0; round < mostRounds; round++)
         {
+            progress?.Report(DoneWithLoosening * round / mostRounds);
             var tried = Round(snapshot, calendar, question, aims, last, loosening, patience);
             last = tried;
             // A round that was cut short is only better than none.
@@ -68,16 +83,16 @@ public static class DayPlanner
         }
 
         if (patience.IsOver) return best!;
-        var thorough = Round(snapshot, calendar, question, aims, last, effort, patience);
+        var thorough = Round(snapshot, calendar, question, aims, last, effort, patience, PartOf(progress, DoneWithLoosening, DoneWithThorough));
         if (patience.AtOnce.IsCancellationRequested) return best!;
         if (thorough.IsBetterThan(best!)) best = thorough;
         // Waits that were given up while little work was done may be kept with more of it.
         if (patience.IsOver || effort <= loosening || !aims.Any(aim => aim.GivenUp)) return best!;
-        var keeping = Round(snapshot, calendar, question, [.. aims.Select(aim => aim with { GivenUp = false })], last, effort, patience);
+        var keeping = Round(snapshot, calendar, question, [.. aims.Select(aim => aim with { GivenUp = false })], last, effort, patience, PartOf(progress, DoneWithThorough, DoneWithRounds));
         return !patience.AtOnce.IsCancellationRequested && keeping.ServesAsWellAs(best!) ? keeping : best!;
     }
 
-    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience)
+    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience, IProgress<double>? progress = null)
     {
         var making = new DayMaking(calendar);
         // What is baked before the pies is asked for as the round before needed it; its batches are the same, only their times may differ.
@@ -85,7 +100,7 @@ public static class DayPlanner
             ? DoughAndMade.Settle([.. aims.SelectMany(aim => Demands(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot.Mixer, calendar).Made
             : making.Make(before.Demands, null).Batches;
         var problem = question.Problem(aims, making.Bakes(expected));
-        var plan = BakePlanner.Plan(problem, effort, proves: false, enough: patience.Enough, cut: patience.AtOnce);
+        var plan = BakePlanner.Plan(problem, effort, proves: false, progress: progress, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times))], DayMaking.Of(aims, parcels), plan, snapshot.Mixer, calendar);

@@ -75,7 +75,8 @@ internal static class Loads
                 before?.OvenId,
                 before?.EndMin ?? 0,
                 step.Place == OvenPlace.Floor,
-                ovens[tray.Stages[first].OvenId]) { FromMin = tray.Stages[first].StartMin };
+                ovens[tray.Stages[first].OvenId])
+            { FromMin = tray.Stages[first].StartMin };
             yield return before;
         }
     }

@@ -25,12 +25,18 @@ internal static class Troubles
     /// <param name="snapshot">What was asked.</param>
     /// <param name="round">What came of it.</param>
     /// <param name="patience">How long someone waits: when it runs out no more ways out are tried.</param>
-    public static IReadOnlyList<Trouble> In(DaySnapshot snapshot, DayRound round, Patience patience)
+    /// <param name="progress">Told what part of the ways out has been tried.</param>
+    public static IReadOnlyList<Trouble> In(DaySnapshot snapshot, DayRound round, Patience patience, IProgress<double>? progress = null)
     {
         LotFate[] missed = [.. round.Fates.Where(fate => fate.Missed > 0).OrderByDescending(fate => fate.NotBaked + fate.Unfit).ThenByDescending(fate => fate.LateMin)];
         if (missed.Length == 0) return [];
         var trays = round.Aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
-        Tried[] tried = trays > MostTraysToTry ? [] : [.. WaysOut(snapshot).TakeWhile(_ => !patience.IsOver).Select(way => new Tried(way.Words, DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry, patience).Fates))];
+        (string Words, DaySnapshot Snapshot)[] ways = trays > MostTraysToTry ? [] : [.. WaysOut(snapshot)];
+        Tried[] tried = [.. ways.TakeWhile(_ => !patience.IsOver).Select((way, at) =>
+        {
+            progress?.Report(at / (double)ways.Length);
+            return new Tried(way.Words, DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry, patience).Fates);
+        })];
         var untried = patience.IsOver ? Say($"what would free it has not been tried yet")
             : trays > MostTraysToTry ? Say($"what would free it is not tried on a day of this size; fewer pies, or another day for some of them")
             : null;

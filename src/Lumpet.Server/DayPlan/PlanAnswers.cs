@@ -259,3 +259,7 @@ public sealed record NeighbourAnswer(string Id, string Name, string About, Momen
 /// <param name="Caution">What can hurt.</param>
 public sealed record OvenStepAnswer(
     Moment At, string Act, string Oven, string Words, int? DialC, int? TempC, string Places, IReadOnlyList<string> Products, string ReadyWhen, string Caution);
+
+/// <summary>How far a plan is that is being made.</summary>
+/// <param name="Percent">About what part of the work is done; null where none is being made.</param>
+public sealed record PlanProgressAnswer(int? Percent);

@@ -21,6 +21,7 @@ internal static class PlanEndpoints
     {
         var plan = routes.MapGroup("/api/plan/{day}");
         plan.MapGet("", Get).WithName("GetPlan").WithSummary("The plan of a day as it follows from its orders now.");
+        plan.MapGet("/progress", Progress).WithName("GetProgress").WithSummary("How far the settled plan of a day is; no percent where none is being made.");
         plan.MapPost("/what-if", WhatIf).WithName("AskWhatIf").WithSummary("The plan as it would be with pick-ups moved. Stores nothing.");
         plan.MapPost("/take", Take).WithName("TakeWhatIf").WithSummary("Makes a day as it was asked about: pick-ups moved, orders added, the day arranged, all at once or nothing.");
         plan.MapGet("/ways", Ways).WithName("GetWays").WithSummary("The day planned by each school, and what each comes to.");
@@ -37,6 +38,12 @@ internal static class PlanEndpoints
     {
         var (view, refused) = await ViewAsync(day, from, given, database, shelf, clock, waiting);
         return view is null ? refused! : TypedResults.Ok(PlanWriting.Of(view));
+    }
+
+    private static Results<Ok<PlanProgressAnswer>, ValidationProblem> Progress(string day, Database database, PlanShelf shelf)
+    {
+        var (book, refused) = Open(day, database);
+        return book is null ? refused! : TypedResults.Ok(new PlanProgressAnswer(shelf.Settling(book) is { } done ? (int)(100 * Math.Clamp(done, 0, 1)) : null));
     }
 
     private static async Task<Results<Ok<PlanAnswer>, ValidationProblem>> WhatIf(string day, WhatIfRequest request, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)

@@ -1,5 +1,6 @@
 using Lumpet.Core.Baking.Planning;
 using Lumpet.Core.DayPlan;
+using Lumpet.Server.Faults;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -38,7 +39,7 @@ internal sealed record KeptPlan(PlannedDay Plan, string Given);
 /// Makes plans and keeps those that were looked at last. A plan follows from its snapshot, so that all who ask the same wait
 /// for one; when nobody waits any more it is left. One processor is kept free of planning, so that others are answered.
 /// </summary>
-internal sealed class PlanShelf : IDisposable
+internal sealed class PlanShelf(Planning planning) : IDisposable
 {
     private const int Most = 32;
 
@@ -57,6 +58,7 @@ internal sealed class PlanShelf : IDisposable
     /// <param name="time">How much time it is given.</param>
     /// <param name="waiting">Ends when whoever asks is gone.</param>
     /// <exception cref="PlanStumblesException">Something that is ordered cannot be planned; it is named.</exception>
+    /// <exception cref="UnsoundPlanException">What was found breaks a rule of the ovens.</exception>
     /// <exception cref="OperationCanceledException">Whoever asked is gone.</exception>
     public async Task<PlannedDay> PlanAsync(DayBook book, PlanTime time, CancellationToken waiting)
     {
@@ -84,6 +86,12 @@ internal sealed class PlanShelf : IDisposable
     {
         var best = BestOf(book.Fingerprint) ?? PlanTime.First;
         return new KeptPlan(await PlanAsync(book, best, waiting), best.Name);
+    }
+
+    /// <summary>What part of a day's settled plan is done, 0 to 1; null where none is being made.</summary>
+    public double? Settling(DayBook book)
+    {
+        lock (guard) return shelf.TryGetValue(Key(book.Fingerprint, PlanTime.Settled), out var making) && !making.Plan.IsCompleted ? making.Done : null;
     }
 
     private PlanTime? BestOf(string fingerprint)
@@ -123,7 +131,7 @@ internal sealed class PlanShelf : IDisposable
             atOnce.CancelAfter(given.AtOnce);
             var patience = new Patience(enough.Token, atOnce.Token);
             // On a thread of its own: those of the pool are there to answer.
-            var plan = await Task.Factory.StartNew(() => DayPlanner.Plan(book.Snapshot, given.Effort, patience), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
+            var plan = await Task.Factory.StartNew(() => SoundPlans.Of(planning, book.Snapshot, given.Effort, patience, making), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
             making.Abandoned.ThrowIfCancellationRequested();
             // Where nothing is baked there is nothing to better.
             return plan with { IsSettled = plan.IsSettled && (time != PlanTime.First || plan.Loads.Count == 0) };
@@ -155,9 +163,10 @@ internal sealed class PlanShelf : IDisposable
     }
 
     /// <summary>A plan that is being made or is there.</summary>
-    private sealed class Making : IDisposable
+    private sealed class Making : IDisposable, IProgress<double>
     {
         private readonly CancellationTokenSource abandoned = new();
+        private double done;
 
         public Making(string key) => (Key, Abandoned) = (key, abandoned.Token);
 
@@ -170,6 +179,10 @@ internal sealed class PlanShelf : IDisposable
         public int Waiting { get; set; }
 
         public long LookedAt { get; private set; }
+
+        public double Done => Volatile.Read(ref done);
+
+        public void Report(double value) => Volatile.Write(ref done, value);
 
         public Making Taken(long now)
         {

@@ -1,5 +1,8 @@
+using System.Text.Json;
 using Dapper;
+using Lumpet.Core.DayPlan;
 using Lumpet.Server.DayPlan;
+using Lumpet.Server.Faults;
 using Lumpet.Store;
 using Microsoft.Extensions.DependencyInjection;
 using NodaTime;
@@ -11,7 +14,7 @@ namespace Lumpet.Server.Tests.DayPlan;
 public sealed class PlanShelfTests : IDisposable
 {
     private readonly TestServer server = new();
-    private readonly PlanShelf shelf = new();
+    private readonly PlanShelf shelf = new(DayPlanner.Plan);
 
     public void Dispose()
     {
@@ -33,6 +36,72 @@ public sealed class PlanShelfTests : IDisposable
         Assert.True(plans[0].IsSettled);
         // The plan of another day's end is another plan.
         Assert.NotSame(plans[0], await shelf.PlanAsync(Book().From(60), PlanTime.Soon, CancellationToken.None));
+    }
+
+    [Fact]
+    public async Task A_plan_that_breaks_a_rule_is_never_shown()
+    {
+        // A planner that lets a pie out a minute too soon.
+        static PlannedDay Damaged(PlannedDay plan) => plan with
+        {
+            BakePlan = plan.BakePlan with { Trays = [.. plan.BakePlan.Trays.Select((tray, at) => at > 0 ? tray : tray with { Stages = [.. tray.Stages.SkipLast(1), tray.Stages[^1] with { EndMin = tray.Stages[^1].StartMin + 1 }] })] },
+        };
+        var asked = new List<int>();
+        using var searching = new PlanShelf((snapshot, effort, patience, progress) =>
+        {
+            asked.Add(effort);
+            return effort == 1 ? DayPlanner.Plan(snapshot, effort, patience, progress) : Damaged(DayPlanner.Plan(snapshot, 2, patience, progress));
+        });
+        // What the search did wrong, the first plan does right.
+        Assert.Equal(62, (await searching.PlanAsync(Book(), PlanTime.Soon, CancellationToken.None)).Pies);
+        Assert.Equal([DayPlanner.DefaultEffort, 1], asked);
+
+        // Where that is wrong too it is said, and the rest of Lumpet goes on.
+        using var broken = new PlanShelf((snapshot, _, patience, progress) => Damaged(DayPlanner.Plan(snapshot, 1, patience, progress)));
+        var said = await Assert.ThrowsAsync<UnsoundPlanException>(() => broken.PlanAsync(Book(), PlanTime.Soon, CancellationToken.None));
+        Assert.Contains("stage", said.Message, StringComparison.OrdinalIgnoreCase);
+        using var other = new TestServer { Planning = (snapshot, _, patience, progress) => Damaged(DayPlanner.Plan(snapshot, 1, patience, progress)) };
+        var (status, body) = await other.Send(HttpMethod.Get, $"/api/plan/{TestServer.Fair}", null);
+        Assert.Equal(500, status);
+        Assert.Contains("breaks a rule of the ovens", body.GetProperty("title").GetString(), StringComparison.Ordinal);
+        Assert.Equal(200, (await other.Send(HttpMethod.Get, "/api/bakery", null)).Status);
+    }
+
+    [Fact]
+    public async Task How_far_a_settled_plan_is_can_be_asked_while_it_is_made()
+    {
+        using var go = new ManualResetEventSlim();
+        using var told = new ManualResetEventSlim();
+        using var slow = new PlanShelf((snapshot, _, patience, progress) =>
+        {
+            progress.Report(0.4);
+            told.Set();
+            go.Wait(TimeSpan.FromSeconds(30));
+            return DayPlanner.Plan(snapshot, 1, patience, progress);
+        });
+        Assert.Null(slow.Settling(Book()));
+        var plan = slow.PlanAsync(Book(), PlanTime.Settled, CancellationToken.None);
+        Assert.True(told.Wait(TimeSpan.FromSeconds(30)));
+        Assert.Equal(0.4, slow.Settling(Book()));
+        go.Set();
+        await plan;
+        Assert.Null(slow.Settling(Book()));
+        // The real planner tells more and more, and never beyond the whole.
+        var said = new List<double>();
+        DayPlanner.Plan(Book().Snapshot, 24, default, new Heard(said));
+        Assert.True(said.Count > 3);
+        Assert.All(said.Zip(said.Skip(1)), pair => Assert.True(pair.First <= pair.Second + 1e-9, $"{pair}"));
+        Assert.InRange(said[^1], 0.5, 1);
+        // The server settles its next days when it starts; whether it is at it just now is its own affair.
+        if ((await server.Get($"/api/plan/{TestServer.Fair}/progress")).GetProperty("percent") is { ValueKind: JsonValueKind.Number } percent) Assert.InRange(percent.GetInt32(), 0, 100);
+    }
+
+    private sealed class Heard(List<double> said) : IProgress<double>
+    {
+        public void Report(double value)
+        {
+            lock (said) said.Add(value);
+        }
     }
 
     [Fact]

@@ -794,6 +794,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/{day}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far the settled plan of a day is; no percent where none is being made. */
+        get: operations["GetProgress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/{day}/what-if": {
         parameters: {
             query?: never;
@@ -3292,6 +3309,14 @@ export interface components {
             name: string;
             /** @description How much. */
             value: string;
+        };
+        /** @description How far a plan is that is being made. */
+        PlanProgressAnswer: {
+            /**
+             * Format: int32
+             * @description About what part of the work is done; null where none is being made.
+             */
+            percent: null | number;
         };
         /** @description Something that is made here before it goes into pies. */
         PreparationAnswer: {
@@ -6199,6 +6224,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanProgressAnswer"];
                 };
             };
             /** @description Bad Request */

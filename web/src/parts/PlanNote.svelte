@@ -21,6 +21,7 @@
         ? 'A first plan. What does not work out in it may be mended yet: planning goes on.'
         : 'This plan holds; a better one is being looked for.'}</b
     >
+    {#if today.percent !== undefined}<span class="whitespace-nowrap">{today.percent} % done.</span>{/if}
     <button class="link" onclick={() => today.stopSettling()}>Leave it as it is</button>
   </p>
 {:else if today.better}

@@ -43,6 +43,8 @@ class DayState {
   /** Whether the settled plan is being waited for. */
   isSettling = $state(false)
   private settling: AbortController | undefined
+  /** About how much of the settled plan's work is done. */
+  percent = $state<number>()
   private readonly sent = new SentKey()
   private placedAt = 0
   private touchedAt = 0
@@ -107,12 +109,26 @@ class DayState {
     const mine = new AbortController()
     this.settling = mine
     this.isSettling = true
+    void this.watch(mine)
     const { data } = await this.plans('settled', mine.signal)
     if (this.settling !== mine || this.plan !== first) return
     this.isSettling = false
     if (!data) return
     if (this.touchedAt < this.placedAt) this.place(data, [])
     else this.better = data
+  }
+
+  /** Says how far the settled plan is, as long as it is waited for. */
+  private async watch(mine: AbortController) {
+    this.percent = undefined
+    while (this.settling === mine && this.isSettling && !mine.signal.aborted) {
+      await new Promise((done) => setTimeout(done, 700))
+      if (this.settling !== mine || !this.isSettling) return
+      const { data } = await ask(
+        api.GET('/api/plan/{day}/progress', { params: { path: { day: this.day } }, signal: mine.signal }),
+      )
+      if (this.settling === mine) this.percent = data?.percent ?? undefined
+    }
   }
 
   /** Shows the better plan that was offered. */

@@ -26,12 +26,13 @@ public static class BakePlanner
     /// <param name="seed">Seed of the search.</param>
     /// <param name="proves">Whether it is proved at length what no plan can undercut; it takes longer than a rough plan does.</param>
     /// <param name="near">A plan of much the same problem: it is gone on from where it is better than what is built.</param>
+    /// <param name="progress">Told what part of the work is done, 0 to 1.</param>
     /// <param name="enough">Ends the work once there is a whole plan; the best so far is answered.</param>
     /// <param name="cut">Ends it at once: where there is no whole plan yet, trays that were not looked at are left out of the first.</param>
     /// <returns>A valid plan. Trays that find no place are listed in it with the reason.</returns>
     /// <exception cref="ArgumentOutOfRangeException">The effort is below 1.</exception>
     public static BakePlan Plan(
-        BakeProblem problem, int effort = DefaultEffort, int seed = 1, bool proves = true, EarlierPlan? near = null, CancellationToken enough = default, CancellationToken cut = default)
+        BakeProblem problem, int effort = DefaultEffort, int seed = 1, bool proves = true, EarlierPlan? near = null, IProgress<double>? progress = null, CancellationToken enough = default, CancellationToken cut = default)
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(effort, 1);
         var chains = new BakeChains(problem);
@@ -50,7 +51,7 @@ public static class BakePlanner
             if (best is null || Better(built.Cost, best.Cost)) best = built;
         }
 
-        if ((effort > builds || near is not null) && !either.IsCancellationRequested && IsSearched(chains)) best = Searched(problem, chains, horizon, best!, effort - builds, seed, proves, near, either.Token);
+        if ((effort > builds || near is not null) && !either.IsCancellationRequested && IsSearched(chains)) best = Searched(problem, chains, horizon, best!, effort - builds, seed, proves, near, progress, either.Token);
         // Once the time is up nothing long is begun any more.
         if (proves && best!.Proved is null && !either.IsCancellationRequested) best = best with { Proved = Prove(problem, chains, best.Cost, best.Trays) };
         return Assemble(problem, chains, best!);
@@ -62,7 +63,7 @@ public static class BakePlanner
         && chains.Ordered.Sum(bake => bake.After.Sum(after => after.ByTray ? bake.Trays.Count : (long)bake.Trays.Count * chains.Find(after.BakeId).Trays.Count)) <= MostLinksSearched;
 
     /// <summary>Betters a plan by search, from an earlier one where that is better.</summary>
-    private static Built Searched(BakeProblem problem, BakeChains chains, int horizon, Built from, int effort, int seed, bool proves, EarlierPlan? near, CancellationToken cancellation)
+    private static Built Searched(BakeProblem problem, BakeChains chains, int horizon, Built from, int effort, int seed, bool proves, EarlierPlan? near, IProgress<double>? progress, CancellationToken cancellation)
     {
         PlanSearch[] lanes = [.. Enumerable.Range(0, Lanes).Select(lane => new PlanSearch(problem, chains, horizon, from.Placed, unchecked((seed * Lanes) + lane), cancellation))];
         if (near is not null)
@@ -76,7 +77,8 @@ public static class BakePlanner
         for (var left = effort; left > 0 && !cancellation.IsCancellationRequested; left -= Lanes * PlansBetweenMeetings)
         {
             var work = trays * Math.Max(1, Math.Min(PlansBetweenMeetings, left / Lanes));
-            Parallel.ForEach(lanes, lane => lane.Run(work));
+            var (done, part) = ((effort - left) / (double)effort, Math.Min(1, Lanes * PlansBetweenMeetings / (double)effort));
+            Parallel.ForEach(lanes, lane => lane.Run(work, lane == lanes[0] ? share => progress?.Report(Math.Min(1, done + (share * part))) : null));
             var first = lanes.MinBy(lane => lane.BestCost)!;
             foreach (var lane in lanes) lane.GoOnFrom(first);
             // A good plan makes proving quick; while there is time for it.

@@ -13,6 +13,7 @@ internal sealed class PlanSearch
     // A cycle goes on from plans that are worse by up to this share of the cost at its beginning, and by nothing at its end.
     private const double WorseAtFirst = 0.02;
     private const int StepsInCycle = 400;
+    private const int StepsBetweenWords = 4;
 
     // With so few trays everything is tried every time.
     private const int FewTrays = 12;
@@ -119,13 +120,15 @@ internal sealed class PlanSearch
     }
 
     /// <summary>Searches for about as much work as putting so many trays in.</summary>
-    public void Run(int work)
+    /// <param name="work">So many trays.</param>
+    /// <param name="said">Told now and then what part of it is done.</param>
+    public void Run(int work, Action<double>? said = null)
     {
-        while (work > 0 && !cancellation.IsCancellationRequested && trays.All.Count > 0)
+        for (var left = work; left > 0 && !cancellation.IsCancellationRequested && trays.All.Count > 0; step++)
         {
             if (step % StepsInCycle == 0) (current, currentCost) = (best, BestCost);
-            work -= Step(1 - (step % StepsInCycle / (double)StepsInCycle));
-            step++;
+            left -= Step(1 - (step % StepsInCycle / (double)StepsInCycle));
+            if (step % StepsBetweenWords == 0) said?.Invoke((work - left) / (double)work);
         }
     }
 

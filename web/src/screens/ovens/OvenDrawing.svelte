@@ -57,7 +57,9 @@
   const wordsOf = (layer: Layer) =>
     `Load ${layer.load}: ${whatOf(layer)}${layer.isOnFloor ? ', on the floor' : ''}, ${layer.stages
       .map((stage) => `${stage.tempC} °C ${stage.start.clock} to ${stage.end.clock}`)
-      .join(', then ')}${layer.heatedFrom ? `, empty trays heated from ${layer.heatedFrom.clock}` : ''}${layer.fromOven ? `, from ${layer.fromOven}` : ''}`
+      .join(
+        ', then ',
+      )}${layer.heatedFrom ? `, empty trays heated from ${layer.heatedFrom.clock}` : ''}${layer.fromOven ? `, from ${layer.fromOven}` : ''}`
 
   /** Zooms around the middle of what is in view. */
   async function zoomTo(wanted: number) {
