@@ -93,7 +93,7 @@ internal static class PlannerBenchmarks
             BakePlan For(BakeProblem asked, double seconds, EarlierPlan? near = null)
             {
                 using var cap = new CancellationTokenSource(TimeSpan.FromSeconds(seconds));
-                var plan = BakePlanner.Plan(asked, int.MaxValue, 1, proves: false, near, cap.Token, cap.Token);
+                var plan = BakePlanner.Plan(asked, int.MaxValue, 1, proves: false, near: near, enough: cap.Token, cut: cap.Token);
                 Sound(name, asked, plan);
                 return plan;
             }

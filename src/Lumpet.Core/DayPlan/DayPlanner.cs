@@ -17,6 +17,7 @@ public static class DayPlanner
 
     // Few are needed in practice; a bound keeps a hopeless day from planning for ever.
     private const int MostRounds = 8;
+    private const int MostSearchedRounds = 8;
 
     // While releases are still being found the standard orders are enough, and of a day of many trays the first of them.
     private const int EffortWhileLoosening = 6;
@@ -25,7 +26,8 @@ public static class DayPlanner
     // What is done of the whole when each part is over, as it usually goes.
     private const double DoneWithLoosening = 0.15;
     private const double DoneWithThorough = 0.6;
-    private const double DoneWithRounds = 0.8;
+    private const double DoneWithKeeping = 0.7;
+    private const double DoneWithRounds = 0.85;
 
     /// <summary>Plans a snapshot. The same snapshot gives the same plan, unless patience runs out before it is settled.</summary>
     /// <param name="snapshot">What is asked.</param>
@@ -65,6 +67,7 @@ public static class DayPlanner
     {
         var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
         LotAim[] aims = [.. Lot.From(snapshot.Orders).Select(lot => PlanStumblesException.Over(lot, () => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin), snapshot.HorizonMin)))];
+        var first = aims;
         var trays = aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
         var loosening = Math.Max(2, Math.Min(Math.Min(effort, EffortWhileLoosening), EffortWhileLoosening * TraysForAllOrders / Math.Max(1, trays)));
         var (best, last) = ((DayRound?)null, (DayRound?)null);
@@ -86,10 +89,37 @@ public static class DayPlanner
         var thorough = Round(snapshot, calendar, question, aims, last, effort, patience, PartOf(progress, DoneWithLoosening, DoneWithThorough));
         if (patience.AtOnce.IsCancellationRequested) return best!;
         if (thorough.IsBetterThan(best!)) best = thorough;
+        if (patience.IsOver || effort <= loosening) return best!;
         // Waits that were given up while little work was done may be kept with more of it.
-        if (patience.IsOver || effort <= loosening || !aims.Any(aim => aim.GivenUp)) return best!;
-        var keeping = Round(snapshot, calendar, question, [.. aims.Select(aim => aim with { GivenUp = false })], last, effort, patience, PartOf(progress, DoneWithThorough, DoneWithRounds));
-        return !patience.AtOnce.IsCancellationRequested && keeping.ServesAsWellAs(best!) ? keeping : best!;
+        if (aims.Any(aim => aim.GivenUp))
+        {
+            var keeping = Round(snapshot, calendar, question, [.. aims.Select(aim => aim with { GivenUp = false })], last, effort, patience, PartOf(progress, DoneWithThorough, DoneWithKeeping));
+            if (!patience.AtOnce.IsCancellationRequested && keeping.ServesAsWellAs(best!)) best = keeping;
+        }
+
+        return best!.Fates.All(fate => fate.Missed == 0) ? best : Searched(snapshot, calendar, question, first, best, effort, patience, PartOf(progress, DoneWithKeeping, DoneWithRounds));
+    }
+
+    /// <summary>
+    /// The rounds once more with all the work in each: where ovens are crowded, plans that are only built say too early that
+    /// pies cannot be baked, or let them in so that the work around them does not fit.
+    /// </summary>
+    private static DayRound Searched(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound best, int effort, Patience patience, IProgress<double>? progress)
+    {
+        DayRound? last = null;
+        for (var round = 0; round < MostSearchedRounds && !patience.IsOver; round++)
+        {
+            progress?.Report(round / (double)MostSearchedRounds);
+            var tried = Round(snapshot, calendar, question, aims, last, effort, patience);
+            if (patience.AtOnce.IsCancellationRequested) break;
+            last = tried;
+            if (tried.IsBetterThan(best)) best = tried;
+            LotAim[] looser = [.. aims.Select(aim => Loosened(tried, aim, snapshot.HorizonMin))];
+            if (looser.SequenceEqual(aims, ReferenceEqualityComparer.Instance)) break;
+            aims = looser;
+        }
+
+        return best;
     }
 
     private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience, IProgress<double>? progress = null)
