@@ -17,6 +17,17 @@ public sealed class DayPlannerTests
         Snapshot(Order(Pear, 12, Early), Order(Custard, 8, Early), Order(Pear, 4, Early, Pan26), Order(Pear, 12, Late), Order(Custard, 6, Late, Pan26)));
 
     [Fact]
+    public void Where_ovens_are_crowded_first_stages_in_one_and_second_stages_in_the_other_serve_more()
+    {
+        // The finisher does not reach 220 degrees; the hearth alone bakes 48 of these in time.
+        var day = Snapshot(Order(Pear, 90, 1170, Pan26));
+        day = day with { Mixer = new Mixer("Mixer", day.Mixer.SmallestBatch, day.Mixer.LargestBatch * 20), Ovens = [day.Ovens[0], day.Ovens[1] with { MaxC = 200 }] };
+        int InTime(int effort) => DayPlanner.Plan(day, effort).Fates.Sum(fate => fate.InTime);
+        Assert.True(InTime(24) >= 60, $"{InTime(24)} in time");
+        Assert.True(InTime(24) > InTime(2));
+    }
+
+    [Fact]
     public void Every_pie_is_boxed_at_its_pick_up()
     {
         Assert.Empty(Fair.Troubles);
