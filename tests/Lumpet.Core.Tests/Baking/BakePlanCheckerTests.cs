@@ -81,6 +81,18 @@ public sealed class BakePlanCheckerTests
         Assert.Equal(["entering"], RulesBroken(problem, plan));
     }
 
+    [Theory]
+    [InlineData(null, 2, true)] // No places of its own: the floor is a shelf.
+    [InlineData(1, 2, false)]
+    [InlineData(2, 2, true)]
+    [InlineData(2, 0, true)] // The floor's places are beside the shelves.
+    public void No_more_trays_stand_on_the_floor_than_have_a_place_there(int? places, int shelves, bool valid)
+    {
+        var problem = Problem([Oven(shelves: shelves) with { FloorPlaces = places }], Bake("pear", trays: 2, release: 0) with { OnFloor = true });
+        BakedTray[] trays = [new("pear", 1, [new("deck", 30, 60)]), new("pear", 2, [new("deck", 30, 60)])];
+        Assert.Equal(valid ? [] : ["sharing"], RulesBroken(problem, Plan([new("deck", 0, 190), new("deck", 60, null)], trays)));
+    }
+
     [Fact]
     public void No_oven_holds_more_trays_than_shelves()
     {

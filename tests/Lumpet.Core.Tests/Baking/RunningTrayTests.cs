@@ -60,6 +60,19 @@ public sealed class RunningTrayTests
     }
 
     [Fact]
+    public void What_was_begun_too_soon_after_what_it_follows_is_no_fault_of_the_plan()
+    {
+        // The filled shell went in five minutes after the shell came out, where twenty are asked for.
+        var shells = Bake("shells", 1, due: 20, stages: [new BakeStage(185, 12, 16)]);
+        var filled = Bake("filled", 1, due: 90, after: [new BakeAfter("shells", 20, 60, true)], stages: [new BakeStage(185, 30, 40)]);
+        var plan = Planned(Problem([Oven(start: 185) with { StartSettingC = 185 }], shells, filled) with
+        {
+            Running = [new RunningTray("shells", 1, [new RunningStage("deck", -24, -10)]), new RunningTray("filled", 1, [new RunningStage("deck", -5, null)])],
+        });
+        Assert.Equal(2, plan.Trays.Count);
+    }
+
+    [Fact]
     public void An_oven_that_is_on_for_nothing_is_switched_off()
     {
         var plan = Planned(Problem([Oven(start: 220) with { StartSettingC = 220 }], Bake("tart", 1, due: 600, release: 500, stages: [new BakeStage(185, 25, 30)])));
@@ -77,6 +90,14 @@ public sealed class RunningTrayTests
             var changed = plan with { Trays = [.. plan.Trays.Where(tray => tray is not { BakeId: "fruit", Tray: 1 }), new BakedTray("fruit", 1, stages)] };
             Assert.Contains(BakePlanChecker.Check(Inside, changed).Faults, fault => fault.Rule == "running");
         }
+
+        // An end that was said is kept to the minute.
+        var said = Inside with { Running = [.. Inside.Running.Select(tray => tray with { Stages = [new RunningStage("deck", -10, 3)] })] };
+        var kept = Planned(said);
+        foreach (var end in new[] { 2, 4 })
+            Assert.Contains(
+                BakePlanChecker.Check(said, kept with { Trays = [.. kept.Trays.Select(tray => tray.BakeId == "fruit" ? tray with { Stages = [new BakedStage("deck", -10, end), new BakedStage("deck", end, end + 30)] } : tray)] }).Faults,
+                fault => fault.Rule == "running");
 
         // What has not begun still enters by the rules.
         var early = plan with { Trays = [.. plan.Trays.Where(tray => tray.BakeId == "fruit"), .. plan.Trays.Where(tray => tray.BakeId == "tart").Select(tray => tray with { Stages = [new BakedStage("deck", -5, 25)] })] };

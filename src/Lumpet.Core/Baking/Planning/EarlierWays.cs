@@ -44,8 +44,6 @@ internal sealed class EarlierWays
             var last = first;
             while (last + 1 < tray.Stages.Count && tray.Stages[last + 1].OvenId == tray.Stages[first].OvenId) last++;
             var (oven, start, end) = (ovenOf[tray.Stages[first].OvenId], tray.Stages[first].StartMin, tray.Stages[last].EndMin);
-            // A tray that comes back to an oven is not planned here.
-            if (visits.Any(visit => visit.Oven == oven)) return null;
             visits.Add(new OvenVisit(oven, start, [.. settings[oven][start..end].Select(celsius => celsius!.Value)], [.. tray.Stages.Skip(first).Take(last - first + 1).Select(stage => stage.EndMin)], chambers[oven][end], first));
             first = last + 1;
         }

@@ -56,6 +56,16 @@ internal sealed partial class OvenTimeline
         MarkFull(0, horizonMin);
     }
 
+    private OvenTimeline(OvenTimeline other)
+    {
+        (Oven, weights, Door, OpenMin, CloseMin) = (other.Oven, other.weights, other.Door, other.OpenMin, other.CloseMin);
+        (settings, chamber, trays, onFloor) = ([.. other.settings], [.. other.chamber], [.. other.trays], [.. other.onFloor]);
+        (turns, isOn, fullFrom, floorFullFrom) = ([.. other.turns], [.. other.isOn], [.. other.fullFrom], [.. other.floorFullFrom]);
+        (onBefore, changesBefore, openings) = ([.. other.onBefore], [.. other.changesBefore], other.openings);
+        (isOwn, isUnheld) = (new bool[settings.Length], new bool[settings.Length]);
+        (events, regions, costBefore) = ([.. other.events], [.. other.regions], [.. other.costBefore]);
+    }
+
     /// <summary>The oven.</summary>
     public BakeOven Oven { get; }
 
@@ -165,6 +175,20 @@ internal sealed partial class OvenTimeline
     /// <summary>Puts a visit in.</summary>
     public void Put(int start, ReadOnlySpan<int> visit, int chamberAtEnd, bool floor)
     {
+        Lay(start, visit, chamberAtEnd, floor);
+        Door.Put(start, start + visit.Length);
+    }
+
+    /// <summary>The same oven with one more visit, beside this one; its door stays as it is.</summary>
+    public OvenTimeline With(OvenVisit visit, bool floor)
+    {
+        var other = new OvenTimeline(this);
+        other.Lay(visit.Start, visit.Settings, visit.ChamberAtEnd, floor);
+        return other;
+    }
+
+    private void Lay(int start, ReadOnlySpan<int> visit, int chamberAtEnd, bool floor)
+    {
         var (first, after) = Touched(start, start + visit.Length);
         var merged = Merge(first, after, start, visit, chamberAtEnd);
         regions.RemoveRange(first, after - first);
@@ -175,7 +199,6 @@ internal sealed partial class OvenTimeline
             (Oven.TakesFloor(floor) ? onFloor : trays)[start + offset]++;
         }
 
-        Door.Put(start, start + visit.Length);
         ReckonAround(merged);
     }
 

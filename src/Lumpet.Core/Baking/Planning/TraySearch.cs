@@ -1,10 +1,11 @@
 namespace Lumpet.Core.Baking.Planning;
 
 /// <summary>Finds the cheapest way for one tray through ovens that already hold others.</summary>
-internal sealed class TraySearch
+internal sealed partial class TraySearch
 {
     private readonly BakeProblem problem;
-    private readonly IReadOnlyList<OvenTimeline> ovens;
+    // A tray that comes back to an oven finds there what it did itself before: a copy stands in for the oven meanwhile.
+    private readonly OvenTimeline[] ovens;
     private readonly OvenDoors doors;
     private readonly bool soonest;
     private readonly CancellationToken cancellation;
@@ -12,13 +13,7 @@ internal sealed class TraySearch
     private Bake bake;
     private TrayWindow window;
     private TrayPath? best;
-    private readonly bool[] isCandidate;
     private readonly bool[] isAllowed;
-    private readonly int[] room;
-    private readonly List<int> candidates = [];
-    private int filled;
-    private (int Filled, bool Floor) roomOf = (-1, false);
-    private readonly List<int> offsets = [];
     private readonly Dictionary<int, int[]> near;
     private readonly bool hasNear;
     private static readonly OvenVisit[] NoVisits = [];
@@ -53,10 +48,10 @@ internal sealed class TraySearch
     /// <param name="cancellation">Ends a search with the best way found so far.</param>
     public TraySearch(BakeProblem problem, IReadOnlyList<OvenTimeline> ovens, OvenDoors doors, bool soonest, CancellationToken cancellation)
     {
-        (this.problem, this.ovens, this.doors, this.soonest, this.cancellation) = (problem, ovens, doors, soonest, cancellation);
+        (this.problem, this.ovens, this.doors, this.soonest, this.cancellation) = (problem, [.. ovens], doors, soonest, cancellation);
         settings = new int[ovens.Select(oven => oven.CloseMin).DefaultIfEmpty(0).Max() + 1];
         isCandidate = new bool[settings.Length];
-        isAllowed = new bool[ovens.Count];
+        isAllowed = new bool[this.ovens.Length];
         room = new int[settings.Length];
         int[] all = [.. problem.Bakes.SelectMany(one => one.Stages).Select(stage => stage.TempC).Distinct()];
         near = all.ToDictionary(celsius => celsius, celsius => all.Where(other => other != celsius && Bears(other, celsius)).ToArray());
@@ -72,7 +67,7 @@ internal sealed class TraySearch
     public TrayPath? Cheapest(Bake wanted, TrayWindow when, int? firstLook)
     {
         (bake, window, best) = (wanted, when, null);
-        for (var oven = 0; oven < ovens.Count; oven++) isAllowed[oven] = oven != Barred && bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
+        for (var oven = 0; oven < ovens.Length; oven++) isAllowed[oven] = oven != Barred && bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
         var least = bake.Stages.Sum(stage => stage.MinMin);
         var latest = Math.Min(window.StartTo, settings.Length - 1 - least);
         if (latest < window.StartFrom) return null;
@@ -99,7 +94,7 @@ internal sealed class TraySearch
     public TrayPath? Continue(RunningNow running, TrayWindow when)
     {
         (bake, window, best) = (running.Left, when, null);
-        for (var oven = 0; oven < ovens.Count; oven++) isAllowed[oven] = bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
+        for (var oven = 0; oven < ovens.Length; oven++) isAllowed[oven] = bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
         var timeline = ovens[running.Oven];
         if (!timeline.HasRoomAt(0, bake.OnFloor)) return null;
         var celsius = bake.Stages[0].TempC;
@@ -108,99 +103,6 @@ internal sealed class TraySearch
             if (Bears(setting, celsius) && (timeline.Reaches(setting) || setting == timeline.Oven.StartSettingC))
                 Stay(new Visiting(running.Oven, 0, 0, 0, NoVisits) { IsRunning = true }, 0, 0, timeline.Oven.StartC, setting);
         return best;
-    }
-
-    /// <summary>The candidates in order of time, but for those at which every oven is closed or full before the first stage could end.</summary>
-    private void Gather(int latest)
-    {
-        if (roomOf != (filled, bake.OnFloor)) MarkRoom();
-        candidates.Clear();
-        var least = bake.Stages[0].MinMin;
-        for (var minute = window.StartFrom; minute <= latest; minute++)
-            if (isCandidate[minute] && room[minute] >= least && !(Sparse is { } one && one.Dice.In100(one.Skipped))) candidates.Add(minute);
-    }
-
-    /// <summary>For how many minutes some oven has a shelf, from each minute on.</summary>
-    private void MarkRoom()
-    {
-        Array.Clear(room);
-        foreach (var timeline in ovens)
-            for (var minute = timeline.OpenMin; minute < timeline.CloseMin; minute++)
-                room[minute] = Math.Max(room[minute], timeline.FullFrom(minute, bake.OnFloor) - minute);
-        roomOf = (filled, bake.OnFloor);
-    }
-
-    /// <summary>Says that a tray was put in: what was known of the shelves is known no longer.</summary>
-    public void Filled() => filled++;
-
-    /// <summary>
-    /// Marks the minutes worth entering at. Between them cost goes evenly up or down with the minute, so that the best one
-    /// is where the tray's way meets something: a bound of its window, or what ovens are already doing.
-    /// </summary>
-    private void MarkCandidates(int latest, int least)
-    {
-        Array.Clear(isCandidate);
-        Offsets();
-        Mark(window.StartFrom, latest);
-        Mark(latest, latest);
-        foreach (var bound in (ReadOnlySpan<int>)[window.Due, window.LatestForFollowers, window.EndFrom, window.EndTo])
-        {
-            Mark(bound - least, latest);
-            Mark(bound - Longest, latest);
-        }
-
-        foreach (var timeline in ovens)
-        {
-            foreach (var stage in bake.Stages)
-                foreach (var first in timeline.FirstAt(stage.TempC)) MarkAround(first, latest);
-            foreach (var opening in timeline.Oven.Openings) MarkAround(Math.Min(opening.ToMin, timeline.CloseMin), latest);
-            foreach (var minute in timeline.Events)
-            {
-                MarkAround(minute, latest);
-                if (!doors.ClashesAreCounted) continue;
-                // A minute beside another's, so that one pair of hands does both.
-                MarkAround(minute - 1, latest);
-                MarkAround(minute + 1, latest);
-            }
-
-            foreach (var region in timeline.Regions)
-            {
-                foreach (var stage in bake.Stages)
-                {
-                    // As soon after a region as the chamber is there, and as late before one as it still gets there.
-                    MarkAround(region.End + timeline.MinutesBetween(region.ChamberAtEnd, stage.TempC), latest);
-                    MarkAround(region.Start - timeline.MinutesBetween(stage.TempC, region.FirstSetting), latest);
-                }
-            }
-        }
-    }
-
-    /// <summary>From entering to each stage's end, and to each entry after a move: all stages at their least, or all at their most.</summary>
-    private void Offsets()
-    {
-        offsets.Clear();
-        offsets.Add(0);
-        var (shortest, longest, moved) = (0, 0, 0);
-        foreach (var stage in bake.Stages)
-        {
-            (shortest, longest) = (shortest + stage.MinMin, longest + stage.MaxMin);
-            offsets.Add(shortest);
-            if (longest != shortest) offsets.Add(longest);
-            if (ovens.Count == 1) continue;
-            moved += problem.TransferMin;
-            offsets.Add(shortest + moved);
-            if (longest != shortest) offsets.Add(longest + moved);
-        }
-    }
-
-    private void MarkAround(int minute, int latest)
-    {
-        foreach (var offset in offsets) Mark(minute - offset, latest);
-    }
-
-    private void Mark(int minute, int latest)
-    {
-        if (minute >= window.StartFrom && minute <= latest) isCandidate[minute] = true;
     }
 
     /// <summary>The way of the tray before, once more: beside it on a free shelf; null where it does not fit.</summary>
@@ -233,7 +135,17 @@ internal sealed class TraySearch
         var longest = Longest;
         var end = Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), minute + least, minute + longest);
         if (!Promising(window.CostOfEnd(end) + LeastForHeat(minute, longest, least))) return;
-        for (var oven = 0; oven < ovens.Count; oven++) Enter(oven, minute, 0, 0, NoVisits);
+        for (var oven = 0; oven < ovens.Length; oven++) Enter(oven, minute, 0, 0, NoVisits);
+    }
+
+    /// <summary>Enters an oven in which the tray was before.</summary>
+    private void EnterAgain(int oven, int minute, int stage, long costSoFar, OvenVisit[] before)
+    {
+        var without = ovens[oven];
+        foreach (var visit in before)
+            if (visit.Oven == oven) ovens[oven] = ovens[oven].With(visit, bake.OnFloor);
+        Enter(oven, minute, stage, costSoFar, before);
+        ovens[oven] = without;
     }
 
     /// <summary>Enters an oven at a minute for a stage, by every setting that lets the tray in.</summary>
@@ -244,9 +156,6 @@ internal sealed class TraySearch
         // Whatever it is set to, the stage must find a shelf for its least.
         if (timeline.FullFrom(minute, bake.OnFloor) - minute < bake.Stages[stage].MinMin) return;
         if (!isAllowed[oven]) return;
-        // A tray that comes back to an oven would have to be reckoned with its own first stay; we do not plan that.
-        foreach (var visit in before)
-            if (visit.Oven == oven) return;
         var celsius = bake.Stages[stage].TempC;
         var decided = timeline.SettingAt(minute);
         if (decided != OvenTimeline.Undecided)
@@ -364,14 +273,19 @@ internal sealed class TraySearch
 
     private void MoveAt(Visiting visiting, int stage, int end, int chamber)
     {
-        if (ovens.Count == 1) return;
+        if (ovens.Length == 1) return;
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
         var costSoFar = visiting.CostSoFar + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
         if (!Promising(costSoFar) || !IsHeld(visiting, end)) return;
         OvenVisit[] visits = [.. visiting.Before, Visit(visiting, end, chamber)];
-        for (var oven = 0; oven < ovens.Count; oven++)
-            if (oven != visiting.Oven) Enter(oven, end + problem.TransferMin, stage, costSoFar, visits);
+        for (var oven = 0; oven < ovens.Length; oven++)
+            if (oven != visiting.Oven && isAllowed[oven])
+            {
+                // A tray comes back only where it cannot be baked on where it is: more would be many ways for a gain that is hardly ever there.
+                if (!Array.Exists(visiting.Before, visit => visit.Oven == oven)) Enter(oven, end + problem.TransferMin, stage, costSoFar, visits);
+                else if (!ovens[visiting.Oven].Reaches(bake.Stages[stage].TempC)) EnterAgain(oven, end + problem.TransferMin, stage, costSoFar, visits);
+            }
     }
 
     private void Finish(Visiting visiting, int end, int chamber)

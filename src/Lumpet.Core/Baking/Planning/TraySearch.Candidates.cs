@@ -1,0 +1,105 @@
+namespace Lumpet.Core.Baking.Planning;
+
+/// <summary>The minutes at which it is worth having a tray go in.</summary>
+internal sealed partial class TraySearch
+{
+    private readonly bool[] isCandidate;
+    private readonly int[] room;
+    private readonly List<int> candidates = [];
+    private int filled;
+    private (int Filled, bool Floor) roomOf = (-1, false);
+    private readonly List<int> offsets = [];
+
+    /// <summary>The candidates in order of time, but for those at which every oven is closed or full before the first stage could end.</summary>
+    private void Gather(int latest)
+    {
+        if (roomOf != (filled, bake.OnFloor)) MarkRoom();
+        candidates.Clear();
+        var least = bake.Stages[0].MinMin;
+        for (var minute = window.StartFrom; minute <= latest; minute++)
+            if (isCandidate[minute] && room[minute] >= least && !(Sparse is { } one && one.Dice.In100(one.Skipped))) candidates.Add(minute);
+    }
+
+    /// <summary>For how many minutes some oven has a shelf, from each minute on.</summary>
+    private void MarkRoom()
+    {
+        Array.Clear(room);
+        foreach (var timeline in ovens)
+            for (var minute = timeline.OpenMin; minute < timeline.CloseMin; minute++)
+                room[minute] = Math.Max(room[minute], timeline.FullFrom(minute, bake.OnFloor) - minute);
+        roomOf = (filled, bake.OnFloor);
+    }
+
+    /// <summary>Says that a tray was put in: what was known of the shelves is known no longer.</summary>
+    public void Filled() => filled++;
+
+    /// <summary>
+    /// Marks the minutes worth entering at. Between them cost goes evenly up or down with the minute, so that the best one
+    /// is where the tray's way meets something: a bound of its window, or what ovens are already doing.
+    /// </summary>
+    private void MarkCandidates(int latest, int least)
+    {
+        Array.Clear(isCandidate);
+        Offsets();
+        Mark(window.StartFrom, latest);
+        Mark(latest, latest);
+        foreach (var bound in (ReadOnlySpan<int>)[window.Due, window.LatestForFollowers, window.EndFrom, window.EndTo])
+        {
+            Mark(bound - least, latest);
+            Mark(bound - Longest, latest);
+        }
+
+        foreach (var timeline in ovens)
+        {
+            foreach (var stage in bake.Stages)
+                foreach (var first in timeline.FirstAt(stage.TempC)) MarkAround(first, latest);
+            foreach (var opening in timeline.Oven.Openings) MarkAround(Math.Min(opening.ToMin, timeline.CloseMin), latest);
+            foreach (var minute in timeline.Events)
+            {
+                MarkAround(minute, latest);
+                if (!doors.ClashesAreCounted) continue;
+                // A minute beside another's, so that one pair of hands does both.
+                MarkAround(minute - 1, latest);
+                MarkAround(minute + 1, latest);
+            }
+
+            foreach (var region in timeline.Regions)
+            {
+                foreach (var stage in bake.Stages)
+                {
+                    // As soon after a region as the chamber is there, and as late before one as it still gets there.
+                    MarkAround(region.End + timeline.MinutesBetween(region.ChamberAtEnd, stage.TempC), latest);
+                    MarkAround(region.Start - timeline.MinutesBetween(stage.TempC, region.FirstSetting), latest);
+                }
+            }
+        }
+    }
+
+    /// <summary>From entering to each stage's end, and to each entry after a move: all stages at their least, or all at their most.</summary>
+    private void Offsets()
+    {
+        offsets.Clear();
+        offsets.Add(0);
+        var (shortest, longest, moved) = (0, 0, 0);
+        foreach (var stage in bake.Stages)
+        {
+            (shortest, longest) = (shortest + stage.MinMin, longest + stage.MaxMin);
+            offsets.Add(shortest);
+            if (longest != shortest) offsets.Add(longest);
+            if (ovens.Length == 1) continue;
+            moved += problem.TransferMin;
+            offsets.Add(shortest + moved);
+            if (longest != shortest) offsets.Add(longest + moved);
+        }
+    }
+
+    private void MarkAround(int minute, int latest)
+    {
+        foreach (var offset in offsets) Mark(minute - offset, latest);
+    }
+
+    private void Mark(int minute, int latest)
+    {
+        if (minute >= window.StartFrom && minute <= latest) isCandidate[minute] = true;
+    }
+}
