@@ -38,6 +38,18 @@ public sealed class EarlierPlanTests
     }
 
     [Fact]
+    public void A_lag_that_is_no_longer_allowed_is_not_kept()
+    {
+        // The shells waited 25 minutes before; now 40 are asked for.
+        var problem = Problem([Oven()], Bake("shells", due: 200), Bake("filled", due: 260, earliestOut: 255, after: [new BakeAfter("shells", 20, 25, true)]));
+        var earlier = BakePlanner.Plan(problem, 20);
+        var changed = problem with { Bakes = [problem.Bakes[0], problem.Bakes[1] with { After = [new BakeAfter("shells", 40, 60, true)] }] };
+        var plan = BakePlanner.Plan(changed, 1, near: EarlierPlan.Of(earlier));
+        Assert.Empty(BakePlanChecker.Check(changed, plan).Faults);
+        Assert.Equal(2, plan.Trays.Count);
+    }
+
+    [Fact]
     public void A_changed_problem_is_planned_no_worse_than_from_nothing_and_validly() => Gen.Int[1, 100_000].Sample(
         seed =>
         {

@@ -54,6 +54,9 @@ public sealed class RunningTrayTests
         var done = Planned(problem with { Running = [new RunningTray("shells", 1, [new RunningStage("deck", -24, -10)])] });
         Assert.Equal(-10, done.Trays.First(tray => tray.BakeId == "shells").EndMin);
         Assert.InRange(done.Trays.First(tray => tray.BakeId == "filled").StartMin, 10, 50);
+        // What came out before opens no door any more: the filled shell goes in and comes out.
+        var of = problem with { Running = [new RunningTray("shells", 1, [new RunningStage("deck", -24, -10)])] };
+        Assert.Equal((2, 2), (done.Cost.DoorOpenings, BakePlanChecker.Check(of, done).Cost.DoorOpenings));
         // An end that is said stands.
         var said = Planned(problem with { Running = [new RunningTray("shells", 1, [new RunningStage("deck", -5, 30)])] });
         Assert.Equal(30, said.Trays.First(tray => tray.BakeId == "shells").EndMin);

@@ -1,5 +1,6 @@
 using Lumpet.Core.Baking;
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Recipes;
 using Lumpet.Core.Steps;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
@@ -65,9 +66,36 @@ public sealed class OvenStepTests
         // On a day with more to bake than there are shelves for at a time, heated trays wait for theirs.
         var full = DayPlanner.Plan(Snapshot(Order(With(Pear, "bake", step => step with { HeatedTrayMin = 60 }), 16, 1320), Order(Custard, 32, 1320)));
         Assert.All(OvenSteps.Of(full).Where(step => step.Act == OvenAct.HeatTrays), step => Assert.Equal(60, step.HeatedMin));
-        (string Oven, int Shelf, int From, int To)[] held = [.. from load in full.Loads from visit in load.Visits from shelf in visit.Shelves select (load.OvenId, shelf, visit.HeatedFromMin, visit.EndMin)];
-        Assert.All(held, one => Assert.DoesNotContain(held, other => other != one && (other.Oven, other.Shelf) == (one.Oven, one.Shelf) && other.From < one.To && one.From < other.To));
+        NobodyIsInAnothersPlace(full);
         Assert.Contains(full.Loads.SelectMany(load => load.Visits), visit => visit.HeatedFromMin == visit.Stages[0].StartMin - 60);
+    }
+
+    [Fact]
+    public void On_no_day_two_trays_are_given_one_place()
+    {
+        for (var seed = 1; seed <= 12; seed++)
+        {
+            var dice = new Random(seed);
+            Product Of(Product product) => dice.Next(2) == 0 ? product : With(product, "bake", step => step with { HeatedTrayMin = 10 + dice.Next(40) });
+            NobodyIsInAnothersPlace(DayPlanner.Plan(Snapshot([.. Enumerable.Range(0, 4).Select(at => Order(Of(dice.Next(2) == 0 ? Pear : Custard) with { Id = $"p{at}" }, 2 + dice.Next(14), 1200 + dice.Next(120)))]), effort: 4));
+        }
+    }
+
+    private static void NobodyIsInAnothersPlace(PlannedDay plan)
+    {
+        (string Oven, int Shelf, int From, int To)[] held = [.. from load in plan.Loads from visit in load.Visits from shelf in visit.Shelves select (load.OvenId, shelf, visit.HeatedFromMin, visit.EndMin)];
+        for (var one = 0; one < held.Length; one++)
+            Assert.DoesNotContain(held.Skip(one + 1), other => (other.Oven, other.Shelf) == (held[one].Oven, held[one].Shelf) && other.From < held[one].To && held[one].From < other.To);
+    }
+
+    [Theory]
+    [InlineData(0, 20, 60)]
+    [InlineData(15, 5, 45)]
+    [InlineData(30, 0, 30)] // No tray goes in before what its pies follow is out.
+    public void Trays_heat_while_what_comes_before_is_still_waited_for(int heated, int least, int most)
+    {
+        var bake = Pear.Process.Steps.First(step => step.IsBake) with { HeatedTrayMin = heated };
+        Assert.Equal(new BakeAfter("shells", least, most, true), HeatedTrays.After(bake, new BakeAfter("shells", 20, 60, true)));
     }
 
     [Fact]
