@@ -40,8 +40,7 @@ public static class BakePlanner
         using var either = CancellationTokenSource.CreateLinkedTokenSource(enough, cut);
         Built? best = null;
         var builds = 0;
-        // Beside a plan that is gone on from, one more is enough.
-        foreach (var recipe in Recipes(chains).Take(near is null ? effort : 1))
+        foreach (var recipe in Recipes(chains).Take(effort))
         {
             var build = PlanBuild.Run(problem, chains, horizon, recipe, best is null ? cut : either.Token);
             // The first is kept even where it is cut short: some answer is better than none, and it puts followers in last.
@@ -68,8 +67,8 @@ public static class BakePlanner
         PlanSearch[] lanes = [.. Enumerable.Range(0, Lanes).Select(lane => new PlanSearch(problem, chains, horizon, from.Placed, unchecked((seed * Lanes) + lane), cancellation))];
         if (near is not null)
         {
+            // One lane goes on from it, the other from what was built: the change may ask for another plan altogether.
             lanes[0].StartFrom(EarlierWays.Of(problem, near, horizon));
-            foreach (var lane in lanes) lane.GoOnFrom(lanes[0]);
         }
 
         decimal? proved = null;
