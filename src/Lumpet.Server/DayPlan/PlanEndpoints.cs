@@ -53,8 +53,10 @@ internal static class PlanEndpoints
         DayQuestion question;
         using (var connection = database.Open()) question = DayQuestion.Of(connection, book, request, clock.LocalNow(book.Bakery.Zone));
         if (question.Faults.Count > 0) return FieldProblems.Of(question.Faults);
-        var view = await DayView.OfAsync(question.Book, database, shelf, clock.Now, new Wish(request.FromNow, PlanTime.Compared), waiting);
-        var asItIs = await shelf.PlanAsync(book, PlanTime.Compared, waiting);
+        // A pick-up that is stepped is followed at once; whoever asks more waits a moment longer for a plan that is settled.
+        var time = request is { School: null, OvensOut: null, LongerBakes: null, More: null } ? PlanTime.Stepped : PlanTime.Compared;
+        var view = await DayView.OfAsync(question.Book, database, shelf, clock.Now, new Wish(request.FromNow, time), waiting);
+        var asItIs = await shelf.PlanAsync(book, time, waiting);
         return TypedResults.Ok(PlanWriting.Of(view) with { Differences = PlanComparison.Between(book, DayFigures.Of(asItIs), DayFigures.Of(view.Plan)) });
     }
 

@@ -26,8 +26,11 @@ internal sealed record PlanTime(string Name, TimeSpan Enough, TimeSpan AtOnce, i
     /// <summary>Where two plans are laid beside each other: both are given the same, or one would look worse for want of time.</summary>
     public static PlanTime Compared { get; } = new("compared", TimeSpan.FromSeconds(4), TimeSpan.FromSeconds(8), BakePlanner.DefaultEffort);
 
+    /// <summary>While a pick-up is stepped by a key: the plan follows the key, and is compared with one as quick.</summary>
+    public static PlanTime Stepped { get; } = new("stepped", TimeSpan.FromSeconds(4), TimeSpan.FromSeconds(8), DayPlanner.DefaultEffort);
+
     /// <summary>The time of a name: <see cref="Soon"/> where none is said; null where there is none of that name.</summary>
-    public static PlanTime? Of(string? name) => name is null or "" ? Soon : new[] { First, Soon, Settled, Compared }.FirstOrDefault(time => time.Name == name);
+    public static PlanTime? Of(string? name) => name is null or "" ? Soon : new[] { First, Soon, Settled, Compared, Stepped }.FirstOrDefault(time => time.Name == name);
 }
 
 /// <summary>A plan, and which it is.</summary>
