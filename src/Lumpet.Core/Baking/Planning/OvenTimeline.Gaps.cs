@@ -1,0 +1,54 @@
+namespace Lumpet.Core.Baking.Planning;
+
+/// <summary>What an oven does between regions: whether it is kept on, or off and heated again, and what that costs.</summary>
+internal sealed partial class OvenTimeline
+{
+    /// <summary>What a region costs after the one before it, or -1 where it cannot be reached in time.</summary>
+    private long CostOf(OvenRegion? before, OvenRegion region)
+    {
+        var gap = GapOnMinutes(before, region.Start, region.FirstSetting);
+        if (gap < 0) return -1;
+        var last = before is { } earlier ? earlier.LastSetting : Oven.StartSettingC;
+        var changes = region.Changes + (last is not null && last != region.FirstSetting ? 1 : 0);
+        return ((long)weights.PerOvenOnMin * (gap + region.End - region.Start)) + ((long)weights.PerSettingChange * changes);
+    }
+
+    /// <summary>
+    /// Minutes for which the oven is on between a region and the next, or before the first: as few as let the chamber
+    /// stand at the wanted temperature when the next begins. -1 where the time is too short.
+    /// </summary>
+    private int GapOnMinutes(OvenRegion? before, int until, int wanted)
+    {
+        if (openings[until] is not { } opening) return -1;
+        // What is inside when the horizon starts asks for no heat first.
+        if (until == 0) return 0;
+        var from = before?.End ?? 0;
+        var temperature = before?.ChamberAtEnd ?? Oven.StartC;
+        // What it was heated to before it was closed it may still have a part of.
+        var earliestOn = Math.Max(from, opening.FromMin);
+        if (earliestOn > until || !Arrives(temperature, from, earliestOn, until, wanted)) return -1;
+        if (before is { StaysOn: true } kept && kept.LastSetting == wanted && earliestOn == from) return until - from;
+
+        // The later it is switched on, the colder the chamber arrives: the last minute that does is found by halving.
+        var (on, tooLate) = (earliestOn, until + 1);
+        while (tooLate - on > 1)
+        {
+            var middle = (on + tooLate) / 2;
+            if (Arrives(temperature, from, middle, until, wanted)) on = middle;
+            else tooLate = middle;
+        }
+
+        // Nobody switches it off for a moment; what is set sooner is reached no later.
+        var isMoment = before is not null && on > from && on - from < Oven.ShortestOffMin && opening.FromMin <= from;
+        return until - (isMoment ? from : on);
+    }
+
+    /// <summary>Whether the chamber stands at the wanted temperature at <paramref name="until"/> when it is set at <paramref name="on"/>.</summary>
+    private bool Arrives(int temperature, int from, int on, int until, int wanted)
+    {
+        var cooled = Cooled(temperature, on - from);
+        return cooled <= wanted
+            ? cooled + ((long)Oven.HeatCPerMin * (until - on)) >= wanted
+            : cooled - ((long)Oven.CoolCPerMin * (until - on)) <= wanted;
+    }
+}
