@@ -19,6 +19,8 @@ public static class BakePlanChecker
         check.Settings();
         check.Trays();
         check.Shelves();
+        check.Hands();
+        check.Pans();
         check.After();
         var cost = check.Cost();
         check.Figures(cost);

@@ -2,7 +2,7 @@ using Lumpet.Core.Baking;
 
 namespace Lumpet.PlanChecking;
 
-/// <summary>One oven, simulated minute by minute from its settings alone.</summary>
+/// <summary>One oven, simulated minute by minute from its settings and from what is put in.</summary>
 internal sealed class OvenSimulation
 {
     // An oven that is off cools toward the room.
@@ -15,18 +15,24 @@ internal sealed class OvenSimulation
     /// <param name="oven">The oven.</param>
     /// <param name="changes">Its settings, sorted by minute.</param>
     /// <param name="lastMin">The last minute looked at; at least 0.</param>
-    public OvenSimulation(BakeOven oven, IReadOnlyList<OvenSetting> changes, int lastMin)
+    /// <param name="entering">The minutes at which trays are put in, one entry for each tray.</param>
+    /// <param name="openCPerTray">Degrees lost at the door for each of them.</param>
+    public OvenSimulation(BakeOven oven, IReadOnlyList<OvenSetting> changes, int lastMin, IEnumerable<int> entering, int openCPerTray)
     {
         settings = new int?[lastMin + 1];
         chamber = new int[lastMin + 1];
         var now = oven.StartC;
         var setting = oven.StartSettingC;
         var next = 0;
+        var trays = entering.GroupBy(minute => minute).ToDictionary(group => group.Key, group => group.Count());
         for (var minute = 0; minute <= lastMin; minute++)
         {
             while (next < changes.Count && changes[next].AtMin <= minute) setting = changes[next++].TempC;
             settings[minute] = setting;
             chamber[minute] = now;
+            // The tray looks at the thermometer before the door opens.
+            var lost = (long)openCPerTray * trays.GetValueOrDefault(minute);
+            if (lost > 0) now = (int)Math.Max(now - lost, Math.Min(now, RoomC));
             now = After(oven, now, setting);
         }
     }

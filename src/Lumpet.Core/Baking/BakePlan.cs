@@ -30,6 +30,15 @@ public sealed record BakedTray(string BakeId, int Tray, IReadOnlyList<BakedStage
 
     /// <summary>The minute at which it leaves its last oven.</summary>
     public int EndMin => Stages[^1].EndMin;
+
+    /// <summary>The minutes at which it is put into an oven, from the bench or from another oven, but for those at which it was in when the plan starts.</summary>
+    public IEnumerable<int> Entering(string ovenId) => Stages
+        .Where((stage, at) => stage.OvenId == ovenId && stage.StartMin >= 0 && (at == 0 || Stages[at - 1].OvenId != ovenId))
+        .Select(stage => stage.StartMin);
+
+    /// <summary>How many trays are put into an oven, by minute.</summary>
+    public static IReadOnlyDictionary<int, int> EnteringAll(IEnumerable<BakedTray> trays, string ovenId) =>
+        trays.SelectMany(tray => tray.Entering(ovenId)).GroupBy(minute => minute).ToDictionary(group => group.Key, group => group.Count());
 }
 
 /// <summary>One stage of one tray; it holds a shelf from its start up to, not including, its end.</summary>

@@ -16,7 +16,24 @@ public sealed record BakeProblem(
 
     /// <summary>Trays that are in an oven when the horizon starts, and those that were baked before; each tray at most once.</summary>
     public IReadOnlyList<RunningTray> Running { get; init; } = [];
+
+    /// <summary>Degrees that a chamber loses through the open door for each tray that enters; at least 0, and 0 where that is not counted.</summary>
+    public int OpenCPerTray { get; init; }
+
+    /// <summary>Pans of which there are only so many, with unique ids; of others there are always enough.</summary>
+    public IReadOnlyList<PanStock> Pans { get; init; } = [];
 }
+
+/// <summary>Pans of a size.</summary>
+/// <param name="Id">Unique name.</param>
+/// <param name="Count">How many there are; at least 0.</param>
+public sealed record PanStock(string Id, int Count);
+
+/// <summary>The pans that a bake's pies are in, one for each pie.</summary>
+/// <param name="PanId">Which.</param>
+/// <param name="BeforeMin">For how many minutes they are in use before a tray goes in; at least 0.</param>
+/// <param name="AfterMin">For how many minutes they stay in use after it is out; at least 0.</param>
+public sealed record PanNeed(string PanId, int BeforeMin, int AfterMin);
 
 /// <summary>One chamber with one setting at a time.</summary>
 /// <param name="Id">Unique name.</param>
@@ -37,6 +54,9 @@ public sealed record BakeOven(
     /// <summary>It is not switched off for less than so many minutes: what comes next is set at once instead; at least 0.</summary>
     public int ShortestOffMin { get; init; }
 
+    /// <summary>Minutes that one pair of hands, which serves all ovens, needs for each tray put in or taken out; at least 0, and 0 where hands bind nothing.</summary>
+    public int ActionMin { get; init; }
+
     /// <summary>What it is set to when the horizon starts; null where it is off then.</summary>
     public int? StartSettingC { get; init; }
 
@@ -47,6 +67,12 @@ public sealed record BakeOven(
     public int After(int now, int? setting) => setting is { } wanted && now < wanted
         ? Math.Min(wanted, now + HeatCPerMin)
         : Math.Max(setting ?? Math.Min(RoomC, now), now - CoolCPerMin);
+
+    /// <summary>Its chamber one minute on, where so many trays were put in at the minute, each of which costs some degrees.</summary>
+    public int After(int now, int? setting, int entering, int openCPerTray) => After(entering > 0 ? Opened(now, entering, openCPerTray) : now, setting);
+
+    /// <summary>Its chamber after so many trays were put in through the open door, each of which costs some degrees; never below the room for that.</summary>
+    public static int Opened(int now, int trays, int celsiusPerTray) => (int)Math.Max(Math.Min(RoomC, now), now - ((long)trays * celsiusPerTray));
 
     /// <summary>Minutes in which its chamber comes up from its start to a temperature; 0 where it is there already.</summary>
     public int MinutesTo(int celsius) => celsius <= StartC ? 0 : (celsius - StartC + HeatCPerMin - 1) / HeatCPerMin;
@@ -114,6 +140,9 @@ public sealed record Bake(
 {
     /// <summary>Whether its trays stand on the floor of an oven, for heat from below.</summary>
     public bool OnFloor { get; init; }
+
+    /// <summary>The pans that its pies are in; null where they do not matter. What follows by tray in the same pans is in them all along.</summary>
+    public PanNeed? Pan { get; init; }
 }
 
 /// <summary>A bake follows another.</summary>

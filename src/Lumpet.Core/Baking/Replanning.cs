@@ -21,19 +21,19 @@ public static class Replanning
         BakedTray[] begun = [.. plan.Trays.Where(tray => tray.StartMin < minute)];
         return problem with
         {
-            Ovens = [.. problem.Ovens.Select(oven => From(oven, [.. plan.Settings.Where(setting => setting.OvenId == oven.Id)], minute))],
+            Ovens = [.. problem.Ovens.Select(oven => From(oven, [.. plan.Settings.Where(setting => setting.OvenId == oven.Id)], minute, problem.OpenCPerTray, BakedTray.EnteringAll(plan.Trays, oven.Id)))],
             Bakes = [.. problem.Bakes.Select(bake => bake with { ReleaseMin = bake.ReleaseMin - minute, DueMin = bake.DueMin - minute, EarliestOutMin = bake.EarliestOutMin - minute })],
             Running = [.. begun.Select(tray => Running(tray, minute))],
         };
     }
 
-    private static BakeOven From(BakeOven oven, OvenSetting[] settings, int minute)
+    private static BakeOven From(BakeOven oven, OvenSetting[] settings, int minute, int openCPerTray, IReadOnlyDictionary<int, int> entering)
     {
         var (now, setting, next) = (oven.StartC, oven.StartSettingC, 0);
         for (var at = 0; at < minute; at++)
         {
             while (next < settings.Length && settings[next].AtMin <= at) setting = settings[next++].TempC;
-            now = oven.After(now, setting);
+            now = oven.After(now, setting, entering.GetValueOrDefault(at), openCPerTray);
         }
 
         return (oven with { StartC = now, StartSettingC = setting })

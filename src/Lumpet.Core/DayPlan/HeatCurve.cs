@@ -12,8 +12,10 @@ public static class HeatCurve
     /// </summary>
     /// <param name="oven">The oven as it was asked.</param>
     /// <param name="settings">Its settings, sorted; the last is off.</param>
+    /// <param name="entering">How many trays are put in, by minute.</param>
+    /// <param name="openCPerTray">Degrees that each of them costs through the open door.</param>
     /// <param name="afterMin">For how many minutes after it is off a curve goes on.</param>
-    public static IReadOnlyList<IReadOnlyList<HeatPoint>> Of(BakeOven oven, IReadOnlyList<OvenSetting> settings, int afterMin)
+    public static IReadOnlyList<IReadOnlyList<HeatPoint>> Of(BakeOven oven, IReadOnlyList<OvenSetting> settings, IReadOnlyDictionary<int, int> entering, int openCPerTray, int afterMin)
     {
         if (settings.Count == 0) return [];
         var (curves, points) = (new List<IReadOnlyList<HeatPoint>>(), new List<HeatPoint>());
@@ -24,7 +26,7 @@ public static class HeatCurve
         {
             for (; next < settings.Count && settings[next].AtMin <= minute; next++)
                 (setting, offFrom) = (settings[next].TempC, settings[next].TempC is null ? settings[next].AtMin : int.MaxValue);
-            var after = oven.After(now, setting);
+            var after = oven.After(now, setting, entering.GetValueOrDefault(minute), openCPerTray);
             var isDrawn = next > 0 && (setting is not null || minute - offFrom <= afterMin);
             if (isDrawn && after - now != slope) points.Add(new HeatPoint(minute, now));
             slope = isDrawn ? after - now : int.MaxValue;

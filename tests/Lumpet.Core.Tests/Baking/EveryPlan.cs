@@ -43,9 +43,10 @@ internal sealed class EveryPlan
     // Where a tray is. Stage -1: not begun; as many as there are: out. Oven -1: on its way to the next. Minutes: in the stage, left of the way, or since it is out.
     private readonly record struct TrayNow(int Stage, int Oven, int Minutes);
 
-    private sealed record Now(OvenNow[] Ovens, TrayNow[] Trays)
+    // Hands: minutes for which they are still at a door.
+    private sealed record Now(OvenNow[] Ovens, TrayNow[] Trays, int Hands)
     {
-        public string Key() => string.Create((2 * Ovens.Length) + Trays.Length, this, static (text, now) =>
+        public string Key() => string.Create((2 * Ovens.Length) + Trays.Length + 1, this, static (text, now) =>
         {
             var at = 0;
             foreach (var oven in now.Ovens)
@@ -55,6 +56,7 @@ internal sealed class EveryPlan
             }
 
             foreach (var tray in now.Trays) text[at++] = (char)(((tray.Stage + 1) * 4096) + ((tray.Oven + 4) * 256) + tray.Minutes + 1);
+            text[at] = (char)now.Hands;
         });
 
         // Settings are tens of degrees apart in what is enumerated; off is nothing.
@@ -64,7 +66,7 @@ internal sealed class EveryPlan
     private long? Search()
     {
         var states = new Dictionary<string, (Now Now, long Cost)>();
-        var start = new Now([.. problem.Ovens.Select(oven => new OvenNow(oven.StartC, Off, Off, true))], [.. trays.Select(_ => new TrayNow(-1, -1, 0))]);
+        var start = new Now([.. problem.Ovens.Select(oven => new OvenNow(oven.StartC, Off, Off, true))], [.. trays.Select(_ => new TrayNow(-1, -1, 0))], 0);
         states[start.Key()] = (start, 0);
         long? best = null;
         for (var minute = 0; minute <= horizon + 1; minute++)
@@ -73,8 +75,8 @@ internal sealed class EveryPlan
             foreach (var (now, cost) in states.Values)
             {
                 if (IsOver(now)) best = Math.Min(best ?? long.MaxValue, cost + LeftOut(now));
-                foreach (var (moved, of) in Moves(now, minute, 0))
-                    foreach (var (set, ofHeat) in Heated(now, moved, minute, 0))
+                foreach (var (moved, of) in Moves(now, minute, 0).Where(one => MayBeHandled(now, one.Now)))
+                    foreach (var (set, ofHeat) in Heated(now, Handled(now, moved), minute, 0))
                     {
                         var total = cost + of + ofHeat;
                         if (total + AtLeast(set) > atMost || total >= best) continue;
@@ -196,6 +198,21 @@ internal sealed class EveryPlan
         return true;
     }
 
+    /// <summary>Trays that are put into an oven or taken out of it between one state and the next.</summary>
+    private int AtDoor(Now before, Now now, int oven) => Enumerable.Range(0, trays.Length).Count(tray => Inside(before, tray) != Inside(now, tray) && (Inside(before, tray) == oven || Inside(now, tray) == oven));
+
+    private int Inside(Now now, int tray) => now.Trays[tray].Stage < 0 || IsOut(now, tray) ? -1 : Math.Max(-1, now.Trays[tray].Oven);
+
+    private int HandMinutes(Now before, Now now, int oven) => problem.Ovens[oven].ActionMin * AtDoor(before, now, oven);
+
+    private bool MayBeHandled(Now before, Now now) => Enumerable.Range(0, problem.Ovens.Count).Count(oven => HandMinutes(before, now, oven) > 0) <= (before.Hands > 0 ? 0 : 1);
+
+    private Now Handled(Now before, Now now) => now with { Hands = before.Hands + Enumerable.Range(0, problem.Ovens.Count).Sum(oven => HandMinutes(before, now, oven)) };
+
+    // Only of bakes that no other follows in the same pans, and that need none before they go in.
+    private int PansInUse(Now now, string pan) => Enumerable.Range(0, trays.Length).Where(tray => trays[tray].Bake.Pan?.PanId == pan
+        && now.Trays[tray].Stage >= 0 && (!IsOut(now, tray) || now.Trays[tray].Minutes < trays[tray].Bake.Pan!.AfterMin)).Sum(tray => trays[tray].Pies);
+
     /// <summary>Every setting of every oven that bears what is in it and lets in what enters.</summary>
     private IEnumerable<(Now Now, long Cost)> Heated(Now before, Now now, int minute, int oven)
     {
@@ -209,6 +226,7 @@ internal sealed class EveryPlan
         int[] inside = [.. Enumerable.Range(0, trays.Length).Where(tray => now.Trays[tray].Oven == oven && !IsOut(now, tray))];
         var onFloor = of.FloorPlaces is null ? 0 : inside.Count(tray => trays[tray].Bake.OnFloor);
         if (inside.Length - onFloor > of.Shelves || onFloor > (of.FloorPlaces ?? 0)) yield break;
+        if (oven == 0 && problem.Pans.Any(pan => PansInUse(now, pan.Id) > pan.Count)) yield break;
         foreach (var setting in temperatures.Append(Off))
         {
             if (setting != at.Setting && !at.IsHeld) continue;
@@ -216,7 +234,8 @@ internal sealed class EveryPlan
             if (inside.Any(tray => Math.Abs(setting - trays[tray].Bake.Stages[now.Trays[tray].Stage].TempC) > problem.ToleranceC || (now.Trays[tray].Minutes == JustIn && at.Chamber != setting))) continue;
             var isHeld = setting == Off || (setting == at.Setting && at.IsHeld) || inside.Any(tray => trays[tray].Bake.Stages[now.Trays[tray].Stage].TempC == setting);
             OvenNow[] ovens = [.. now.Ovens];
-            ovens[oven] = new OvenNow(at.Chamber, setting, setting == Off ? at.LastSet : setting, isHeld);
+            var lost = problem.OpenCPerTray * inside.Count(tray => now.Trays[tray].Minutes == JustIn);
+            ovens[oven] = new OvenNow(Math.Max(at.Chamber - lost, Math.Min(at.Chamber, RoomC)), setting, setting == Off ? at.LastSet : setting, isHeld);
             var cost = setting == Off ? 0L : 1000 + (at.LastSet != Off && at.LastSet != setting ? 2000 : 0);
             foreach (var (rest, more) in Heated(before, now with { Ovens = ovens }, minute, oven + 1)) yield return (rest, cost + more);
         }
@@ -228,7 +247,8 @@ internal sealed class EveryPlan
         [.. now.Trays.Select((tray, at) => tray.Stage == -1 ? tray
             : IsOut(now, at) ? tray with { Minutes = Math.Min(tray.Minutes + 1, 60) }
             : tray.Oven < 0 ? tray with { Minutes = tray.Minutes - 1 }
-            : tray with { Minutes = Math.Max(tray.Minutes, 0) + 1 })]);
+            : tray with { Minutes = Math.Max(tray.Minutes, 0) + 1 })],
+        Math.Max(0, now.Hands - 1));
 
     private static int Toward(BakeOven oven, OvenNow now)
     {

@@ -168,7 +168,7 @@ public sealed class DayPlannerTests
     {
         // 25 to 190 at 8 a minute: 21 minutes; off after 30 more, then 4 a minute down.
         var oven = Baking.Problems.Oven();
-        var curve = Assert.Single(HeatCurve.Of(oven, [new("deck", 10, 190), new("deck", 61, null)], 10));
+        var curve = Assert.Single(HeatCurve.Of(oven, [new("deck", 10, 190), new("deck", 61, null)], new Dictionary<int, int>(), 0, 10));
         Assert.Contains(new HeatPoint(10, 25), curve);
         Assert.Contains(new HeatPoint(31, 190), curve);
         Assert.Contains(new HeatPoint(61, 190), curve);
@@ -179,7 +179,7 @@ public sealed class DayPlannerTests
     public void A_heat_curve_is_broken_where_the_oven_is_off_for_long_and_goes_on_from_the_heat_that_is_left()
     {
         var oven = Baking.Problems.Oven();
-        IReadOnlyList<IReadOnlyList<HeatPoint>> Curves(int on) => HeatCurve.Of(oven, [new("deck", 0, 185), new("deck", 40, null), new("deck", on, 185), new("deck", on + 40, null)], 10);
+        IReadOnlyList<IReadOnlyList<HeatPoint>> Curves(int on) => HeatCurve.Of(oven, [new("deck", 0, 185), new("deck", 40, null), new("deck", on, 185), new("deck", on + 40, null)], new Dictionary<int, int>(), 0, 10);
         var apart = Curves(60);
         Assert.Equal(2, apart.Count);
         // Eleven minutes down at 4 a minute, and twenty until it is on again.

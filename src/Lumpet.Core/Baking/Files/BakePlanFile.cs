@@ -78,6 +78,8 @@ public static class BakePlanFile
             BakeProblemFile.Format,
             problem.ToleranceC,
             problem.TransferMin,
+            OpenCPerTray = problem.OpenCPerTray == 0 ? (int?)null : problem.OpenCPerTray,
+            Pans = problem.Pans.Count == 0 ? null : problem.Pans,
             Weights = problem.Weights == BakeWeights.Usual ? null : new
             {
                 OvenOnMin = problem.Weights.PerOvenOnMin,
@@ -97,6 +99,7 @@ public static class BakePlanFile
                 oven.CoolCPerMin,
                 oven.StartC,
                 oven.StartSettingC,
+                ActionMin = oven.ActionMin == 0 ? (int?)null : oven.ActionMin,
                 ShortestOffMin = oven.ShortestOffMin == 0 ? (int?)null : oven.ShortestOffMin,
                 OpenMin = oven.Openings.Count == 1 ? oven.OpenMin : (int?)null,
                 CloseMin = oven.Openings.Count == 1 ? oven.CloseMin : (int?)null,
@@ -112,6 +115,7 @@ public static class BakePlanFile
                 bake.EarliestOutMin,
                 bake.Ovens,
                 Place = bake.OnFloor ? Floor : null,
+                Pan = bake.Pan is { } need ? new { Id = need.PanId, need.BeforeMin, need.AfterMin } : null,
                 After = bake.After.Select(after => new { Bake = after.BakeId, after.MinLagMin, after.MaxLagMin, after.ByTray }),
             }),
             Running = problem.Running.Count == 0 ? null : problem.Running.Select(tray => new

@@ -20,6 +20,7 @@ public static class BakeProblemFile
         checks.Format(Format, written.Format);
         var ovens = checks.Each("ovens", written.Ovens, oven => oven.Id, (at, oven) => (At: at, Oven: Oven(checks, at, oven)));
         var bakes = checks.Each("bakes", written.Bakes, bake => bake.Id, (at, bake) => (At: at, Bake: ReadBake(checks, at, bake)));
+        var pans = checks.Each("pans", written.Pans ?? [], pan => pan.Id, (at, pan) => (At: at, Pan: new PanStock(checks.Text($"{at}.id", pan.Id), checks.Whole($"{at}.count", pan.Count, 0))));
         var problem = new BakeProblem(
             checks.Whole("toleranceC", written.ToleranceC, 0),
             checks.Whole("transferMin", written.TransferMin, 0),
@@ -28,9 +29,12 @@ public static class BakeProblemFile
         {
             Weights = written.Weights is { } weights ? Weights(checks, weights) : BakeWeights.Usual,
             Running = written.Running is { } running ? checks.Each("running", running, tray => tray.Bake, (at, tray) => RunningTray(checks, at, tray)) : [],
+            Pans = [.. pans.Select(one => one.Pan)],
+            OpenCPerTray = written.OpenCPerTray is null ? 0 : checks.Whole("openCPerTray", written.OpenCPerTray, 0),
         };
 
         Unique(checks, ovens.Select(one => (one.At, one.Oven.Id)));
+        Unique(checks, pans.Select(one => (one.At, one.Pan.Id)));
         Unique(checks, bakes.Select(one => (one.At, one.Bake.Id)));
         var byId = problem.Bakes.DistinctBy(bake => bake.Id).ToDictionary(bake => bake.Id);
         foreach (var (at, bake) in bakes) CheckNames(checks, problem, byId, at, bake);
@@ -77,6 +81,7 @@ public static class BakeProblemFile
         {
             FloorPlaces = written.FloorPlaces is null ? null : checks.Whole($"{at}.floorPlaces", written.FloorPlaces, 0),
             ShortestOffMin = written.ShortestOffMin is null ? 0 : checks.Whole($"{at}.shortestOffMin", written.ShortestOffMin, 0),
+            ActionMin = written.ActionMin is null ? 0 : checks.Whole($"{at}.actionMin", written.ActionMin, 0),
             StartSettingC = checks.WholeOrNull($"{at}.startSettingC", written.StartSettingC),
         };
         AtLeast(checks, $"{at}.maxC", oven.MaxC, "minC", oven.MinC);
@@ -118,6 +123,10 @@ public static class BakeProblemFile
             checks.Each($"{at}.after", written.After ?? [], after => after.Bake, (place, after) => After(checks, place, after)))
         {
             OnFloor = written.OnFloor ?? written.Place is not null,
+            Pan = written.Pan is not { } pan ? null : new PanNeed(
+                checks.Text($"{at}.pan.id", pan.Id),
+                pan.BeforeMin is null ? 0 : checks.Whole($"{at}.pan.beforeMin", pan.BeforeMin, 0),
+                pan.AfterMin is null ? 0 : checks.Whole($"{at}.pan.afterMin", pan.AfterMin, 0)),
         };
     }
 
@@ -161,6 +170,7 @@ public static class BakeProblemFile
     {
         foreach (var name in bake.Ovens ?? [])
             if (problem.Ovens.All(oven => oven.Id != name)) checks.Add($"{at}.ovens", $"there is no oven \"{name}\"");
+        if (bake.Pan is { PanId.Length: > 0 } need && problem.Pans.All(pan => pan.Id != need.PanId)) checks.Add($"{at}.pan", $"there is no pan \"{need.PanId}\"");
         foreach (var after in bake.After)
         {
             if (!byId.TryGetValue(after.BakeId, out var before)) checks.Add($"{at}.after", $"there is no bake \"{after.BakeId}\"");

@@ -17,6 +17,7 @@ internal static class RunningChecks
             else Check(checks, at, problem, ovens, bake, tray);
         }
 
+        CheckPans(checks, problem, bakes);
         foreach (var oven in problem.Ovens)
         {
             var place = BakeFileText.Place("ovens", problem.Ovens.ToList().IndexOf(oven), oven.Id);
@@ -27,6 +28,19 @@ internal static class RunningChecks
             if (oven.StartSettingC is null) checks.Add($"{place}.startSettingC", "trays are running in it, so it is on: what is it set to?");
             if (inside.Count(tray => !oven.TakesFloor(bakes[tray.BakeId].OnFloor)) > oven.Shelves || inside.Count(tray => oven.TakesFloor(bakes[tray.BakeId].OnFloor)) > (oven.FloorPlaces ?? 0))
                 checks.Add($"{place}.shelves", $"{inside.Length} trays are running in it, more than it has places for");
+        }
+    }
+
+    /// <summary>What runs is in pans that there are; of what is out, in those that are still in use.</summary>
+    private static void CheckPans(BakeFileChecks checks, BakeProblem problem, Dictionary<string, Bake> bakes)
+    {
+        foreach (var (index, pan) in problem.Pans.Index())
+        {
+            var held = problem.Running
+                .Where(tray => bakes.TryGetValue(tray.BakeId, out var bake) && bake.Pan?.PanId == pan.Id && tray.Tray <= bake.Trays.Count && tray.Stages.Count > 0
+                    && (tray.Stages[^1].EndMin is not { } end || end + (long)bake.Pan.AfterMin > 0))
+                .Sum(tray => (long)bakes[tray.BakeId].Trays[tray.Tray - 1]);
+            if (held > pan.Count) checks.Add($"{BakeFileText.Place("pans", index, pan.Id)}.count", $"{held} of them are in use by what is running, more than there are");
         }
     }
 

@@ -3,12 +3,14 @@ using System.Text.Json;
 namespace Lumpet.Core.Baking.Files;
 
 // Bake files as they are written, before anything is checked: every member may be missing, and a number may be any.
-internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decimal? TransferMin, IReadOnlyList<WrittenOven?>? Ovens, IReadOnlyList<WrittenBake?>? Bakes, WrittenWeights? Weights, IReadOnlyList<WrittenTray?>? Running);
+internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decimal? TransferMin, IReadOnlyList<WrittenOven?>? Ovens, IReadOnlyList<WrittenBake?>? Bakes, WrittenWeights? Weights, IReadOnlyList<WrittenTray?>? Running, decimal? OpenCPerTray, IReadOnlyList<WrittenPanStock?>? Pans);
+
+internal sealed record WrittenPanStock(string? Id, decimal? Count);
 
 internal sealed record WrittenWeights(decimal? OvenOnMin, decimal? SettingChange, decimal? EarlyPieMin, decimal? DoorOpening, decimal? DoorClash);
 
 internal sealed record WrittenOven(
-    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin, IReadOnlyList<WrittenOpening?>? Openings, decimal? FloorPlaces, decimal? StartSettingC, decimal? ShortestOffMin);
+    string? Id, decimal? Shelves, decimal? MinC, decimal? MaxC, decimal? HeatCPerMin, decimal? CoolCPerMin, decimal? StartC, decimal? OpenMin, decimal? CloseMin, IReadOnlyList<WrittenOpening?>? Openings, decimal? FloorPlaces, decimal? StartSettingC, decimal? ShortestOffMin, decimal? ActionMin);
 
 internal sealed record WrittenOpening(decimal? FromMin, decimal? ToMin);
 
@@ -22,7 +24,10 @@ internal sealed record WrittenBake(
     IReadOnlyList<string?>? Ovens,
     IReadOnlyList<WrittenAfter?>? After,
     bool? OnFloor,
-    string? Place);
+    string? Place,
+    WrittenPan? Pan);
+
+internal sealed record WrittenPan(string? Id, decimal? BeforeMin, decimal? AfterMin);
 
 internal sealed record WrittenStage(decimal? TempC, decimal? MinMin, decimal? MaxMin);
 

@@ -13,7 +13,7 @@ internal sealed class EarlierWays
         this.problem = problem;
         ovenOf = problem.Ovens.Select((oven, at) => (oven.Id, at)).ToDictionary(one => one.Id, one => one.at);
         settings = [.. problem.Ovens.Select(oven => Settings(oven, earlier, horizonMin))];
-        chambers = [.. problem.Ovens.Select((oven, at) => Chamber(oven, settings[at]))];
+        chambers = [.. problem.Ovens.Select((oven, at) => Chamber(oven, settings[at], BakedTray.EnteringAll(earlier.Trays, oven.Id)))];
     }
 
     /// <summary>The ways, by bake and number of the tray. Each is one that the tray could take alone; whether they hold together is not looked at.</summary>
@@ -76,13 +76,13 @@ internal sealed class EarlierWays
         return all;
     }
 
-    private static int[] Chamber(BakeOven oven, int?[] settings)
+    private int[] Chamber(BakeOven oven, int?[] settings, IReadOnlyDictionary<int, int> entering)
     {
         var (all, now) = (new int[settings.Length], oven.StartC);
         for (var minute = 0; minute < settings.Length; minute++)
         {
             all[minute] = now;
-            now = oven.After(now, settings[minute]);
+            now = oven.After(now, settings[minute], entering.GetValueOrDefault(minute), problem.OpenCPerTray);
         }
 
         return all;

@@ -13,21 +13,26 @@ internal sealed partial class OvenTimeline
         return ((long)weights.PerOvenOnMin * (gap + region.End - region.Start)) + ((long)weights.PerSettingChange * changes);
     }
 
+    /// <summary>Minutes for which the oven is on in a gap, or -1 where the time is too short.</summary>
+    private int GapOnMinutes(OvenRegion? before, int until, int wanted) => Gap(before, until, wanted) is { } gap ? gap.Kept + until - gap.OnFrom : -1;
+
     /// <summary>
-    /// Minutes for which the oven is on between a region and the next, or before the first: as few as let the chamber
-    /// stand at the wanted temperature when the next begins. -1 where the time is too short.
+    /// When the oven is on between a region and the next, or before the first: for as few minutes as let the chamber
+    /// stand at the wanted temperature when the next begins. Null where the time is too short.
     /// </summary>
-    private int GapOnMinutes(OvenRegion? before, int until, int wanted)
+    /// <returns>For how long it is left on after the region, and from when on it is heated for the next.</returns>
+    private (int Kept, int OnFrom)? Gap(OvenRegion? before, int until, int wanted)
     {
-        if (openings[until] is not { } opening) return -1;
+        if (openings[until] is not { } opening) return null;
         // What is inside when the horizon starts asks for no heat first.
-        if (until == 0) return 0;
+        if (until == 0) return (0, 0);
         var from = before?.End ?? 0;
         var temperature = before?.ChamberAtEnd ?? Oven.StartC;
         // What it was heated to before it was closed it may still have a part of.
         var earliestOn = Math.Max(from, opening.FromMin);
-        if (earliestOn > until || !Arrives(temperature, from, earliestOn, until, wanted)) return -1;
-        if (before is { StaysOn: true } kept && kept.LastSetting == wanted && earliestOn == from) return until - from;
+        if (earliestOn > until) return null;
+        if (!Arrives(temperature, from, earliestOn, until, wanted)) return KeptOn(before, earliestOn, until, wanted) is { } kept ? (kept, earliestOn) : null;
+        if (before is { StaysOn: true } same && same.LastSetting == wanted && earliestOn == from) return (0, from);
 
         // The later it is switched on, the colder the chamber arrives: the last minute that does is found by halving.
         var (on, tooLate) = (earliestOn, until + 1);
@@ -40,7 +45,21 @@ internal sealed partial class OvenTimeline
 
         // Nobody switches it off for a moment; what is set sooner is reached no later.
         var isMoment = before is not null && on > from && on - from < Oven.ShortestOffMin && opening.FromMin <= from;
-        return until - (isMoment ? from : on);
+        return (0, isMoment ? from : on);
+    }
+
+    /// <summary>For how many minutes an oven is left on empty until it is closed, so that the heat it has when it is opened again is enough; null where it never is.</summary>
+    private int? KeptOn(OvenRegion? before, int earliestOn, int until, int wanted)
+    {
+        if (before is not { } region || openings[region.End - 1] is not { } open || open.ToMin > earliestOn) return null;
+        var now = region.ChamberAtEnd;
+        for (var end = region.End; end <= Math.Min(open.ToMin, CloseMin); end++)
+        {
+            if (Arrives(now, end, earliestOn, until, wanted)) return end - region.End;
+            now = Step(now, region.LastSetting);
+        }
+
+        return null;
     }
 
     /// <summary>Whether the chamber stands at the wanted temperature at <paramref name="until"/> when it is set at <paramref name="on"/>.</summary>

@@ -16,6 +16,7 @@ internal sealed partial class OvenTimeline
         Array.Fill(settings, Undecided);
         Array.Clear(trays);
         Array.Clear(onFloor);
+        Array.Clear(entering);
         Array.Clear(isOwn);
         Array.Clear(turns);
         regions.Clear();
@@ -25,7 +26,7 @@ internal sealed partial class OvenTimeline
         else
         {
             FindUnheld(stays, unheld);
-            foreach (var (visit, _, _) in stays) Door.Put(visit.Start, visit.End);
+            foreach (var (visit, _, _) in stays) Door.Put(visit);
         }
 
         Reckon();
@@ -37,6 +38,7 @@ internal sealed partial class OvenTimeline
         Array.Fill(settings, Undecided);
         Array.Clear(trays);
         Array.Clear(onFloor);
+        Array.Clear(entering);
         regions.Clear();
     }
 
@@ -45,6 +47,7 @@ internal sealed partial class OvenTimeline
         foreach (var (visit, temperatures, floor) in stays)
         {
             if (visit.Start < OpenMin || visit.End > CloseMin || !IsOpenBetween(visit.Start, visit.End - 1)) return false;
+            if (!visit.IsRunning) entering[visit.Start]++;
             var stage = 0;
             for (var offset = 0; offset < visit.Settings.Length; offset++)
             {
@@ -73,7 +76,7 @@ internal sealed partial class OvenTimeline
             {
                 chamber[minute] = now;
                 if (minute > start && settings[minute] != settings[minute - 1]) changes++;
-                now = Step(now, settings[minute]);
+                now = StepAt(minute, now, settings[minute]);
             }
 
             var region = new OvenRegion(start, minute, settings[start], settings[minute - 1], changes, now);

@@ -30,11 +30,15 @@ internal sealed partial class OvenTimeline
     private long[] costBefore = [0];
 
     private readonly BakeWeights weights;
+    private readonly int openCPerTray;
+    // Trays that are put in, by minute.
+    private readonly int[] entering;
 
-    /// <summary>An empty oven over minutes 0 to <paramref name="horizonMin"/>.</summary>
-    public OvenTimeline(BakeOven oven, int horizonMin, BakeWeights weights, OvenDoors.Door door)
+    /// <summary>An empty oven of a problem over minutes 0 to <paramref name="horizonMin"/>.</summary>
+    public OvenTimeline(BakeProblem problem, BakeOven oven, int horizonMin, OvenDoors doors)
     {
-        (Oven, this.weights, Door) = (oven, weights, door);
+        (Oven, weights, Door, openCPerTray) = (oven, problem.Weights, doors.Of(oven), problem.OpenCPerTray);
+        entering = new int[horizonMin + 1];
         OpenMin = Math.Max(0, oven.OpenMin);
         CloseMin = Math.Min(horizonMin, oven.CloseMin);
         settings = new int[horizonMin + 1];
@@ -59,6 +63,7 @@ internal sealed partial class OvenTimeline
     private OvenTimeline(OvenTimeline other)
     {
         (Oven, weights, Door, OpenMin, CloseMin) = (other.Oven, other.weights, other.Door, other.OpenMin, other.CloseMin);
+        (openCPerTray, entering) = (other.openCPerTray, [.. other.entering]);
         (settings, chamber, trays, onFloor) = ([.. other.settings], [.. other.chamber], [.. other.trays], [.. other.onFloor]);
         (turns, isOn, fullFrom, floorFullFrom) = ([.. other.turns], [.. other.isOn], [.. other.fullFrom], [.. other.floorFullFrom]);
         (onBefore, changesBefore, openings) = ([.. other.onBefore], [.. other.changesBefore], other.openings);
@@ -114,6 +119,19 @@ internal sealed partial class OvenTimeline
     public int Step(int now, int setting) =>
         now < setting ? Math.Min(setting, now + Oven.HeatCPerMin) : Math.Max(setting, now - Oven.CoolCPerMin);
 
+    /// <summary>The chamber one minute on, under a setting, with what is put in at the minute and so many trays more.</summary>
+    public int StepAt(int minute, int now, int setting, int more = 0)
+    {
+        if (openCPerTray > 0 && entering[minute] + more is > 0 and var trays) now = BakeOven.Opened(now, trays, openCPerTray);
+        return Step(now, setting);
+    }
+
+    /// <summary>Whether somebody's entering at a minute would be spoiled by another chamber than the setting.</summary>
+    public bool Spoils(int minute, int chamber, int setting) => openCPerTray > 0 && chamber != setting && entering[minute] > 0;
+
+    /// <summary>For how long the door that is opened for one tray keeps others out.</summary>
+    public int RecoveryMin => (openCPerTray + Oven.HeatCPerMin - 1) / Oven.HeatCPerMin;
+
     /// <summary>Minutes that the chamber takes from one temperature to another.</summary>
     public int MinutesBetween(int from, int to)
     {
@@ -164,6 +182,7 @@ internal sealed partial class OvenTimeline
         // A region that begins as the tray leaves still begins with a tray entering.
         if (after > first && regions[after - 1].Start == start + visit.Length && regions[after - 1].FirstSetting != chamberAtEnd) return -1;
         OvenRegion? before = first > 0 ? regions[first - 1] : null;
+        if (after > first && Settled(regions[after - 1], start + visit.Length, chamberAtEnd) is null) return -1;
         var merged = Merge(first, after, start, visit, chamberAtEnd);
         var ofMerged = CostOf(before, merged);
         if (ofMerged < 0) return -1;
@@ -173,30 +192,31 @@ internal sealed partial class OvenTimeline
     }
 
     /// <summary>Puts a visit in.</summary>
-    public void Put(int start, ReadOnlySpan<int> visit, int chamberAtEnd, bool floor)
+    public void Put(OvenVisit visit, bool floor)
     {
-        Lay(start, visit, chamberAtEnd, floor);
-        Door.Put(start, start + visit.Length);
+        Lay(visit, floor);
+        Door.Put(visit);
     }
 
     /// <summary>The same oven with one more visit, beside this one; its door stays as it is.</summary>
     public OvenTimeline With(OvenVisit visit, bool floor)
     {
         var other = new OvenTimeline(this);
-        other.Lay(visit.Start, visit.Settings, visit.ChamberAtEnd, floor);
+        other.Lay(visit, floor);
         return other;
     }
 
-    private void Lay(int start, ReadOnlySpan<int> visit, int chamberAtEnd, bool floor)
+    private void Lay(OvenVisit visit, bool floor)
     {
-        var (first, after) = Touched(start, start + visit.Length);
-        var merged = Merge(first, after, start, visit, chamberAtEnd);
+        var (first, after) = Touched(visit.Start, visit.End);
+        var merged = Merge(first, after, visit.Start, visit.Settings, visit.ChamberAtEnd);
         regions.RemoveRange(first, after - first);
         regions.Insert(first, merged);
-        for (var offset = 0; offset < visit.Length; offset++)
+        if (!visit.IsRunning) entering[visit.Start]++;
+        for (var offset = 0; offset < visit.Settings.Length; offset++)
         {
-            settings[start + offset] = visit[offset];
-            (Oven.TakesFloor(floor) ? onFloor : trays)[start + offset]++;
+            settings[visit.Start + offset] = visit.Settings[offset];
+            (Oven.TakesFloor(floor) ? onFloor : trays)[visit.Start + offset]++;
         }
 
         ReckonAround(merged);
@@ -235,7 +255,7 @@ internal sealed partial class OvenTimeline
 
             // Only differences within a region are asked for.
             changesBefore[minute] = changes;
-            now = Step(now, setting);
+            now = StepAt(minute, now, setting);
         }
 
         turns[region.Start] = true;
@@ -252,7 +272,7 @@ internal sealed partial class OvenTimeline
         foreach (var region in regions)
         {
             for (var minute = Math.Max(1, region.Start); minute < region.End; minute++)
-                if (turns[minute] || trays[minute] != trays[minute - 1] || onFloor[minute] != onFloor[minute - 1]) events.Add(minute);
+                if (turns[minute] || trays[minute] != trays[minute - 1] || onFloor[minute] != onFloor[minute - 1] || (openCPerTray > 0 && entering[minute] > 0)) events.Add(minute);
             if (region.End < turns.Length) events.Add(region.End);
         }
 
@@ -280,7 +300,8 @@ internal sealed partial class OvenTimeline
         OvenRegion? before = null;
         foreach (var region in regions)
         {
-            var from = region.Start - GapOnMinutes(before, region.Start, region.FirstSetting);
+            var (kept, from) = Gap(before, region.Start, region.FirstSetting) ?? (0, region.Start);
+            if (before is { } done) Array.Fill(isOn, 1, done.End, kept);
             Array.Fill(isOn, 1, from, region.End - from);
             before = region;
         }
@@ -312,9 +333,9 @@ internal sealed partial class OvenTimeline
         if (Oven.StartSettingC is not null && (regions.Count == 0 || GapOnMinutes(null, regions[0].Start, regions[0].FirstSetting) < regions[0].Start)) yield return new OvenSetting(Oven.Id, 0, null);
         foreach (var region in regions)
         {
-            var on = GapOnMinutes(before, region.Start, region.FirstSetting);
-            if (before is { } done && on < region.Start - done.End) yield return new OvenSetting(Oven.Id, done.End, null);
-            yield return new OvenSetting(Oven.Id, region.Start - on, region.FirstSetting);
+            var (kept, from) = Gap(before, region.Start, region.FirstSetting) ?? (0, region.Start);
+            if (before is { } done && done.End + kept < from) yield return new OvenSetting(Oven.Id, done.End + kept, null);
+            yield return new OvenSetting(Oven.Id, from, region.FirstSetting);
             for (var minute = region.Start; minute < region.End; minute++) yield return new OvenSetting(Oven.Id, minute, settings[minute]);
             before = region;
         }
@@ -349,7 +370,7 @@ internal sealed partial class OvenTimeline
 
         if (after > first && regions[after - 1].End > end)
         {
-            (to, left, leaving, staysOn) = (regions[after - 1].End, regions[after - 1].LastSetting, regions[after - 1].ChamberAtEnd, regions[after - 1].StaysOn);
+            (to, left, leaving, staysOn) = (regions[after - 1].End, regions[after - 1].LastSetting, Settled(regions[after - 1], end, chamberAtEnd) ?? regions[after - 1].ChamberAtEnd, regions[after - 1].StaysOn);
             changes += changesBefore[to - 1] - changesBefore[end] + (visit[^1] != settings[end] ? 1 : 0);
         }
 

@@ -9,23 +9,26 @@ internal sealed record BuildRecipe(IReadOnlyList<Bake> Order, bool Soonest, bool
 /// <summary>One plan, built by putting tray after tray into the ovens. Nothing that was put in is moved again.</summary>
 internal sealed class PlanBuild
 {
+    private readonly BakeProblem problem;
     private readonly BakeChains chains;
     private readonly BakeWeights weights;
     private readonly IReadOnlyDictionary<(string Bake, int Tray), RunningNow> running;
     private readonly CancellationToken cancellation;
     private readonly List<OvenTimeline> ovens;
     private readonly TraySearch search;
+    private readonly PansInUse pans;
     private readonly Dictionary<(string Bake, int Tray), TrayPath> placed = [];
     private readonly HashSet<string> tried = [];
     private readonly HashSet<string> stuck = [];
 
     private PlanBuild(BakeProblem problem, BakeChains chains, int horizonMin, bool soonest, CancellationToken cancellation)
     {
-        (this.chains, this.cancellation) = (chains, cancellation);
+        (this.problem, this.chains, this.cancellation) = (problem, chains, cancellation);
         weights = problem.Weights;
         running = RunningNow.Of(problem);
-        var doors = new OvenDoors(weights, horizonMin);
-        ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin, weights, doors.Of()))];
+        var doors = new OvenDoors(problem, horizonMin);
+        ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(problem, oven, horizonMin, doors))];
+        pans = new PansInUse(problem, chains, horizonMin);
         search = new TraySearch(problem, ovens, doors, soonest, cancellation);
     }
 
@@ -110,7 +113,7 @@ internal sealed class PlanBuild
                     break;
                 }
                 // Trays that follow nothing and are followed by nothing are all alike.
-                else if (window is not null && bake.After.Count == 0 && !chains.Followers[bake.Id].Any()) break;
+                else if (window is not null && bake.After.Count == 0 && bake.Pan is null && !chains.Followers[bake.Id].Any()) break;
                 else hopeless = window is null ? null : window with { Pies = 0 };
             }
 
@@ -133,14 +136,24 @@ internal sealed class PlanBuild
     // Trays of one bake go in together while there are shelves: beside the one before costs no heat at all.
     private TrayPath? Way(Bake bake, int tray, TrayWindow window)
     {
-        if (!placed.TryGetValue((bake.Id, tray - 1), out var before) || before.HasBegun) return search.Cheapest(bake, window, null);
-        return search.Beside(before, window, bake.OnFloor) ?? search.Cheapest(bake, window, before.Start);
+        var before = placed.GetValueOrDefault((bake.Id, tray - 1)) is { HasBegun: false } path ? path : null;
+        return (before is null ? null : search.Beside(before, window, bake.OnFloor)) ?? Together(bake, tray, window, before?.Start) ?? search.Cheapest(bake, window, before?.Start);
+    }
+
+    // Where hands bind, a load is put in where they are free for all of it.
+    private TrayPath? Together(Bake bake, int tray, TrayWindow window, int? firstLook)
+    {
+        search.Together = problem.Ovens.Any(oven => oven.ActionMin > 0) ? Math.Min(bake.Trays.Count - tray + 1, problem.Ovens.Max(oven => oven.PlacesFor(bake))) : 1;
+        var path = search.Together > 1 ? search.Cheapest(bake, window, firstLook) : null;
+        search.Together = 1;
+        return path;
     }
 
     private void Put(Bake bake, int tray, TrayPath path)
     {
         placed[(bake.Id, tray)] = path;
-        foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit.Start, visit.Settings, visit.ChamberAtEnd, bake.OnFloor);
+        foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit, bake.OnFloor);
+        pans.Put(bake, tray, path.Start, path.End);
         search.Filled();
     }
 
@@ -168,7 +181,7 @@ internal sealed class PlanBuild
         }
 
         if (startFrom > startTo || endFrom > endTo) return null;
-        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, chains.LatestOut(bake), bake.Trays[tray - 1], weights.EarlyTenths);
+        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, chains.LatestOut(bake), bake.Trays[tray - 1], weights.EarlyTenths) { Pans = pans.For(bake, tray) };
     }
 
     private IEnumerable<(TrayPath Path, BakeAfter After)> FollowersOf(Bake bake, int tray)

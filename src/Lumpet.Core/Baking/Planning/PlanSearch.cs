@@ -27,6 +27,7 @@ internal sealed class PlanSearch
     private readonly OvenTimeline[] ovens;
     private readonly OvenDoors doors;
     private readonly TraySearch search;
+    private readonly PansInUse pans;
     private readonly Dice dice;
     private readonly PlanRemoval removal;
     private readonly CancellationToken cancellation;
@@ -37,6 +38,10 @@ internal sealed class PlanSearch
     private long currentCost;
     private TrayPath?[] best;
     private int step;
+
+    // Whether there are so few minutes that it takes no time to look at them all.
+    private const int ShortMin = 120;
+    private readonly bool isShort;
 
     /// <summary>A search from a plan.</summary>
     /// <param name="problem">The problem.</param>
@@ -50,8 +55,10 @@ internal sealed class PlanSearch
         (this.problem, this.chains, this.cancellation) = (problem, chains, cancellation);
         trays = new PlanTrays(problem, chains);
         horizonMin = Math.Min(horizonMin, Useful(placed));
-        doors = new OvenDoors(problem.Weights, horizonMin);
-        ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(oven, horizonMin, problem.Weights, doors.Of()))];
+        isShort = horizonMin <= ShortMin;
+        doors = new OvenDoors(problem, horizonMin);
+        ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(problem, oven, horizonMin, doors))];
+        pans = new PansInUse(problem, chains, horizonMin);
         search = new TraySearch(problem, ovens, doors, false, cancellation);
         dice = new Dice(seed);
         removal = new PlanRemoval(trays, dice);
@@ -195,6 +202,10 @@ internal sealed class PlanSearch
                 stayOf[visit.Oven].Add(tray.Index);
             }
 
+        pans.Clear();
+        foreach (var tray in trays.All)
+            if (plan[tray.Index] is { } path) pans.Put(tray.Bake, tray.Number, path.Start, path.End);
+        if (!pans.Hold) return false;
         search.Filled();
         var numbers = new List<int>();
         var holds = true;
@@ -205,7 +216,7 @@ internal sealed class PlanSearch
             foreach (var number in numbers) unheld.Add(stayOf[oven][number]);
         }
 
-        return holds;
+        return holds && doors.HandsHold;
     }
 
     private long CostOf(TrayPath?[] plan)
@@ -235,6 +246,7 @@ internal sealed class PlanSearch
         search.Sparse = dice.Next(4) switch { 0 => null, 1 => (dice, 30), 2 => (dice, 60), _ => (dice, 80) };
         search.LooksNear = search.CanShare && (trays.All.Count <= FewTrays || dice.In100(50));
         search.IsTrusting = search.LooksNear && dice.In100(30);
+        search.LooksClosely = trays.All.Count <= FewTrays && dice.In100(isShort ? 100 : 10);
         PutIn(next, open, dice.In100(50), dice.In100(50));
     }
 
@@ -258,8 +270,10 @@ internal sealed class PlanSearch
 
                 var together = asLoad ? Math.Max(1, Math.Min(group.Count - at, 6)) : 1;
                 var path = at > 0 && next[group[at - 1]] is { } before && dice.In100(92) ? search.Beside(before, window, tray.Bake.OnFloor) : null;
+                search.Together = together;
                 path ??= search.Cheapest(tray.Bake, together == 1 ? window : window with { Pies = window.Pies * together }, at > 0 ? next[group[at - 1]]?.Start : null);
-                if (path is null && search.Barred >= 0)
+                search.Together = 1;
+                if (path is null && (search.Barred >= 0 || together > 1))
                 {
                     search.Barred = -1;
                     path = search.Cheapest(tray.Bake, window, null);
@@ -274,7 +288,8 @@ internal sealed class PlanSearch
     private void PutIn(TrayPath?[] next, PlanTray tray, TrayPath path)
     {
         next[tray.Index] = path;
-        foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit.Start, visit.Settings, visit.ChamberAtEnd, tray.Bake.OnFloor);
+        foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit, tray.Bake.OnFloor);
+        pans.Put(tray.Bake, tray.Number, path.Start, path.End);
         search.Filled();
     }
 
@@ -341,7 +356,7 @@ internal sealed class PlanSearch
         }
 
         if (startFrom > startTo || endFrom > endTo) return null;
-        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, isFollowed ? bake.DueMin : chains.LatestOut(bake), tray.Pies, problem.Weights.EarlyTenths);
+        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, isFollowed ? bake.DueMin : chains.LatestOut(bake), tray.Pies, problem.Weights.EarlyTenths) { Pans = pans.For(bake, tray.Number) };
     }
 
     /// <summary>What follows a tray that found no place is left out too.</summary>

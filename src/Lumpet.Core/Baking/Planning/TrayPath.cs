@@ -52,6 +52,9 @@ internal sealed record TrayPath(IReadOnlyList<OvenVisit> Visits, long Cost)
 internal sealed record TrayWindow(
     int StartFrom, int StartTo, int EndFrom, int EndTo, int Due, int LatestForFollowers, int Pies, int EarlyTenths)
 {
+    /// <summary>What pans ask of it; null where they ask nothing.</summary>
+    public PansInUse.PanWindow? Pans { get; init; }
+
     /// <summary>Cost, in tenths, of coming out at a minute.</summary>
     public long CostOfEnd(int end)
     {

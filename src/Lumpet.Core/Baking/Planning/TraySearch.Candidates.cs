@@ -9,6 +9,10 @@ internal sealed partial class TraySearch
     private int filled;
     private (int Filled, bool Floor) roomOf = (-1, false);
     private readonly List<int> offsets = [];
+    private int breadth;
+
+    // More would be a look at every minute there is.
+    private const int MostBreadth = 5;
 
     /// <summary>The candidates in order of time, but for those at which every oven is closed or full before the first stage could end.</summary>
     private void Gather(int latest)
@@ -40,6 +44,8 @@ internal sealed partial class TraySearch
     private void MarkCandidates(int latest, int least)
     {
         Array.Clear(isCandidate);
+        // While a door recovers, or the hands are busy, the best minute is a little beside what it would be.
+        breadth = LooksClosely && DoorsBind ? Math.Min(MostBreadth, ovens.Max(timeline => timeline.RecoveryMin + (2 * timeline.Door.ActionMin))) : 0;
         Offsets();
         Mark(window.StartFrom, latest);
         Mark(latest, latest);
@@ -47,6 +53,12 @@ internal sealed partial class TraySearch
         {
             Mark(bound - least, latest);
             Mark(bound - Longest, latest);
+        }
+
+        foreach (var (enter, leave) in window.Pans?.Edges() ?? [])
+        {
+            Mark(enter, latest);
+            MarkAround(leave, latest);
         }
 
         foreach (var timeline in ovens)
@@ -57,6 +69,9 @@ internal sealed partial class TraySearch
             foreach (var minute in timeline.Events)
             {
                 MarkAround(minute, latest);
+                // So that what its door loses is regained when another tray comes.
+                if (problem.OpenCPerTray > 0) MarkAround(minute - timeline.RecoveryMin, latest);
+                if (doors.HandsBind) MarkHands(timeline.Door, minute, latest);
                 if (!doors.ClashesAreCounted) continue;
                 // A minute beside another's, so that one pair of hands does both.
                 MarkAround(minute - 1, latest);
@@ -73,6 +88,14 @@ internal sealed partial class TraySearch
                 }
             }
         }
+    }
+
+    /// <summary>As soon as the hands have done what they do at a minute, and as late as they are through before it.</summary>
+    private void MarkHands(OvenDoors.Door door, int minute, int latest)
+    {
+        MarkAround(door.HandsUntil(minute), latest);
+        foreach (var timeline in ovens)
+            if (timeline.Door.ActionMin > 0) MarkAround(minute - timeline.Door.ActionMin, latest);
     }
 
     /// <summary>From entering to each stage's end, and to each entry after a move: all stages at their least, or all at their most.</summary>
@@ -95,7 +118,8 @@ internal sealed partial class TraySearch
 
     private void MarkAround(int minute, int latest)
     {
-        foreach (var offset in offsets) Mark(minute - offset, latest);
+        foreach (var offset in offsets)
+            for (var beside = -breadth; beside <= breadth; beside++) Mark(minute - offset + beside, latest);
     }
 
     private void Mark(int minute, int latest)

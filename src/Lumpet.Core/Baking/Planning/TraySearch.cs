@@ -17,6 +17,7 @@ internal sealed partial class TraySearch
     private readonly Dictionary<int, int[]> near;
     private readonly bool hasNear;
     private static readonly OvenVisit[] NoVisits = [];
+    private readonly List<(OvenDoors.Door Door, int Minute)> acts = [];
 
     /// <summary>What heat and changes count for beside being late or early, in tenths of what they cost: 10 as they are.</summary>
     public int HeatTenths { get; set; } = AsItCosts;
@@ -32,6 +33,15 @@ internal sealed partial class TraySearch
 
     /// <summary>Whether temperatures of others are tried where nothing is set yet; it takes about twice the time.</summary>
     public bool LooksNear { get; set; }
+
+    /// <summary>Whether every minute near what others do is tried, and every length of a stage, where doors or hands keep trays apart; it takes many times longer.</summary>
+    public bool LooksClosely { get; set; }
+
+    /// <summary>For how many trays that go the same way the hands must be free; at least 1.</summary>
+    public int Together { get; set; } = 1;
+
+    /// <summary>Whether what is at a door makes a difference to when a tray goes in or out.</summary>
+    private bool DoorsBind => doors.HandsBind || problem.OpenCPerTray > 0;
 
     private int[] Near(int celsius) => LooksNear ? near[celsius] : [];
 
@@ -111,9 +121,34 @@ internal sealed partial class TraySearch
     /// <param name="floor">Whether it stands on the floor.</param>
     public TrayPath? Beside(TrayPath path, TrayWindow when, bool floor) =>
         !path.HasBegun && path.Start >= when.StartFrom && path.Start <= when.StartTo && path.End >= when.EndFrom && path.End <= when.EndTo
+        && when.Pans?.Fits(path.Start, path.End) != false
         && path.Visits.All(visit => ovens[visit.Oven].HasRoom(visit.Start, visit.End, floor))
-            ? path
+            ? WithDoorsOpened(path)
             : null;
+
+    /// <summary>The way for one tray more: what the doors lose, and the hands that are needed, let it be; null where they do not.</summary>
+    private TrayPath? WithDoorsOpened(TrayPath path)
+    {
+        if (doors.HandsBind && !AreServed(path.Visits, 1)) return null;
+        if (problem.OpenCPerTray == 0) return path;
+        // Where it comes back to an oven, its own door comes before it.
+        if (path.Visits.DistinctBy(visit => visit.Oven).Count() < path.Visits.Count) return null;
+        OvenVisit?[] visits = [.. path.Visits.Select(visit => ovens[visit.Oven].Beside(visit))];
+        return visits.Contains(null) ? null : path with { Visits = visits! };
+    }
+
+    private bool AreServed(IReadOnlyList<OvenVisit> visits, int times)
+    {
+        acts.Clear();
+        foreach (var visit in visits.Where(visit => !visit.IsRunning))
+            for (var tray = 0; tray < times; tray++)
+            {
+                acts.Add((ovens[visit.Oven].Door, visit.Start));
+                acts.Add((ovens[visit.Oven].Door, visit.End));
+            }
+
+        return doors.Serve(acts);
+    }
 
     /// <summary>At least this must be paid for oven minutes: those of the tray at which no oven is on yet.</summary>
     private long LeastForHeat(int minute, int longest, int least)
@@ -134,7 +169,7 @@ internal sealed partial class TraySearch
         // The best end within reach of this start bounds what any way from here can cost.
         var longest = Longest;
         var end = Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), minute + least, minute + longest);
-        if (!Promising(window.CostOfEnd(end) + LeastForHeat(minute, longest, least))) return;
+        if (!Promising(window.CostOfEnd(end) + LeastForHeat(minute, longest, least)) || window.Pans?.Fits(minute, minute + least) == false) return;
         for (var oven = 0; oven < ovens.Length; oven++) Enter(oven, minute, 0, 0, NoVisits);
     }
 
@@ -155,7 +190,7 @@ internal sealed partial class TraySearch
         if (minute < timeline.OpenMin || minute >= timeline.CloseMin) return;
         // Whatever it is set to, the stage must find a shelf for its least.
         if (timeline.FullFrom(minute, bake.OnFloor) - minute < bake.Stages[stage].MinMin) return;
-        if (!isAllowed[oven]) return;
+        if (!isAllowed[oven] || !timeline.Door.Serves(minute, Together)) return;
         var celsius = bake.Stages[stage].TempC;
         var decided = timeline.SettingAt(minute);
         if (decided != OvenTimeline.Undecided)
@@ -199,18 +234,20 @@ internal sealed partial class TraySearch
             if (joins && now != decided) return;
             if (decided != OvenTimeline.Undecided) set = decided;
             if (!Bears(set, wanted.TempC)) return;
+            var enters = minute == visiting.Start && !visiting.IsRunning;
+            if (!enters && timeline.Spoils(minute, now, set)) return;
             settings[minute] = set;
-            now = timeline.Step(now, set);
+            now = timeline.StepAt(minute, now, set, enters ? 1 : 0);
 
             var end = minute + 1;
             if (end - from < wanted.MinMin) continue;
             if (stage == bake.Stages.Count - 1)
             {
                 Finish(visiting, end, now);
-                // As short as may be, unless the tray must not come out yet.
-                if (end >= window.EndFrom) return;
+                // As short as may be, unless the tray must not come out yet, or nobody is there to take it out.
+                if (end >= window.EndFrom && !(LooksClosely && DoorsBind) && (visiting.IsRunning || timeline.Door.Serves(end, Together))) return;
             }
-            else if (end - from == wanted.MinMin || end - from == wanted.MaxMin || SomethingTurns(end)) GoOn(visiting, stage + 1, end, now, set);
+            else if (end - from == wanted.MinMin || end - from == wanted.MaxMin || (LooksClosely && DoorsBind) || SomethingTurns(end)) GoOn(visiting, stage + 1, end, now, set);
         }
     }
 
@@ -273,7 +310,7 @@ internal sealed partial class TraySearch
 
     private void MoveAt(Visiting visiting, int stage, int end, int chamber)
     {
-        if (ovens.Length == 1) return;
+        if (ovens.Length == 1 || !visiting.IsRunning && !ovens[visiting.Oven].Door.Serves(end, Together)) return;
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
         var costSoFar = visiting.CostSoFar + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
@@ -303,7 +340,10 @@ internal sealed partial class TraySearch
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
         var total = visiting.CostSoFar + ofEnd + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
-        if (Promising(total) && IsHeld(visiting, end)) best = new TrayPath([.. visiting.Before, Visit(visiting, end, chamber)], total);
+        if (!Promising(total) || !IsHeld(visiting, end) || (!visiting.IsRunning && !ovens[visiting.Oven].Door.Serves(end, Together))) return;
+        OvenVisit[] visits = [.. visiting.Before, Visit(visiting, end, chamber)];
+        if (window.Pans?.Fits(visits[0].Start, end) == false) return;
+        if (!doors.HandsBind || AreServed(visits, Together)) best = new TrayPath(visits, total);
     }
 
     private long CostWith(Visiting visiting, int end, int chamber)

@@ -35,6 +35,7 @@ internal static class UnplacedReasons
             return $"the window is too short: it takes {shortest} min, and {Math.Max(0, window)} are left between heat-up or release and closing";
         if (bake.EarliestOutMin is { } earliest && allowed.All(oven => oven.CloseMin < earliest))
             return $"the window closes before minute {earliest}, the first at which it may come out";
+        if (bake.Pan is { } need && problem.Pans.First(pan => pan.Id == need.PanId).Count is var count && bake.Trays.Min() > count) return $"there are {count} pans {need.PanId}, fewer than stand on a tray";
         if (bake.After.Count > 0) return $"no place within the lag after {bake.After[0].BakeId}";
         return bake.OnFloor ? "too few places on the floor before the window ends" : "too few shelves before the window ends";
     }
