@@ -246,7 +246,7 @@ internal sealed class PlanSearch
         search.Sparse = dice.Next(4) switch { 0 => null, 1 => (dice, 30), 2 => (dice, 60), _ => (dice, 80) };
         search.LooksNear = search.CanShare && (trays.All.Count <= FewTrays || dice.In100(50));
         search.IsTrusting = search.LooksNear && dice.In100(30);
-        search.LooksClosely = trays.All.Count <= FewTrays && dice.In100(isShort ? 100 : 10);
+        search.LooksClosely = search.DoorsBind && trays.All.Count <= FewTrays && dice.In100(isShort ? 100 : 10);
         PutIn(next, open, dice.In100(50), dice.In100(50));
     }
 

@@ -45,7 +45,7 @@ internal sealed partial class TraySearch
     {
         Array.Clear(isCandidate);
         // While a door recovers, or the hands are busy, the best minute is a little beside what it would be.
-        breadth = LooksClosely && DoorsBind ? Math.Min(MostBreadth, ovens.Max(timeline => timeline.RecoveryMin + (2 * timeline.Door.ActionMin))) : 0;
+        breadth = LooksClosely ? Math.Min(MostBreadth, ovens.Max(timeline => timeline.RecoveryMin + (2 * timeline.Door.ActionMin))) : 0;
         Offsets();
         Mark(window.StartFrom, latest);
         Mark(latest, latest);

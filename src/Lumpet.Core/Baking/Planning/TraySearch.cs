@@ -41,7 +41,7 @@ internal sealed partial class TraySearch
     public int Together { get; set; } = 1;
 
     /// <summary>Whether what is at a door makes a difference to when a tray goes in or out.</summary>
-    private bool DoorsBind => doors.HandsBind || problem.OpenCPerTray > 0;
+    public bool DoorsBind => doors.HandsBind || problem.OpenCPerTray > 0;
 
     private int[] Near(int celsius) => LooksNear ? near[celsius] : [];
 
@@ -245,9 +245,9 @@ internal sealed partial class TraySearch
             {
                 Finish(visiting, end, now);
                 // As short as may be, unless the tray must not come out yet, or nobody is there to take it out.
-                if (end >= window.EndFrom && !(LooksClosely && DoorsBind) && (visiting.IsRunning || timeline.Door.Serves(end, Together))) return;
+                if (end >= window.EndFrom && !LooksClosely && (visiting.IsRunning || timeline.Door.Serves(end, Together))) return;
             }
-            else if (end - from == wanted.MinMin || end - from == wanted.MaxMin || (LooksClosely && DoorsBind) || SomethingTurns(end)) GoOn(visiting, stage + 1, end, now, set);
+            else if (end - from == wanted.MinMin || end - from == wanted.MaxMin || LooksClosely || SomethingTurns(end)) GoOn(visiting, stage + 1, end, now, set);
         }
     }
 
