@@ -273,7 +273,7 @@ internal sealed class PlanSearch
                 search.Together = together;
                 path ??= search.Cheapest(tray.Bake, together == 1 ? window : window with { Pies = window.Pies * together }, at > 0 ? next[group[at - 1]]?.Start : null);
                 search.Together = 1;
-                if (path is null && (search.Barred >= 0 || together > 1))
+                if (path is null && (search.Barred >= 0 || (together > 1 && doors.HandsBind)))
                 {
                     search.Barred = -1;
                     path = search.Cheapest(tray.Bake, window, null);
