@@ -16,6 +16,7 @@ namespace Lumpet.Core.Bakery;
 /// <param name="Ovens">The ovens.</param>
 /// <param name="Pans">The pans.</param>
 /// <param name="Handles">Allergens that this kitchen handles; null while nothing is stated.</param>
+/// <param name="OpenCPerTray">Degrees that an oven loses through the open door for each tray put in; null or 0 where that is not counted.</param>
 /// <param name="Cups">Which cup and spoons a recipe means that names no country: "unitedStates", "metric" or "australian".</param>
 public sealed record BakeryDraft(
     string? Name,
@@ -31,7 +32,8 @@ public sealed record BakeryDraft(
     IReadOnlyList<OvenDraft?>? Ovens,
     IReadOnlyList<PanDraft?>? Pans,
     string? Cups,
-    IReadOnlyList<string?>? Handles = null);
+    IReadOnlyList<string?>? Handles = null,
+    int? OpenCPerTray = null);
 
 /// <summary>A shift as described.</summary>
 /// <param name="Name">The name shown.</param>
@@ -49,5 +51,6 @@ public sealed record ShiftDraft(string? Name, int? DayOffset, string? Start, int
 /// <param name="CoolCPerMin">Degrees it loses in a minute.</param>
 /// <param name="DialOffsetC">What the dial shows beyond the conventional temperature: about -20 for a fan oven.</param>
 /// <param name="FloorPlaces">Places for trays on its floor, beside its shelves; null where it has none apart.</param>
+/// <param name="ActionMin">Minutes of one pair of hands, which serves all ovens, for each tray put in or taken out; null or 0 where hands are not counted.</param>
 /// <param name="HourPrice">What an hour of it costs while it is on; null where it is not counted.</param>
-public sealed record OvenDraft(string? Name, int? Shelves, int? MinC, int? MaxC, int? HeatCPerMin, int? CoolCPerMin, int? DialOffsetC, int? FloorPlaces = null, decimal? HourPrice = null);
+public sealed record OvenDraft(string? Name, int? Shelves, int? MinC, int? MaxC, int? HeatCPerMin, int? CoolCPerMin, int? DialOffsetC, int? FloorPlaces = null, decimal? HourPrice = null, int? ActionMin = null);

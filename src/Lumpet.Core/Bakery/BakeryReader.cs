@@ -25,6 +25,7 @@ public static class BakeryReader
         if (currency.Length != 3 || !currency.All(char.IsAsciiLetterUpper)) checks.Add("currency", "A currency is written with its three letters, such as EUR.");
         var tolerance = checks.Whole("toleranceC", draft.ToleranceC, 0, 15, "°C");
         var transfer = checks.Whole("transferMin", draft.TransferMin, 0, 15, "min");
+        var openC = checks.Whole("openCPerTray", draft.OpenCPerTray ?? 0, 0, 40, "°C");
         var spare = checks.Whole("spareMin", draft.SpareMin, 0, 240, "min");
         var mixer = Mixer(checks, draft);
         ShiftRecord[] shifts = [.. checks.List("shifts", draft.Shifts, 1, 6, "shifts").Select((shift, at) => Shift(checks, shift, $"shifts[{at}]"))];
@@ -35,7 +36,7 @@ public static class BakeryReader
         var handles = draft.Handles is null ? null : MajorAllergens.Stated(checks, "handles", draft.Handles);
         return checks.Faults.Count > 0 || zone is null
             ? (null, [], checks.Faults)
-            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups) { Handles = handles }, pans, []);
+            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups) { Handles = handles, OpenCPerTray = openC }, pans, []);
     }
 
     /// <summary>A bakery as it would be described.</summary>
@@ -51,10 +52,11 @@ public static class BakeryReader
         bakery.Mixer.LargestBatch.Kilograms,
         [.. bakery.Shifts.Select(shift => new ShiftDraft(
             shift.Name, shift.DayOffset, OnTheWall.Format(LocalTime.Midnight.PlusMinutes(shift.StartMinute)), shift.LengthMin))],
-        [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC, oven.FloorPlaces, oven.HourPrice))],
+        [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC, oven.FloorPlaces, oven.HourPrice, oven.ActionMin == 0 ? null : oven.ActionMin))],
         [.. pans.Select(PanReader.Write)],
         Naming.Of(bakery.Cups),
-        bakery.Handles);
+        bakery.Handles,
+        bakery.OpenCPerTray == 0 ? null : bakery.OpenCPerTray);
 
     /// <summary>A bakery to begin with: one oven, two shifts, one common pan. Its figures are common practice, no source.</summary>
     /// <param name="zone">Id of the time zone to suggest.</param>
@@ -137,6 +139,7 @@ public static class BakeryReader
                 checks.Whole($"{path}.dialOffsetC", oven.DialOffsetC, -50, 50, "°C"))
             {
                 FloorPlaces = oven.FloorPlaces is null ? null : checks.Whole($"{path}.floorPlaces", oven.FloorPlaces, 0, 60, "trays"),
+                ActionMin = checks.Whole($"{path}.actionMin", oven.ActionMin ?? 0, 0, 10, "min"),
                 HourPrice = oven.HourPrice is { } price ? Price(checks, $"{path}.hourPrice", price) : null,
             });
         }

@@ -26,6 +26,9 @@ public sealed record BakeryRecord(
     IReadOnlyList<Oven> Ovens,
     CupCustom Cups)
 {
+    /// <summary>Degrees that an oven loses through the open door for each tray put in; 0 where that is not counted.</summary>
+    public int OpenCPerTray { get; init; }
+
     /// <summary>
     /// Allergens that this kitchen handles, and so may leave in traces anywhere: the bakery's own statement; null while it
     /// has made none.

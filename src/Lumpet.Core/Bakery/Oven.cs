@@ -15,6 +15,9 @@ public sealed record Oven(
     /// <summary>Places for trays on its floor, beside its shelves; null where it has none apart: what bakes on a floor then takes a shelf, as in a deck oven, where every shelf is one.</summary>
     public int? FloorPlaces { get; init; }
 
+    /// <summary>Minutes of one pair of hands for each tray put in or taken out; 0 where hands are not counted.</summary>
+    public int ActionMin { get; init; }
+
     /// <summary>What an hour of it costs while it is on, in the bakery's currency; null where nobody has said.</summary>
     public decimal? HourPrice { get; init; }
 }

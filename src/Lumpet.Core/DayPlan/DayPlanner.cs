@@ -97,7 +97,7 @@ public static class DayPlanner
             if (!patience.AtOnce.IsCancellationRequested && keeping.ServesAsWellAs(best!)) best = keeping;
         }
 
-        return best!.Fates.All(fate => fate.Missed == 0) ? best : Searched(snapshot, calendar, question, first, best, effort, patience, PartOf(progress, DoneWithKeeping, DoneWithRounds));
+        return best!.Fates.All(fate => fate.Missed == 0) ? best : Searched(snapshot, calendar, question, [.. first.Select(aim => aim with { IsShortlyInPans = true })], best, effort, patience, PartOf(progress, DoneWithKeeping, DoneWithRounds));
     }
 
     /// <summary>
@@ -190,6 +190,7 @@ public static class DayPlanner
         foreach (var parcel in round.ParcelsOf[work.Lot.Id])
         {
             LotAim Later(int bake, int minutes) => next.ReleasedFrom(bake, Math.Max(next.Release[bake], parcel.Times.Start[bake] + minutes), horizonMin);
+            if (round.PansShort.TryGetValue(parcel, out var pans) && pans.Short > 0) next = Later(work.Graph.Bakes[0], pans.Short);
             foreach (var misfit in parcel.Times.Misfits) next = Later(misfit.Bake, Math.Max(1, misfit.Short));
             foreach (var mixed in round.Mixed.Where(mixed => mixed.Short > 0 && mixed.Batch.LotIds.Contains(work.Lot.Id)))
                 next = Later(work.Graph.Bakes[0], mixed.Short);

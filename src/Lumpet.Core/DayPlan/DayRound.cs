@@ -22,8 +22,11 @@ internal sealed record DayRound(
     /// <summary>What pies and doughs take of it.</summary>
     public IReadOnlyList<PreparationDemand> Demands { get; init; } = [];
 
+    /// <summary>Parcels that find their pans in use.</summary>
+    public IReadOnlyDictionary<Parcel, PanShort> PansShort { get; } = PansOfDay.Short(Parcels);
+
     /// <summary>What becomes of every lot.</summary>
-    public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Made, Mixer);
+    public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Made, Mixer, PansOfDay.Short(Parcels));
 
     /// <summary>Ids of bakes of which a tray has no place in an oven.</summary>
     public IReadOnlySet<string> BakesLeftOut { get; } = Plan.Unplaced.Select(tray => tray.BakeId).ToHashSet();

@@ -26,6 +26,9 @@ public sealed record DaySnapshot(
     /// <summary>Minutes at which a day ends and the next begins, in order; what is to be done the day before is done before one of them.</summary>
     public IReadOnlyList<int> Midnights { get; init; } = [];
 
+    /// <summary>Degrees that an oven loses through the open door for each tray put in.</summary>
+    public int OpenCPerTray { get; init; }
+
     /// <summary>What the ovens are planned for, once the pick-ups are met.</summary>
     public OvenSchool School { get; init; }
 }

@@ -25,18 +25,18 @@ public sealed record LotFate(
     public int Missed => Late + Unfit + NotBaked;
 
     /// <summary>The fates of all lots in a round of planning, in the order of the aims.</summary>
-    internal static IReadOnlyList<LotFate> Of(IReadOnlyList<LotAim> aims, BakePlan plan, IReadOnlyList<Parcel> all, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, Mixer mixer)
+    internal static IReadOnlyList<LotFate> Of(IReadOnlyList<LotAim> aims, BakePlan plan, IReadOnlyList<Parcel> all, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, Mixer mixer, IReadOnlyDictionary<Parcel, PanShort> pansShort)
     {
         var parcels = all.ToLookup(parcel => parcel.Work.Lot.Id);
         var batches = mixed.SelectMany(one => one.Batch.LotIds.Select(lot => (Lot: lot, Mixed: one))).ToLookup(pair => pair.Lot, pair => pair.Mixed);
         var before = made.SelectMany(one => one.Batch.LotIds.Select(lot => (Lot: lot, Made: one))).ToLookup(pair => pair.Lot, pair => pair.Made);
         var leftOut = plan.Unplaced.DistinctBy(tray => tray.BakeId).ToDictionary(tray => tray.BakeId, tray => tray.Reason);
-        return [.. aims.Select(aim => Of(aim.Work, [.. parcels[aim.Work.Lot.Id]], [.. batches[aim.Work.Lot.Id]], [.. before[aim.Work.Lot.Id]], leftOut, mixer))];
+        return [.. aims.Select(aim => Of(aim.Work, [.. parcels[aim.Work.Lot.Id]], [.. batches[aim.Work.Lot.Id]], [.. before[aim.Work.Lot.Id]], leftOut, mixer, pansShort))];
     }
 
-    private static LotFate Of(LotWork work, Parcel[] parcels, MixedBatch[] batches, MadeBatch[] made, IReadOnlyDictionary<string, string> leftOut, Mixer mixer)
+    private static LotFate Of(LotWork work, Parcel[] parcels, MixedBatch[] batches, MadeBatch[] made, IReadOnlyDictionary<string, string> leftOut, Mixer mixer, IReadOnlyDictionary<Parcel, PanShort> pansShort)
     {
-        var obstacles = parcels.ToDictionary(parcel => parcel, parcel => Obstacle(parcel, batches, made, mixer), ReferenceEqualityComparer.Instance as IEqualityComparer<Parcel>);
+        var obstacles = parcels.ToDictionary(parcel => parcel, parcel => Obstacle(parcel, batches, made, mixer) ?? pansShort.GetValueOrDefault(parcel)?.Why, ReferenceEqualityComparer.Instance as IEqualityComparer<Parcel>);
         Parcel[] fit = [.. parcels.Where(parcel => obstacles[parcel] is null)];
         Parcel[] late = [.. fit.Where(parcel => parcel.DoneMin > work.Lot.PickUpMin)];
         var notBaked = work.Lot.Count - parcels.Sum(parcel => parcel.Pies);

@@ -31,10 +31,12 @@ internal sealed class OvenQuestion
         snapshot.ToleranceC, snapshot.TransferMin, ovens, [.. before, .. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node)))])
     {
         Weights = snapshot.School.Weights(),
+        OpenCPerTray = snapshot.OpenCPerTray,
+        Pans = PansOfDay.Stocks(aims.Select(aim => aim.Work.Lot)),
     };
 
     private static BakeOven AsAsked(Oven oven) =>
-        new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces, ShortestOffMin = ShortestOffMin };
+        new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces, ShortestOffMin = ShortestOffMin, ActionMin = oven.ActionMin };
 
     private static Bake BakeOf(LotAim aim, int node) => new(
         aim.Work.BakeId(node),
@@ -46,6 +48,7 @@ internal sealed class OvenQuestion
         null,
         After(aim, node))
     {
+        Pan = PansOfDay.Need(aim, node),
         OnFloor = aim.Work.Graph.Nodes[node].Place == OvenPlace.Floor,
     };
 

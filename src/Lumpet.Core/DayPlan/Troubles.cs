@@ -90,6 +90,10 @@ internal static class Troubles
     {
         if (snapshot.Shifts.Count == 0) yield break;
         yield return ("twice the shelves in every oven", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { Shelves = oven.Shelves * 2, FloorPlaces = oven.FloorPlaces * 2 })] });
+        if (snapshot.Orders.Any(order => order.Pan.AtOnce is not null))
+            yield return ("twice the pans", snapshot with { Orders = [.. snapshot.Orders.Select(order => order with { Pan = order.Pan with { Owned = order.Pan.Owned * 2 } })] });
+        if (snapshot.Ovens.Any(oven => oven.ActionMin > 0))
+            yield return ("hands at every oven at any time", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { ActionMin = 0 })] });
         yield return ("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] });
         var (first, last) = (snapshot.Shifts.Min(shift => shift.StartMin), Math.Max(snapshot.Shifts.Max(shift => shift.EndMin), snapshot.HorizonMin));
         yield return ("people there without a break from the first shift to the last pick-up", snapshot with { Shifts = [new DayShift("All", first, last)] });

@@ -22,6 +22,12 @@ public sealed record Pan(
     /// <summary>Id of what is bought for each pie where the pan goes with it, counted by the piece; null where the pan comes back.</summary>
     public string? BoughtAs { get; init; }
 
+    /// <summary>How many of them the bakery has; null where nobody counts them.</summary>
+    public int? Owned { get; init; }
+
+    /// <summary>How many may be in use at once; null where that binds nothing: nobody counts them, or they go with the pie.</summary>
+    public int? AtOnce => BoughtAs is null && !IsFreeForm ? Owned : null;
+
     /// <summary>Whether it is retired: kept for what is made in it, and offered no more.</summary>
     public bool IsRetired { get; init; }
 

@@ -15,6 +15,7 @@ namespace Lumpet.Core.Pans;
 /// <param name="RimCm">Width of the rim.</param>
 /// <param name="PerTray">Pans on a tray.</param>
 /// <param name="BoughtAs">Id of the ingredient as which it is bought, where it goes with the pie; null or empty where it comes back.</param>
+/// <param name="Owned">How many of them there are; null where they are not counted.</param>
 /// <param name="Retired">Whether it is kept for what is made in it, and offered no more; null for no.</param>
 public sealed record PanDraft(
     string? Id,
@@ -29,6 +30,7 @@ public sealed record PanDraft(
     double? RimCm,
     int? PerTray,
     string? BoughtAs = null,
+    int? Owned = null,
     bool? Retired = null);
 
 /// <summary>Reads pans as a person describes them.</summary>
@@ -69,6 +71,7 @@ internal static class PanReader
         pan.RimWidth.Centimetres,
         pan.PerTray,
         pan.BoughtAs,
+        pan.Owned,
         pan.IsRetired ? true : null);
 
     private static string Id(FieldChecks checks, string path, string? typed)
@@ -109,6 +112,7 @@ internal static class PanReader
             checks.Whole($"{path}.perTray", pan.PerTray, 1, 200, "on a tray"))
         {
             BoughtAs = checks.Words($"{path}.boughtAs", pan.BoughtAs, 60) is { Length: > 0 } bought ? bought : null,
+            Owned = pan.Owned is null ? null : checks.Whole($"{path}.owned", pan.Owned, 1, 10_000, "pans"),
             IsRetired = pan.Retired ?? false,
         };
     }

@@ -75,6 +75,7 @@ internal sealed record DayBook(
             bakery.SpareMin,
             clock.MinuteOf(day.PlusDays(1).AtMidnight()))
         {
+            OpenCPerTray = bakery.OpenCPerTray,
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
         var arrangement = arranged ?? ArrangementStore.Of(connection, day);

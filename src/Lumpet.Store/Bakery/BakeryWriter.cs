@@ -39,6 +39,7 @@ public static class BakeryWriter
             currency = bakery.Currency,
             tolerance_c = bakery.ToleranceC,
             transfer_min = bakery.TransferMin,
+            open_c_per_tray = bakery.OpenCPerTray,
             spare_min = bakery.SpareMin,
             mixer_name = bakery.Mixer.Name,
             mixer_smallest_g = bakery.Mixer.SmallestBatch.Grams,
@@ -63,6 +64,7 @@ public static class BakeryWriter
                 cool_c_per_min = oven.CoolCPerMin,
                 dial_offset_c = oven.DialOffsetC,
                 floor_places = oven.FloorPlaces,
+                action_min = oven.ActionMin,
                 hour_price = oven.HourPrice?.ToString(CultureInfo.InvariantCulture),
             });
         Pans(connection, pans);
@@ -90,11 +92,11 @@ public static class BakeryWriter
         foreach (var (pan, position) in pans.Select((pan, at) => (pan, from + at)))
             connection.Execute(
                 """
-                INSERT INTO pan (id, position, name, family, material, top_cm, bottom_cm, top_width_cm, bottom_width_cm, depth_cm, rim_cm, per_tray, bought_as, retired)
-                VALUES (@id, @position, @name, @family, @material, @top, @bottom, @topWidth, @bottomWidth, @depth, @rim, @perTray, @boughtAs, @retired)
+                INSERT INTO pan (id, position, name, family, material, top_cm, bottom_cm, top_width_cm, bottom_width_cm, depth_cm, rim_cm, per_tray, bought_as, owned, retired)
+                VALUES (@id, @position, @name, @family, @material, @top, @bottom, @topWidth, @bottomWidth, @depth, @rim, @perTray, @boughtAs, @owned, @retired)
                 ON CONFLICT (id) DO UPDATE SET position = excluded.position, name = excluded.name, family = excluded.family,
                   material = excluded.material, top_cm = excluded.top_cm, top_width_cm = excluded.top_width_cm, bottom_width_cm = excluded.bottom_width_cm,
-                  bottom_cm = excluded.bottom_cm, depth_cm = excluded.depth_cm, rim_cm = excluded.rim_cm, per_tray = excluded.per_tray, bought_as = excluded.bought_as, retired = excluded.retired
+                  bottom_cm = excluded.bottom_cm, depth_cm = excluded.depth_cm, rim_cm = excluded.rim_cm, per_tray = excluded.per_tray, bought_as = excluded.bought_as, owned = excluded.owned, retired = excluded.retired
                 """,
                 new
                 {
@@ -111,6 +113,7 @@ public static class BakeryWriter
                     rim = pan.RimWidth.Centimetres,
                     perTray = pan.PerTray,
                     boughtAs = pan.BoughtAs,
+                    owned = pan.Owned,
                     retired = pan.IsRetired ? 1 : 0,
                 });
     }

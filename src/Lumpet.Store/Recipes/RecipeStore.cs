@@ -30,7 +30,7 @@ public static class RecipeStore
         [.. connection.Query<PanRow>(
             """
             SELECT id, name, family, material, top_cm AS top, bottom_cm AS bottom, top_width_cm AS topWidth, bottom_width_cm AS bottomWidth,
-                   depth_cm AS depth, rim_cm AS rim, per_tray AS perTray, bought_as AS boughtAs, retired
+                   depth_cm AS depth, rim_cm AS rim, per_tray AS perTray, bought_as AS boughtAs, owned, retired
             FROM pan ORDER BY position
             """).Select(row => new Pan(
                 row.Id,
@@ -44,6 +44,7 @@ public static class RecipeStore
                 (int)row.PerTray)
             {
                 BoughtAs = row.BoughtAs,
+                Owned = (int?)row.Owned,
                 IsRetired = row.Retired == 1,
             })];
 
@@ -233,7 +234,7 @@ public static class RecipeStore
         string? Bakes, string Place, long HeatedTray, long? WeightsOut, long Turned, long Seals, string Handwork, string Cure);
 
     private sealed record PanRow(
-        string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray, string? BoughtAs, long Retired);
+        string Id, string Name, string Family, string Material, double Top, double Bottom, double? TopWidth, double? BottomWidth, double Depth, double Rim, long PerTray, string? BoughtAs, long? Owned, long Retired);
 
     private sealed record LineRow(string OwnerId, string LayerId, string IngredientId, string Preparation, double Grams, string Written);
 

@@ -18,6 +18,10 @@ public sealed class AnyDayTests
         {
             // The night begins after any pause, also none, and may be short.
             Shifts = [new DayShift("Afternoon", 0, 480), new DayShift("Night", 480 + pause, 480 + pause + night)],
+            // Doors that lose heat, hands that take their time and pans that are counted, each on every third day.
+            OpenCPerTray = pause % 3 == 1 ? pause / 30 : 0,
+            Ovens = [.. Snapshot().Ovens.Select(oven => oven with { ActionMin = night % 3 == 1 ? 2 : 0 })],
+            Orders = [.. orders.Select(order => night % 3 == 2 ? order with { Pan = order.Pan with { Owned = 12 } } : order)],
         });
 
     [Fact]
@@ -30,6 +34,7 @@ public sealed class AnyDayTests
         Assert.True(verdict.IsValid, string.Join("; ", verdict.Faults));
         foreach (var lot in plan.Lots) LotHolds(plan, lot);
         DoughHolds(plan);
+        PansHold(plan);
 
         // Whoever is not boxed in time is named, and nobody else.
         foreach (var wave in plan.Waves.Where(wave => wave.SpareMin is null or < 0))
@@ -64,6 +69,17 @@ public sealed class AnyDayTests
                 Assert.True(tasks[link.After].StartMin - tasks[link.Before].EndMin >= link.Lag.Least, $"{link}");
             var done = tasks["box"].EndMin;
             if (done > lot.PickUpMin) Assert.Contains(plan.Troubles, trouble => trouble.LotId == lot.Id && (trouble.Kind == TroubleKind.Unfit || trouble.LateMin >= done - lot.PickUpMin));
+        }
+    }
+
+    /// <summary>Of pies that are made no more are in pans of a size than there are, from when they are lined until they are boxed.</summary>
+    private static void PansHold(PlannedDay plan)
+    {
+        foreach (var lots in plan.Lots.Where(lot => lot.Pan.Owned is not null && plan.Fates.First(fate => fate.Lot == lot).Unfit == 0).GroupBy(lot => lot.Pan.Id))
+        {
+            var parcels = plan.Tasks.Where(task => lots.Any(lot => lot.Id == task.LotId)).GroupBy(task => task.Id[..task.Id.LastIndexOf('/')])
+                .Select(tasks => (From: tasks.Single(task => task.StepId == "line").StartMin, To: tasks.Single(task => task.StepId == "box").EndMin, tasks.First().Pies)).ToArray();
+            Assert.All(parcels, parcel => Assert.InRange(parcels.Where(other => other.From <= parcel.From && other.To > parcel.From).Sum(other => other.Pies), 1, lots.First().Pan.Owned!.Value));
         }
     }
 

@@ -1150,6 +1150,11 @@ export interface components {
             cups: null | string;
             /** @description Allergens that this kitchen handles; null while nothing is stated. */
             handles?: null | string[];
+            /**
+             * Format: int32
+             * @description Degrees that an oven loses through the open door for each tray put in; null or 0 where that is not counted.
+             */
+            openCPerTray?: null | number;
         };
         /** @description A batch. */
         BatchAnswer: {
@@ -2810,6 +2815,11 @@ export interface components {
              * @description What an hour of it costs while it is on; null where it is not counted.
              */
             hourPrice?: null | number;
+            /**
+             * Format: int32
+             * @description Minutes of one pair of hands, which serves all ovens, for each tray put in or taken out; null or 0 where hands are not counted.
+             */
+            actionMin?: null | number;
         };
         /** @description An oven on a day. */
         OvenOutAnswer: {
@@ -2997,6 +3007,11 @@ export interface components {
             perTray: null | number;
             /** @description Id of the ingredient as which it is bought, where it goes with the pie; null or empty where it comes back. */
             boughtAs?: null | string;
+            /**
+             * Format: int32
+             * @description How many of them there are; null where they are not counted.
+             */
+            owned?: null | number;
             /** @description Whether it is kept for what is made in it, and offered no more; null for no. */
             retired?: null | boolean;
         };

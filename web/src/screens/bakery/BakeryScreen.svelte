@@ -123,6 +123,13 @@
         bind:value={draft.transferMin}
         size={6}
       />
+      <NumberField
+        label="The door costs for each tray in, °C"
+        field="openCPerTray"
+        {failure}
+        bind:value={draft.openCPerTray}
+        size={6}
+      />
     </fieldset>
 
     <fieldset class="fields">

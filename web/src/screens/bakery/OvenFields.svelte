@@ -49,6 +49,13 @@
           size={6}
         />
         <NumberField
+          label="Hands for a tray in or out, min"
+          field="ovens[{at}].actionMin"
+          {failure}
+          bind:value={oven.actionMin}
+          size={6}
+        />
+        <NumberField
           label="An hour hot costs"
           field="ovens[{at}].hourPrice"
           {failure}
@@ -78,6 +85,7 @@
         dialOffsetC: 0,
         floorPlaces: null,
         hourPrice: null,
+        actionMin: null,
       })}>Another oven</button
   >
 </section>

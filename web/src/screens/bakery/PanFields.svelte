@@ -28,6 +28,7 @@
     rimCm: 1,
     perTray: 2,
     boughtAs: null,
+    owned: null,
     retired: null,
   }
 </script>
@@ -92,6 +93,13 @@
         <NumberField label="Deep, cm" field="pans[{at}].depthCm" {failure} bind:value={pan.depthCm} size={6} />
         <NumberField label="Rim, cm" field="pans[{at}].rimCm" {failure} bind:value={pan.rimCm} size={5} />
         <NumberField label="On a tray" field="pans[{at}].perTray" {failure} bind:value={pan.perTray} size={5} />
+        <NumberField
+          label="How many (empty: not counted)"
+          field="pans[{at}].owned"
+          {failure}
+          bind:value={pan.owned}
+          size={6}
+        />
         <label class="flex flex-col">
           <span class="small">Goes with the pie, bought as</span>
           <select class="field" bind:value={pan.boughtAs} aria-invalid={!!failure?.fields[`pans[${at}].boughtAs`]}>

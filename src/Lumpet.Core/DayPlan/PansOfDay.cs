@@ -1,0 +1,82 @@
+using Lumpet.Core.Baking;
+using static Lumpet.Core.DayPlan.PlanText;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>The pans of a day: a pie is in its own from when its dough is laid in until it is boxed. Pans that nobody counts, and those that go with the pie, bind nothing.</summary>
+internal static class PansOfDay
+{
+    /// <summary>The pans that bind, as the ovens are asked.</summary>
+    public static IReadOnlyList<PanStock> Stocks(IEnumerable<Lot> lots) =>
+        [.. lots.Select(lot => lot.Pan).Where(pan => pan.AtOnce is not null).DistinctBy(pan => pan.Id).Select(pan => new PanStock(pan.Id, pan.AtOnce!.Value))];
+
+    /// <summary>
+    /// For how long a bake's pies are in their pans before and after it, where they are baked as late as they may be; or as early as
+    /// they can, where that is shorter and asked for: a pause between shifts lies in one of them. Null where pans do not bind.
+    /// </summary>
+    public static PanNeed? Need(LotAim aim, int node)
+    {
+        var (work, graph) = (aim.Work, aim.Work.Graph);
+        if (work.Lot.Pan.AtOnce is null) return null;
+        var late = graph.Bakes.ToDictionary(bake => bake, bake => (Start: aim.Due(bake) - graph.Minutes(bake, work.PiesTogether), End: aim.Due(bake)));
+        var (before, after) = InPans(work, late);
+        if (aim.IsShortlyInPans)
+        {
+            var sooner = late[graph.Bakes[0]].Start - aim.Release[graph.Bakes[0]];
+            var early = InPans(work, late.ToDictionary(bake => bake.Key, bake => (bake.Value.Start - sooner, bake.Value.End - sooner)));
+            (before, after) = (Math.Min(before, early.Before), Math.Min(after, early.After));
+        }
+
+        return new PanNeed(
+            work.Lot.Pan.Id,
+            node == graph.Bakes[0] ? Math.Max(0, before) : 0,
+            node == graph.LastBake ? Math.Max(0, after) : 0);
+    }
+
+    private static (int Before, int After) InPans(LotWork work, IReadOnlyDictionary<int, (int Start, int End)> bakes)
+    {
+        var times = work.Timetable.Around(work.PiesTogether, bakes);
+        return (bakes[work.Graph.Bakes[0]].Start - From(work, times), times.End.Max() - bakes[work.Graph.LastBake].End);
+    }
+
+    /// <summary>
+    /// What finds its pans taken: those that begin first have them. Of each of the others why, and how many minutes later enough
+    /// of them are free.
+    /// </summary>
+    public static IReadOnlyDictionary<Parcel, PanShort> Short(IReadOnlyList<Parcel> parcels)
+    {
+        var found = new Dictionary<Parcel, PanShort>(ReferenceEqualityComparer.Instance);
+        foreach (var pan in parcels.Where(parcel => parcel.Work.Lot.Pan.AtOnce is not null).GroupBy(parcel => parcel.Work.Lot.Pan.Id))
+        {
+            var (stock, held) = (pan.First().Work.Lot.Pan.AtOnce!.Value, new List<Parcel>());
+            foreach (var parcel in pan.OrderBy(parcel => From(parcel.Work, parcel.Times)).ThenBy(parcel => parcel.Work.Lot.Id, StringComparer.Ordinal).ThenBy(parcel => parcel.Number))
+            {
+                var from = From(parcel.Work, parcel.Times);
+                int InUse(int minute) => held.Where(other => other.DoneMin > minute).Sum(other => other.Pies);
+                if (InUse(from) + parcel.Pies <= stock)
+                {
+                    held.Add(parcel);
+                    continue;
+                }
+
+                var free = held.Select(other => other.DoneMin).Where(minute => minute > from && InUse(minute) + parcel.Pies <= stock).DefaultIfEmpty(from).Min();
+                found[parcel] = new PanShort(
+                    parcel.Pies > stock
+                        ? Say($"{parcel.Pies} pans {parcel.Work.Lot.Pan.Name} are needed at once, and there are {stock}")
+                        : Say($"of {stock} pans {parcel.Work.Lot.Pan.Name} {InUse(from)} are in use at {At(from)}, and {parcel.Pies} more are needed"),
+                    free - from);
+            }
+        }
+
+        return found;
+    }
+
+    /// <summary>When pies go into their pans: with the first dough that is laid in, or where none is, with the first work.</summary>
+    private static int From(LotWork work, ParcelTimes times) =>
+        Enumerable.Range(0, work.Graph.Nodes.Count).Where(node => work.Graph.Nodes[node].UsesDough).Select(node => times.Start[node]).DefaultIfEmpty(times.Start.Min()).Min();
+}
+
+/// <summary>Pies that find no pans.</summary>
+/// <param name="Why">What is seen.</param>
+/// <param name="Short">By how many minutes they would have to come later; 0 where that would not help.</param>
+internal sealed record PanShort(PlanText Why, int Short);
