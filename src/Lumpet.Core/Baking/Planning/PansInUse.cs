@@ -9,6 +9,8 @@ internal sealed class PansInUse
     private readonly BakeProblem problem;
     // By pan and minute.
     private readonly int[][] used;
+    // The most of each that were in use since they were all put back.
+    private readonly int[] most;
     private readonly Dictionary<string, int> panOf;
     private readonly Dictionary<(string Bake, int Tray), Pie> pies = [];
     private readonly ILookup<int, Pie> piesIn;
@@ -19,6 +21,7 @@ internal sealed class PansInUse
     {
         this.problem = problem;
         used = [.. problem.Pans.Select(_ => new int[horizonMin + 1])];
+        most = new int[used.Length];
         panOf = problem.Pans.Select((pan, at) => (pan.Id, at)).ToDictionary(pan => pan.Id, pan => pan.at);
         foreach (var bake in chains.Ordered.Where(bake => bake.Pan is not null))
             for (var tray = 1; tray <= bake.Trays.Count; tray++)
@@ -42,6 +45,7 @@ internal sealed class PansInUse
     {
         isOver = false;
         foreach (var pan in used) Array.Clear(pan);
+        Array.Clear(most);
         foreach (var pie in piesIn.SelectMany(pie => pie)) pie.Hold = null;
     }
 
@@ -55,8 +59,10 @@ internal sealed class PansInUse
             for (var minute = Math.Max(0, from); minute < Math.Min(to, used[pie.Pan].Length); minute++)
             {
                 used[pie.Pan][minute] += more;
-                isOver |= used[pie.Pan][minute] > problem.Pans[pie.Pan].Count;
+                most[pie.Pan] = Math.Max(most[pie.Pan], used[pie.Pan][minute]);
             }
+
+        isOver |= most[pie.Pan] > problem.Pans[pie.Pan].Count;
 
         pie.Hold = after;
     }
@@ -84,8 +90,11 @@ internal sealed class PansInUse
         yield return (known.To, after.To, after.Pies);
     }
 
+    private bool AreEnough(Pie pie, int count) => most[pie.Pan] + count <= problem.Pans[pie.Pan].Count;
+
     private bool Fits(Pie pie, PanNeed need, int count, int start, int end)
     {
+        if (AreEnough(pie, count)) return true;
         foreach (var (from, to, more) in Added(pie.Hold, Joined(pie.Hold, need, start, end, count)))
             for (var minute = Math.Max(0, from); minute < Math.Min(to, used[pie.Pan].Length); minute++)
                 if (used[pie.Pan][minute] + more > problem.Pans[pie.Pan].Count) return false;
@@ -113,6 +122,6 @@ internal sealed class PansInUse
 
         /// <summary>Minutes at which it may go in because pans came free, and minutes by which it must be out because others need them.</summary>
         public IEnumerable<(int Enter, int Out)> Edges() =>
-            pans.piesIn[pie.Pan].Where(other => other.Hold is not null).Select(other => (other.Hold!.Value.To + need.BeforeMin, other.Hold.Value.From - need.AfterMin));
+            pans.AreEnough(pie, count) ? [] : pans.piesIn[pie.Pan].Where(other => other.Hold is not null).Select(other => (other.Hold!.Value.To + need.BeforeMin, other.Hold.Value.From - need.AfterMin));
     }
 }
