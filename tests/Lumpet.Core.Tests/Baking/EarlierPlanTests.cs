@@ -92,6 +92,17 @@ public sealed class EarlierPlanTests
         iter: 300);
 
     [Fact]
+    public void What_was_baked_in_an_oven_that_does_not_reach_its_heat_is_not_gone_on_from()
+    {
+        // The first oven was replaced by one that ends at 200 °C; what stood in it at 220 stands in the other now.
+        var problem = Problem([Oven("low", start: 200) with { MaxC = 200 }, Oven("high", start: 220)], Bake("pear", due: 130, release: 100, stages: [new BakeStage(220, 30, 30)]));
+        var earlier = new EarlierPlan([new OvenSetting("low", 90, 220), new OvenSetting("low", 130, null)], [new BakedTray("pear", 1, [new BakedStage("low", 100, 130)])]);
+        var plan = BakePlanner.Plan(problem, 1, proves: false, near: earlier);
+        Assert.Empty(BakePlanChecker.Check(problem, plan).Faults);
+        Assert.Equal("high", Assert.Single(plan.Trays).Stages[0].OvenId);
+    }
+
+    [Fact]
     public void What_is_in_the_ovens_goes_on_beside_what_was_planned()
     {
         var problem = Problem([Oven()], Bake("first", trays: 2, due: 100), Bake("second", trays: 2, due: 300));

@@ -58,7 +58,7 @@ internal sealed class EarlierWays
         var (wanted, minutes) = (bake.Stages[number], (long)stage.EndMin - stage.StartMin);
         if (stage.StartMin < 0 || stage.EndMin >= settings[0].Length || minutes < wanted.MinMin || minutes > wanted.MaxMin || !ovenOf.TryGetValue(stage.OvenId, out var oven) || bake.Ovens?.Contains(stage.OvenId) == false) return false;
         for (var minute = stage.StartMin; minute < stage.EndMin; minute++)
-            if (settings[oven][minute] is not { } celsius || Math.Abs(celsius - wanted.TempC) > problem.ToleranceC) return false;
+            if (settings[oven][minute] is not { } celsius || Math.Abs(celsius - wanted.TempC) > problem.ToleranceC || celsius < problem.Ovens[oven].MinC || celsius > problem.Ovens[oven].MaxC) return false;
         return true;
     }
 

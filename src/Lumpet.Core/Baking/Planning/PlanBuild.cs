@@ -29,7 +29,7 @@ internal sealed class PlanBuild
         var doors = new OvenDoors(problem, horizonMin);
         ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(problem, oven, horizonMin, doors))];
         pans = new PansInUse(problem, chains, horizonMin);
-        search = new TraySearch(problem, ovens, doors, soonest, cancellation);
+        search = new TraySearch(problem, ovens, doors, cancellation) { Soonest = soonest };
     }
 
     /// <summary>Bakes whose trays were all looked at; of the others there was no time left for some.</summary>

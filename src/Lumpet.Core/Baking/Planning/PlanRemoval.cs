@@ -7,6 +7,10 @@ internal sealed class PlanRemoval(PlanTrays trays, Dice dice)
     private const int LeastTrays = 2;
     private const int MostTrays = 24;
 
+    // More loads take longer to put in again than the whole is worth; one that moves further rarely finds a better place.
+    private const int MostRows = 40;
+    private const int MostPlaces = 5;
+
     /// <summary>The trays to take out, with all that have no place yet; each once.</summary>
     public List<int> Choose(TrayPath?[] plan)
     {
@@ -39,6 +43,45 @@ internal sealed class PlanRemoval(PlanTrays trays, Dice dice)
             }
 
         return [.. chosen.Where(index => plan[index]?.Visits.Count != 0).Order()];
+    }
+
+    /// <summary>
+    /// The loads from some point of time on, in order, a few of them elsewhere in it, and what has no place yet; by bake within a
+    /// load, and nothing before what it follows. What runs when the horizon starts is left alone.
+    /// </summary>
+    public IReadOnlyList<List<int>> Row(TrayPath?[] plan)
+    {
+        var rows = trays.All.Where(tray => tray.Running is null && plan[tray.Index] is not null)
+            .GroupBy(tray => (plan[tray.Index]!.Start, plan[tray.Index]!.Visits[0].Oven, tray.Bake.Id))
+            .OrderBy(group => group.Key.Start).ThenBy(group => group.Key.Oven).ThenBy(group => group.Min(tray => tray.Index))
+            .Select(group => group.Select(tray => tray.Index).ToList()).ToList();
+        rows = [.. rows.Skip(dice.In100(20) ? 0 : dice.Next(Math.Max(1, rows.Count))).Take(MostRows)];
+        foreach (var tray in trays.All.Where(tray => tray.Running is null && plan[tray.Index] is null)) rows.Insert(dice.Next(rows.Count + 1), [tray.Index]);
+        for (var moves = dice.In100(15) ? 0 : 1 + dice.Next(2); moves > 0 && rows.Count > 1; moves--)
+        {
+            var from = dice.Next(rows.Count);
+            var row = rows[from];
+            rows.RemoveAt(from);
+            rows.Insert(Math.Clamp(from - MostPlaces + dice.Next((2 * MostPlaces) + 1), 0, rows.Count), row);
+        }
+
+        return InChains(rows);
+    }
+
+    private List<List<int>> InChains(List<List<int>> rows)
+    {
+        var rowOf = rows.SelectMany(row => row.Select(index => (index, row))).ToDictionary(one => one.index, one => one.row);
+        var (result, seen) = (new List<List<int>>(), new HashSet<List<int>>(ReferenceEqualityComparer.Instance));
+        void Visit(List<int> row)
+        {
+            if (!seen.Add(row)) return;
+            foreach (var before in row.SelectMany(index => trays.All[index].Before).SelectMany(link => link.Trays))
+                if (rowOf.TryGetValue(before, out var other)) Visit(other);
+            result.Add(row);
+        }
+
+        foreach (var row in rows) Visit(row);
+        return result;
     }
 
     /// <summary>Trays that are in an oven at some time; what was done before the horizon started is left alone.</summary>

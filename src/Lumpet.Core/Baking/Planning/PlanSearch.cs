@@ -59,7 +59,7 @@ internal sealed class PlanSearch
         doors = new OvenDoors(problem, horizonMin);
         ovens = [.. problem.Ovens.Select(oven => new OvenTimeline(problem, oven, horizonMin, doors))];
         pans = new PansInUse(problem, chains, horizonMin);
-        search = new TraySearch(problem, ovens, doors, false, cancellation);
+        search = new TraySearch(problem, ovens, doors, cancellation);
         dice = new Dice(seed);
         removal = new PlanRemoval(trays, dice);
         stays = [.. ovens.Select(_ => new List<OvenStay>())];
@@ -120,7 +120,7 @@ internal sealed class PlanSearch
         List<int> open = [.. trays.All.Where(tray => next[tray.Index] is null).Select(tray => tray.Index)];
         if (!FillWithout(next, open)) return;
         (search.HeatTenths, search.Barred, search.Sparse, search.LooksNear, search.IsTrusting) = (10, -1, null, false, false);
-        PutIn(next, open, asLoad: false, backward: false);
+        PutIn(next, Ordered(open, backward: false), open, asLoad: false);
         if (cancellation.IsCancellationRequested) return;
         LeaveOutWhatMissesItsBefore(next);
         Take(next, 0);
@@ -143,6 +143,8 @@ internal sealed class PlanSearch
     /// <returns>How many trays it put in; at least 1.</returns>
     private int Step(double warmth)
     {
+        // What the other changes leave late after a while they leave late for long.
+        if (step >= StepsInCycle && IsLate(current) && dice.In100(8)) return Repack(warmth);
         if (dice.In100(15) && Shifted() is { } shifted)
         {
             Take(shifted, warmth);
@@ -154,6 +156,30 @@ internal sealed class PlanSearch
         foreach (var index in open) next[index] = null;
         if (!FillWithout(next, open)) return 1;
         PutBack(next, open);
+        if (cancellation.IsCancellationRequested) return 1;
+        LeaveOutWhatMissesItsBefore(next);
+        Take(next, warmth);
+        return Math.Max(1, open.Count);
+    }
+
+    /// <summary>Whether a whole plan is late somewhere; where trays have no place there is more to win by finding them one.</summary>
+    private bool IsLate(TrayPath?[] plan) => trays.All.All(tray => plan[tray.Index] is not null) && trays.All.Any(tray => plan[tray.Index]!.End > tray.Bake.DueMin);
+
+    /// <summary>
+    /// Loads from some point on once more in nearly the order in which they are, each as soon as it can go in: where a day is late,
+    /// what one load less or a better order wins must come to all that follow it.
+    /// </summary>
+    private int Repack(double warmth)
+    {
+        var next = (TrayPath?[])current.Clone();
+        var rows = removal.Row(next);
+        List<int> open = [.. rows.SelectMany(row => row)];
+        foreach (var index in open) next[index] = null;
+        if (!FillWithout(next, open)) return 1;
+        (search.HeatTenths, search.Barred, search.Sparse, search.LooksNear, search.IsTrusting, search.LooksClosely) = (10, -1, null, search.CanShare && dice.In100(50), false, false);
+        search.Soonest = true;
+        PutIn(next, [.. rows, .. open.Except(rows.SelectMany(row => row)).Select(index => new List<int> { index })], open, asLoad: false);
+        search.Soonest = false;
         if (cancellation.IsCancellationRequested) return 1;
         LeaveOutWhatMissesItsBefore(next);
         Take(next, warmth);
@@ -247,14 +273,16 @@ internal sealed class PlanSearch
         search.LooksNear = search.CanShare && (trays.All.Count <= FewTrays || dice.In100(50));
         search.IsTrusting = search.LooksNear && dice.In100(30);
         search.LooksClosely = search.DoorsBind && trays.All.Count <= FewTrays && dice.In100(isShort ? 100 : 10);
-        PutIn(next, open, dice.In100(50), dice.In100(50));
+        var asLoad = dice.In100(50);
+        PutIn(next, Ordered(open, backward: dice.In100(50)), open, asLoad);
     }
 
-    private void PutIn(TrayPath?[] next, List<int> open, bool asLoad, bool backward)
+    /// <summary>Puts trays in, group by group: each holds trays of one bake.</summary>
+    private void PutIn(TrayPath?[] next, IReadOnlyList<List<int>> groups, List<int> open, bool asLoad)
     {
         var pending = new bool[next.Length];
         foreach (var index in open) pending[index] = true;
-        foreach (var group in Ordered(open, backward))
+        foreach (var group in groups)
         {
             for (var at = 0; at < group.Count; at++)
             {

@@ -7,7 +7,6 @@ internal sealed partial class TraySearch
     // A tray that comes back to an oven finds there what it did itself before: a copy stands in for the oven meanwhile.
     private readonly OvenTimeline[] ovens;
     private readonly OvenDoors doors;
-    private readonly bool soonest;
     private readonly CancellationToken cancellation;
     private readonly int[] settings;
     private Bake bake;
@@ -21,6 +20,9 @@ internal sealed partial class TraySearch
 
     /// <summary>What heat and changes count for beside being late or early, in tenths of what they cost: 10 as they are.</summary>
     public int HeatTenths { get; set; } = AsItCosts;
+
+    /// <summary>Whether the first way out is wanted, whatever it costs.</summary>
+    public bool Soonest { get; set; }
 
     /// <summary>Number of an oven that is not looked at; -1 for none.</summary>
     public int Barred { get; set; } = -1;
@@ -54,11 +56,10 @@ internal sealed partial class TraySearch
     /// <param name="problem">The problem.</param>
     /// <param name="ovens">Its ovens, as far as they are filled.</param>
     /// <param name="doors">Their doors.</param>
-    /// <param name="soonest">Whether the first way out is wanted, whatever it costs.</param>
     /// <param name="cancellation">Ends a search with the best way found so far.</param>
-    public TraySearch(BakeProblem problem, IReadOnlyList<OvenTimeline> ovens, OvenDoors doors, bool soonest, CancellationToken cancellation)
+    public TraySearch(BakeProblem problem, IReadOnlyList<OvenTimeline> ovens, OvenDoors doors, CancellationToken cancellation)
     {
-        (this.problem, this.ovens, this.doors, this.soonest, this.cancellation) = (problem, [.. ovens], doors, soonest, cancellation);
+        (this.problem, this.ovens, this.doors, this.cancellation) = (problem, [.. ovens], doors, cancellation);
         settings = new int[ovens.Select(oven => oven.CloseMin).DefaultIfEmpty(0).Max() + 1];
         isCandidate = new bool[settings.Length];
         isAllowed = new bool[this.ovens.Length];
@@ -81,15 +82,15 @@ internal sealed partial class TraySearch
         var least = bake.Stages.Sum(stage => stage.MinMin);
         var latest = Math.Min(window.StartTo, settings.Length - 1 - least);
         if (latest < window.StartFrom) return null;
-        if (!soonest && firstLook is { } look && look >= window.StartFrom && look <= latest) EnterAt(look, least);
+        if (!Soonest && firstLook is { } look && look >= window.StartFrom && look <= latest) EnterAt(look, least);
         MarkCandidates(latest, least);
         Gather(latest);
         // From the best minute outward, so that a good way is found early and most others need no second look.
-        var middle = soonest ? window.StartFrom : Math.Clamp(Math.Min(window.Due, window.LatestForFollowers) - least, window.StartFrom, latest);
+        var middle = Soonest ? window.StartFrom : Math.Clamp(Math.Min(window.Due, window.LatestForFollowers) - least, window.StartFrom, latest);
         var after = candidates.BinarySearch(middle);
         after = after < 0 ? ~after : after;
         var before = after - 1;
-        while ((before >= 0 || after < candidates.Count) && !(soonest && best is not null))
+        while ((before >= 0 || after < candidates.Count) && !(Soonest && best is not null))
         {
             var isEarlierNearer = before >= 0 && (after == candidates.Count || middle - candidates[before] <= candidates[after] - middle);
             EnterAt(isEarlierNearer ? candidates[before--] : candidates[after++], least);
@@ -153,7 +154,7 @@ internal sealed partial class TraySearch
     /// <summary>At least this must be paid for oven minutes: those of the tray at which no oven is on yet.</summary>
     private long LeastForHeat(int minute, int longest, int least)
     {
-        if (soonest) return 0;
+        if (Soonest) return 0;
         var on = 0;
         foreach (var oven in ovens) on += oven.OnIn(minute, minute + longest);
         return (long)HeatTenths * problem.Weights.PerOvenOnMin * Math.Max(0, least - on);
@@ -261,7 +262,7 @@ internal sealed partial class TraySearch
         var earliestEnd = minute;
         for (var next = stage; next < bake.Stages.Count; next++) earliestEnd += bake.Stages[next].MinMin;
         if (earliestEnd > window.EndTo) return;
-        if (!soonest && earliestEnd >= window.Due && !Promising(visiting.CostSoFar + window.CostOfEnd(earliestEnd))) return;
+        if (!Soonest && earliestEnd >= window.Due && !Promising(visiting.CostSoFar + window.CostOfEnd(earliestEnd))) return;
 
         visiting.StageEnds.Add(minute);
         DropAt(visiting, stage, minute, chamber, setting);
@@ -335,7 +336,7 @@ internal sealed partial class TraySearch
 
     private void Weigh(Visiting visiting, int end, int chamber)
     {
-        var ofEnd = soonest ? end * 1_000_000L : window.CostOfEnd(end);
+        var ofEnd = Soonest ? end * 1_000_000L : window.CostOfEnd(end);
         if (!Promising(visiting.CostSoFar + ofEnd)) return;
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
