@@ -1,5 +1,6 @@
 using Dapper;
 using Lumpet.Core.Orders;
+using Lumpet.Core.Pans;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
@@ -43,6 +44,21 @@ public sealed class WhatHoldsTests : IDisposable
         Refused(transaction => OrderStore.Add(transaction, Line(pan: "34x24"), Zone));
         Database.Write(transaction => OrderStore.Add(transaction, Line(), Zone));
         Refused(transaction => transaction.Connection.Execute("DELETE FROM product_size_packaging WHERE product_id = 'pear'; DELETE FROM product_size WHERE product_id = 'pear' AND pan_id = '23'"));
+    }
+
+    [Fact]
+    public void What_a_bakery_says_of_doors_hands_and_pans_is_kept()
+    {
+        using var connection = Database.Open();
+        var (bakery, pans) = (BakeryStore.Find(connection)!, RecipeStore.Pans(connection));
+        var told = bakery with { OpenCPerTray = 7, Ovens = [bakery.Ovens[0] with { ActionMin = 2 }, .. bakery.Ovens.Skip(1)] };
+        Pan[] counted = [pans[0] with { Owned = 17 }, pans[1] with { Owned = null }, .. pans.Skip(2)];
+        Assert.Equal(ChangeOutcome.Done, Database.Write(transaction => BakeryWriter.Save(transaction, told, counted, BakeryWriter.Version(transaction.Connection))).Outcome);
+        using var after = Database.Open();
+        var kept = BakeryStore.Find(after)!;
+        Assert.Equal((7, 2, 0), (kept.OpenCPerTray, kept.Ovens[0].ActionMin, kept.Ovens[1].ActionMin));
+        Assert.Equal([17, null], RecipeStore.Pans(after).Take(2).Select(pan => pan.Owned));
+        Database.Write(transaction => BakeryWriter.Save(transaction, bakery, pans, BakeryWriter.Version(transaction.Connection)));
     }
 
     [Fact]

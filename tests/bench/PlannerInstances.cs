@@ -19,6 +19,7 @@ internal static class PlannerInstances
         ("day in two shifts", 2, Shifts(Day(25, 28, [Oven("deck", 6), Oven("second", 4)], 900))),
         ("day that goes on", 2, GoingOn(Day(21, 29, [Oven("deck", 6), Oven("convection", 5, heat: 10, cool: 5)], 600), 400)),
         ("steadiest day", 2, Day(21, 29, [Oven("deck", 6), Oven("convection", 5, heat: 10, cool: 5)], 600) with { Weights = OvenSchool.Steadiest.Weights() }),
+        ("day of doors, hands and pans", 2, Handled(Day(21, 29, [Oven("deck", 6), Oven("convection", 5, heat: 10, cool: 5)], 600))),
         ("tight day", 5, Day(31, 27, [Oven("deck", 4), Oven("second", 4)], 230, rush: true)),
         ("tight day, one oven", 5, Day(32, 24, [Oven("deck", 6)], 220, rush: true)),
         ("moves between two ovens", 5, Moves(41, 46)),
@@ -27,6 +28,15 @@ internal static class PlannerInstances
         ("feast of 125, four ovens", 10, Day(52, 125, [Oven("deck", 6), Oven("second", 6), Oven("third", 6), Oven("convection", 8, heat: 10, cool: 5)], 780)),
         ("feast of 150", 10, Day(53, 150, [Oven("deck", 10), Oven("second", 10)], 1200)),
     ];
+
+    /// <summary>The same with doors that lose heat, hands that need a minute for a tray, and half as many pans as pies.</summary>
+    private static BakeProblem Handled(BakeProblem problem) => problem with
+    {
+        OpenCPerTray = 3,
+        Ovens = [.. problem.Ovens.Select(oven => oven with { ActionMin = 1 })],
+        Pans = [new PanStock("23", problem.Bakes.Where(bake => bake.After.Count == 0).Sum(bake => bake.Trays.Sum()) / 2)],
+        Bakes = [.. problem.Bakes.Select(bake => bake with { Pan = new PanNeed("23", 40, 60) })],
+    };
 
     private static BakeOven Oven(string id, int shelves, int heat = 8, int cool = 4) => new(id, shelves, 90, 280, heat, cool, 25, 0, 1440);
 

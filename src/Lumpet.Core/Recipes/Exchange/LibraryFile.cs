@@ -56,7 +56,8 @@ public sealed record LibraryFile(
     public static LibraryFile Of(IEnumerable<Ingredient> ingredients, IEnumerable<Pan> pans, IEnumerable<DoughFormula> doughs, IEnumerable<Product> products) => new(
         FormatName,
         [.. ingredients.OrderBy(one => one.Id, StringComparer.Ordinal).Select(one => new NamedIngredient(one.Id, IngredientReader.Write(one)))],
-        [.. pans.Select(PanReader.Write)],
+        // How many there are is of one bakery, and no part of its recipes.
+        [.. pans.Select(pan => PanReader.Write(pan with { Owned = null }))],
         [.. doughs.Select(dough => new NamedDough(dough.Id, DoughReader.Write(dough)))],
         [.. products.Select(product => new NamedProduct(product.Id, ProductReader.Write(product)))]);
 

@@ -145,7 +145,7 @@ public static class LibraryReader
         public IReadOnlyList<Pan> Pans(IReadOnlyList<PanDraft?>? drafts)
         {
             if (drafts is null || drafts.Count == 0) return state.Pans;
-            foreach (var pan in PanReader.Read(checks, "pans", drafts))
+            foreach (var pan in PanReader.Read(checks, "pans", drafts).Select(pan => pan with { Owned = null }))
             {
                 if (state.Pans.Any(other => other.Id.Equals(pan.Id, StringComparison.OrdinalIgnoreCase))) same++;
                 else newPans.Add(pan);

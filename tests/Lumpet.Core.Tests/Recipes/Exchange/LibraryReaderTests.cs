@@ -40,6 +40,13 @@ public sealed class LibraryReaderTests
         LibraryFile.Of(IngredientLibrary.All.Select(one => one with { Facts = IngredientFacts.None }), [Pan23], [Flaky], products);
 
     [Fact]
+    public void How_many_pans_there_are_stays_in_its_bakery()
+    {
+        var text = LibraryFile.Of([], [Pan23 with { Owned = 48 }], [], []).Write();
+        Assert.DoesNotContain("48", text, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void A_library_taken_in_where_it_came_from_changes_nothing()
     {
         var (plum, curd) = (Made("plum", "Plum"), Made("curd", "Curd", 10));
