@@ -37,32 +37,38 @@ internal static class Troubles
             progress?.Report(at / (double)ways.Length);
             return new Tried(way.Words, DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry, patience).Fates);
         })];
+        // What only takes from others what it gives is no way out: the whole day must be served better.
+        var before = Served(round.Fates);
+        Tried[] helping = [.. tried.Where(one => Served(one.Fates).CompareTo(before) < 0)];
         var untried = patience.IsOver ? Say($"what would free it has not been tried yet")
             : trays > MostTraysToTry ? Say($"what would free it is not tried on a day of this size; fewer pies, or another day for some of them")
             : null;
         var place = round.Fates.Select((fate, at) => (fate.Lot.Id, at)).ToDictionary(pair => pair.Id, pair => pair.at);
         return [.. missed.SelectMany((fate, at) => Of(
-            snapshot, fate, [.. tried.Select(one => (one.Words, one.Fates[place[fate.Lot.Id]]))], untried, tryPickUp: at < MostLatePickUpsTried))];
+            snapshot, fate, [.. helping.Select(one => (one.Words, one.Fates[place[fate.Lot.Id]], Served(one.Fates).Missed))], [.. tried.Select(one => one.Words)], untried, tryPickUp: at < MostLatePickUpsTried))];
     }
 
-    private static IEnumerable<Trouble> Of(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After)[] tried, PlanText? untried, bool tryPickUp)
+    /// <summary>How badly a day is served: pies that are missed, and by how many minutes late ones are.</summary>
+    private static (int Missed, long LateMin) Served(IReadOnlyList<LotFate> fates) => (fates.Sum(fate => fate.Missed), fates.Sum(fate => (long)fate.Late * fate.LateMin));
+
+    private static IEnumerable<Trouble> Of(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After, int Missed)[] helping, string[] tried, PlanText? untried, bool tryPickUp)
     {
-        var mend = untried ?? Mend(snapshot, fate, tried, tryPickUp);
+        var mend = untried ?? Mend(snapshot, fate, helping, tried, tryPickUp);
         if (fate.NotBaked > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.NotBaked, fate.NotBaked, 0, fate.WhyNotBaked, mend);
         if (fate.Unfit > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Unfit, fate.Unfit, 0, fate.WhyUnfit, mend);
         if (fate.Late > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Late, fate.Late, fate.LateMin, Say($"the last of them is boxed at {At(fate.Lot.PickUpMin + fate.LateMin)}"), mend);
     }
 
     /// <summary>The way out that helps most, and how far.</summary>
-    private static PlanText Mend(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After)[] tried, bool tryPickUp)
+    private static PlanText Mend(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After, int Missed)[] helping, string[] tried, bool tryPickUp)
     {
-        var best = tried
+        var best = helping
             .Where(one => IsBetter(one.After, fate))
-            .OrderBy(one => one.After.Missed).ThenBy(one => one.After.LateMin)
+            .OrderBy(one => one.Missed).ThenBy(one => one.After.Missed).ThenBy(one => one.After.LateMin)
             .FirstOrDefault();
         if (best.Words is not null) return Said(best.Words, fate, best.After);
         if (tryPickUp && fate is { NotBaked: 0, Unfit: 0 } && LaterPickUp(snapshot, fate) is { } later) return later;
-        return Say($"none of these frees it alone: {string.Join(", ", tried.Select(one => one.Words))}");
+        return Say($"none of these frees it alone: {string.Join(", ", tried)}");
     }
 
     private static PlanText Said(string way, LotFate before, LotFate after) => after.Missed == 0

@@ -121,6 +121,18 @@ public sealed class OvenDoorTests
     }
 
     [Fact]
+    public void Where_pans_may_be_what_is_missing_they_are_named()
+    {
+        var pear = Bake("pear", trays: 4, due: 60, stages: [new BakeStage(190, 30, 30)]) with { Pan = new PanNeed("23", 0, 400) };
+        var problem = Problem([Oven(start: 190, close: 100)], pear) with { Pans = [new PanStock("23", 12)] };
+        Assert.All(BakePlanner.Plan(problem).Unplaced, tray => Assert.Equal("too few pans 23, or too few shelves, before the window ends", tray.Reason));
+        Assert.Equal(2, BakePlanner.Plan(problem).Unplaced.Count);
+        // Enough pans for all of them: then it is the shelves.
+        var crowded = problem with { Ovens = [Oven(start: 190, close: 31, shelves: 2)], Pans = [new PanStock("23", 24)] };
+        Assert.All(BakePlanner.Plan(crowded).Unplaced, tray => Assert.Equal("too few shelves before the window ends", tray.Reason));
+    }
+
+    [Fact]
     public void A_pie_that_is_baked_again_keeps_its_pan_in_between()
     {
         // One tray of shells, filled and baked an hour later: its six pans are not free for another tray in that hour.

@@ -65,6 +65,16 @@ public sealed class PansOfDayTests
     }
 
     [Fact]
+    public void What_helps_where_pans_are_few_is_more_pans_and_not_what_only_takes_them_from_another_lot()
+    {
+        // Three lots for one night and pans for one of them: whatever else is tried, one lot's pans are another's.
+        var plan = DayPlanner.Plan(Night(Order(Pear, 12, 1290, Counted(12)), Order(Custard, 12, 1305, Counted(12)), Order(Pear, 12, Late, Counted(12))));
+        Assert.True(plan.Troubles.Count >= 2);
+        Assert.All(plan.Troubles, trouble => Assert.DoesNotContain("shelves", trouble.Mend.With(minute => $"{minute}").Replace("none of these", string.Empty, StringComparison.Ordinal).Split(':')[0], StringComparison.Ordinal));
+        Assert.Contains(plan.Troubles, trouble => trouble.Mend.With(minute => $"{minute}").StartsWith("with twice the pans", StringComparison.Ordinal));
+    }
+
+    [Fact]
     public void Pies_of_two_products_share_the_pans_of_a_size()
     {
         var plan = DayPlanner.Plan(Night(Order(Pear, 8, Late, Counted(12)), Order(Custard, 8, Late, Counted(12))));

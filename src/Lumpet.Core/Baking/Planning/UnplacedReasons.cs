@@ -37,6 +37,8 @@ internal static class UnplacedReasons
             return $"the window closes before minute {earliest}, the first at which it may come out";
         if (bake.Pan is { } need && problem.Pans.First(pan => pan.Id == need.PanId).Count is var count && bake.Trays.Min() > count) return $"there are {count} pans {need.PanId}, fewer than stand on a tray";
         if (bake.After.Count > 0) return $"no place within the lag after {bake.After[0].BakeId}";
+        if (bake.Pan is { } pan && problem.Bakes.Where(other => other.Pan?.PanId == pan.PanId).Sum(other => other.Trays.Sum(pies => (long)pies)) > problem.Pans.First(stock => stock.Id == pan.PanId).Count)
+            return $"too few pans {pan.PanId}, or too few shelves, before the window ends";
         return bake.OnFloor ? "too few places on the floor before the window ends" : "too few shelves before the window ends";
     }
 
