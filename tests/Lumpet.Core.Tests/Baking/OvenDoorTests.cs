@@ -38,6 +38,10 @@ public sealed class OvenDoorTests
         Assert.Equal(20, BakeOven.Opened(20, 9, 100));
         Assert.Equal(150, BakeOven.Opened(190, 2, 20));
         Assert.Equal(25, BakeOven.Opened(190, int.MaxValue, int.MaxValue));
+        // From 25 up to 190 at 8 a minute: 21 minutes.
+        var wide = Losing with { OpenCPerTray = 500 };
+        Assert.Empty(Broken(wide, Stays(("pear", 1, 100), ("damson", 1, 121))));
+        Assert.Equal(["entering"], Broken(wide, Stays(("pear", 1, 100), ("damson", 1, 120))));
     }
 
     [Fact]
@@ -180,6 +184,13 @@ public sealed class OvenDoorTests
         var plan = BakePlanner.Plan(BakeProblemFile.Read(BakePlanFile.Write(problem)));
         Assert.Empty(plan.Unplaced);
         Assert.Empty(BakePlanChecker.Check(problem, plan).Faults);
+        // In two ovens as well: what is over its time comes out at once at both.
+        RunningTray Over(string bake, string oven) => new(bake, 1, [new RunningStage(oven, -40, null)]);
+        BakeOven On(string id) => Oven(id, start: 190) with { StartSettingC = 190, ActionMin = 3 };
+        var two = Problem([On("deck"), On("other")], Bake("pear"), Bake("damson")) with { Running = [Over("pear", "deck"), Over("damson", "other")] };
+        var both = BakePlanner.Plan(two);
+        Assert.Equal([1, 1], both.Trays.Select(tray => tray.EndMin));
+        Assert.Empty(BakePlanChecker.Check(two, both).Faults);
         var few = problem with { Pans = [new PanStock("23", 11)] };
         Assert.Contains("pans[0] (23).count", Assert.Throws<BakeFileException>(() => BakeProblemFile.Read(BakePlanFile.Write(few))).Faults.Select(fault => fault.Field));
     }
