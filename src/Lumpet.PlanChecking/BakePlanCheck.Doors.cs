@@ -1,0 +1,77 @@
+using Lumpet.Core.Baking;
+
+namespace Lumpet.PlanChecking;
+
+/// <summary>What is put in and taken out, by whose hands and in which pans.</summary>
+internal sealed partial class BakePlanCheck
+{
+    /// <summary>The minutes at which trays are put into an oven from the bench or from another oven; what began before the plan is inside.</summary>
+    private IEnumerable<int> Entering(string ovenId) =>
+        from tray in plan.Trays
+        from at in Enumerable.Range(0, tray.Stages.Count)
+        where at >= BegunStages(tray) && tray.Stages[at].OvenId == ovenId && (at == 0 || tray.Stages[at - 1].OvenId != ovenId)
+        select tray.Stages[at].StartMin;
+
+    /// <summary>The minutes at which trays are taken out of an oven, but for what is in it when the plan starts, or was.</summary>
+    private IEnumerable<int> Leaving(string ovenId) =>
+        from tray in plan.Trays
+        from at in Enumerable.Range(0, tray.Stages.Count)
+        where tray.Stages[at].OvenId == ovenId && (at + 1 == tray.Stages.Count || tray.Stages[at + 1].OvenId != ovenId)
+            && !IsRunningIn(tray, at)
+        select tray.Stages[at].EndMin;
+
+    /// <summary>Whether a stage belongs to a stay that began before the plan.</summary>
+    private bool IsRunningIn(BakedTray tray, int at)
+    {
+        while (at >= BegunStages(tray) && at > 0 && tray.Stages[at - 1].OvenId == tray.Stages[at].OvenId) at--;
+        return at < BegunStages(tray);
+    }
+
+    /// <summary>One pair of hands is at one door at a time: what is put in and taken out of an oven in a minute keeps it so long for each tray.</summary>
+    public void Hands()
+    {
+        var (oven, until) = (string.Empty, int.MinValue);
+        var visits = from one in problem.Ovens
+                     where one.ActionMin > 0
+                     from minute in Entering(one.Id).Concat(Leaving(one.Id)).GroupBy(minute => minute)
+                     orderby minute.Key
+                     select (Oven: one, From: minute.Key, Trays: minute.Count());
+        foreach (var visit in visits)
+        {
+            if (visit.From < until) Fault("hands", visit.Oven.Id, $"trays are handled at {visit.From}, while the hands are at {oven} until {until}");
+            (oven, until) = (visit.Oven.Id, (int)Math.Min(int.MaxValue, Math.Max(until, visit.From + ((long)visit.Trays * visit.Oven.ActionMin))));
+        }
+    }
+
+    /// <summary>No more pies are in pans of a size than there are. A pie that is baked again in the same pan is in it all along.</summary>
+    public void Pans()
+    {
+        foreach (var pan in problem.Pans)
+        {
+            var stays = new List<(int From, int To, int Pies)>();
+            BakedTray[] inThem = [.. plan.Trays.Where(tray => bakes[tray.BakeId].Pan?.PanId == pan.Id)];
+            var seen = new HashSet<BakedTray>();
+            foreach (var tray in inThem)
+            {
+                if (!seen.Add(tray)) continue;
+                var together = new List<BakedTray> { tray };
+                for (var at = 0; at < together.Count; at++)
+                    together.AddRange(inThem.Where(other => other.Tray == tray.Tray && (Follows(other, together[at]) || Follows(together[at], other)) && seen.Add(other)));
+                stays.Add((
+                    together.Min(one => one.StartMin - bakes[one.BakeId].Pan!.BeforeMin),
+                    together.Max(one => one.EndMin + bakes[one.BakeId].Pan!.AfterMin),
+                    together.Max(one => bakes[one.BakeId].Trays[one.Tray - 1])));
+            }
+
+            // Most are in use when some begin to be.
+            foreach (var from in stays.Select(stay => Math.Max(0, stay.From)).Distinct().Order())
+                if (stays.Where(stay => stay.From <= from && stay.To > from).Sum(stay => (long)stay.Pies) is var used && used > pan.Count)
+                {
+                    Fault("pans", pan.Id, $"{used} are in use at {from}, and there are {pan.Count}");
+                    break;
+                }
+        }
+    }
+
+    private bool Follows(BakedTray tray, BakedTray before) => bakes[tray.BakeId].After.Any(after => after.ByTray && after.BakeId == before.BakeId);
+}
