@@ -34,18 +34,29 @@ internal sealed partial class OvenTimeline
         if (!Arrives(temperature, from, earliestOn, until, wanted)) return KeptOn(before, earliestOn, until, wanted) is { } kept ? (kept, earliestOn) : null;
         if (before is { StaysOn: true } same && same.LastSetting == wanted && earliestOn == from) return (0, from);
 
-        // The later it is switched on, the colder the chamber arrives: the last minute that does is found by halving.
-        var (on, tooLate) = (earliestOn, until + 1);
-        while (tooLate - on > 1)
-        {
-            var middle = (on + tooLate) / 2;
-            if (Arrives(temperature, from, middle, until, wanted)) on = middle;
-            else tooLate = middle;
-        }
-
+        var on = LastOn(temperature, from, earliestOn, until, wanted);
         // Nobody switches it off for a moment; what is set sooner is reached no later.
         var isMoment = before is not null && on > from && on - from < Oven.ShortestOffMin && opening.FromMin <= from;
         return (0, isMoment ? from : on);
+    }
+
+    /// <summary>Whether the chamber can stand at a temperature at a minute after a region, or before all.</summary>
+    private bool IsReached(OvenRegion? before, int until, int wanted)
+    {
+        if (openings[until] is not { } opening) return false;
+        if (until == 0) return true;
+        var from = before?.End ?? 0;
+        var earliestOn = Math.Max(from, opening.FromMin);
+        return earliestOn <= until && (Arrives(before?.ChamberAtEnd ?? Oven.StartC, from, earliestOn, until, wanted) || KeptOn(before, earliestOn, until, wanted) is not null);
+    }
+
+    /// <summary>The last minute at which it may be switched on where the first is soon enough: the later, the colder the chamber arrives.</summary>
+    private int LastOn(int temperature, int from, int earliestOn, int until, int wanted)
+    {
+        // Where it cools until it is heated, and where it has cooled as far as it does by then: whichever is warmer is how it is.
+        var cooling = (temperature + ((long)Oven.CoolCPerMin * from) + ((long)Oven.HeatCPerMin * until) - wanted) / (Oven.CoolCPerMin + Oven.HeatCPerMin);
+        var cold = until - MinutesBetween(Math.Min(RoomC, temperature), Math.Max(wanted, Math.Min(RoomC, temperature)));
+        return (int)Math.Clamp(Math.Max(cooling, cold), earliestOn, until);
     }
 
     /// <summary>For how many minutes an oven is left on empty until it is closed, so that the heat it has when it is opened again is enough; null where it never is.</summary>

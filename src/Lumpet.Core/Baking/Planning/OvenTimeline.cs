@@ -159,18 +159,19 @@ internal sealed partial class OvenTimeline
     /// <summary>The region that ends at or before a minute and after which nothing is decided up to it, or null.</summary>
     public OvenRegion? RegionBefore(int minute)
     {
-        OvenRegion? found = null;
-        foreach (var region in regions)
+        var (ended, rest) = (0, regions.Count);
+        while (ended < rest)
         {
-            if (region.End > minute) break;
-            found = region;
+            var middle = (ended + rest) / 2;
+            if (regions[middle].End <= minute) ended = middle + 1;
+            else rest = middle;
         }
 
-        return found;
+        return ended > 0 ? regions[ended - 1] : null;
     }
 
     /// <summary>Whether the oven can be at a temperature at a minute that nothing has decided yet.</summary>
-    public bool CanBeAt(int celsius, int minute) => (minute > 0 || Oven.StartC == celsius) && GapOnMinutes(RegionBefore(minute), minute, celsius) >= 0;
+    public bool CanBeAt(int celsius, int minute) => (minute > 0 || Oven.StartC == celsius) && IsReached(RegionBefore(minute), minute, celsius);
 
     /// <summary>The oven's cost with a visit put in, or -1 where what comes after it could not be reached in time.</summary>
     /// <param name="start">First minute of the visit.</param>

@@ -5,9 +5,12 @@ internal sealed partial class TraySearch
 {
     private readonly bool[] isCandidate;
     private readonly int[] room;
+    // Whether an oven does something at a minute, or when a tray that leaves at it could enter another.
+    private readonly bool[] turns;
     private readonly List<int> candidates = [];
     private int filled;
     private (int Filled, bool Floor) roomOf = (-1, false);
+    private int turnsOf = -1;
     private readonly List<int> offsets = [];
     private int breadth;
 
@@ -34,6 +37,20 @@ internal sealed partial class TraySearch
         roomOf = (filled, bake.OnFloor);
     }
 
+    private void MarkTurns()
+    {
+        Array.Clear(turns);
+        foreach (var timeline in ovens)
+            for (var minute = timeline.OpenMin; minute <= timeline.CloseMin; minute++)
+            {
+                if (!timeline.TurnsAt(minute)) continue;
+                turns[minute] = true;
+                if (minute >= problem.TransferMin) turns[minute - problem.TransferMin] = true;
+            }
+
+        turnsOf = filled;
+    }
+
     /// <summary>Says that a tray was put in: what was known of the shelves is known no longer.</summary>
     public void Filled() => filled++;
 
@@ -52,7 +69,7 @@ internal sealed partial class TraySearch
         foreach (var bound in (ReadOnlySpan<int>)[window.Due, window.LatestForFollowers, window.EndFrom, window.EndTo])
         {
             Mark(bound - least, latest);
-            Mark(bound - Longest, latest);
+            Mark(bound - mostFrom[0], latest);
         }
 
         foreach (var (enter, leave) in window.Pans?.Edges() ?? [])

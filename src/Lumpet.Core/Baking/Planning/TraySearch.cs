@@ -13,6 +13,9 @@ internal sealed partial class TraySearch
     private TrayWindow window;
     private TrayPath? best;
     private readonly bool[] isAllowed;
+    // Minutes from the beginning of each stage to the end of the last: at least, and at most, with every move between ovens.
+    private readonly int[] leastFrom;
+    private readonly int[] mostFrom;
     private readonly Dictionary<int, int[]> near;
     private readonly bool hasNear;
     private static readonly OvenVisit[] NoVisits = [];
@@ -61,8 +64,10 @@ internal sealed partial class TraySearch
     {
         (this.problem, this.ovens, this.doors, this.cancellation) = (problem, [.. ovens], doors, cancellation);
         settings = new int[ovens.Select(oven => oven.CloseMin).DefaultIfEmpty(0).Max() + 1];
-        isCandidate = new bool[settings.Length];
+        (isCandidate, turns) = (new bool[settings.Length], new bool[settings.Length]);
         isAllowed = new bool[this.ovens.Length];
+        var most = problem.Bakes.Select(one => one.Stages.Count).DefaultIfEmpty(0).Max();
+        (leastFrom, mostFrom) = (new int[most], new int[most]);
         room = new int[settings.Length];
         int[] all = [.. problem.Bakes.SelectMany(one => one.Stages).Select(stage => stage.TempC).Distinct()];
         near = all.ToDictionary(celsius => celsius, celsius => all.Where(other => other != celsius && Bears(other, celsius)).ToArray());
@@ -78,8 +83,8 @@ internal sealed partial class TraySearch
     public TrayPath? Cheapest(Bake wanted, TrayWindow when, int? firstLook)
     {
         (bake, window, best) = (wanted, when, null);
-        for (var oven = 0; oven < ovens.Length; oven++) isAllowed[oven] = oven != Barred && bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
-        var least = bake.Stages.Sum(stage => stage.MinMin);
+        LookAround(Barred);
+        var least = leastFrom[0];
         var latest = Math.Min(window.StartTo, settings.Length - 1 - least);
         if (latest < window.StartFrom) return null;
         if (!Soonest && firstLook is { } look && look >= window.StartFrom && look <= latest) EnterAt(look, least);
@@ -105,7 +110,7 @@ internal sealed partial class TraySearch
     public TrayPath? Continue(RunningNow running, TrayWindow when)
     {
         (bake, window, best) = (running.Left, when, null);
-        for (var oven = 0; oven < ovens.Length; oven++) isAllowed[oven] = bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
+        LookAround(barred: -1);
         var timeline = ovens[running.Oven];
         if (!timeline.HasRoomAt(0, bake.OnFloor)) return null;
         var celsius = bake.Stages[0].TempC;
@@ -114,6 +119,18 @@ internal sealed partial class TraySearch
             if (Bears(setting, celsius) && (timeline.Reaches(setting) || setting == timeline.Oven.StartSettingC))
                 Stay(new Visiting(running.Oven, 0, 0, 0, NoVisits) { IsRunning = true }, 0, 0, timeline.Oven.StartC, setting);
         return best;
+    }
+
+    private void LookAround(int barred)
+    {
+        for (var oven = 0; oven < ovens.Length; oven++) isAllowed[oven] = oven != barred && bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
+        for (var stage = bake.Stages.Count - 1; stage >= 0; stage--)
+        {
+            leastFrom[stage] = bake.Stages[stage].MinMin + (stage + 1 < bake.Stages.Count ? leastFrom[stage + 1] : 0);
+            mostFrom[stage] = bake.Stages[stage].MaxMin + (stage + 1 < bake.Stages.Count ? mostFrom[stage + 1] + problem.TransferMin : 0);
+        }
+
+        if (turnsOf != filled) MarkTurns();
     }
 
     /// <summary>The way of the tray before, once more: beside it on a free shelf; null where it does not fit.</summary>
@@ -160,7 +177,12 @@ internal sealed partial class TraySearch
         return (long)HeatTenths * problem.Weights.PerOvenOnMin * Math.Max(0, least - on);
     }
 
-    private int Longest => bake.Stages.Sum(stage => stage.MaxMin) + (problem.TransferMin * (bake.Stages.Count - 1));
+    /// <summary>Whether a tray whose stage begins at a minute may come out in time, and for less than the best way so far.</summary>
+    private bool MayEnd(long costSoFar, int minute, int stage)
+    {
+        var (first, last) = (Math.Max(minute + leastFrom[stage], window.EndFrom), Math.Min(minute + mostFrom[stage], window.EndTo));
+        return first <= last && (Soonest || Promising(costSoFar + window.CostOfEnd(Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), first, last))));
+    }
 
     private bool Promising(long cost) => best is null || cost < best.Cost;
 
@@ -168,9 +190,7 @@ internal sealed partial class TraySearch
     {
         if (cancellation.IsCancellationRequested) return;
         // The best end within reach of this start bounds what any way from here can cost.
-        var longest = Longest;
-        var end = Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), minute + least, minute + longest);
-        if (!Promising(window.CostOfEnd(end) + LeastForHeat(minute, longest, least)) || window.Pans?.Fits(minute, minute + least) == false) return;
+        if (!Promising(window.CostOfEnd(Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), minute + least, minute + mostFrom[0])) + LeastForHeat(minute, mostFrom[0], least)) || window.Pans?.Fits(minute, minute + least) == false) return;
         for (var oven = 0; oven < ovens.Length; oven++) Enter(oven, minute, 0, 0, NoVisits);
     }
 
@@ -180,8 +200,10 @@ internal sealed partial class TraySearch
         var without = ovens[oven];
         foreach (var visit in before)
             if (visit.Oven == oven) ovens[oven] = ovens[oven].With(visit, bake.OnFloor);
+        MarkTurns();
         Enter(oven, minute, stage, costSoFar, before);
         ovens[oven] = without;
+        MarkTurns();
     }
 
     /// <summary>Enters an oven at a minute for a stage, by every setting that lets the tray in.</summary>
@@ -225,9 +247,9 @@ internal sealed partial class TraySearch
         var timeline = ovens[visiting.Oven];
         var wanted = bake.Stages[stage];
         var (now, set) = (chamber, setting);
-        for (var minute = from; minute < from + wanted.MaxMin; minute++)
+        var last = Math.Min(from + wanted.MaxMin, Math.Min(timeline.CloseMin, timeline.FullFrom(from, bake.OnFloor)));
+        for (var minute = from; minute < last; minute++)
         {
-            if (minute >= timeline.CloseMin || !timeline.HasRoomAt(minute, bake.OnFloor)) return;
             var decided = timeline.SettingAt(minute);
             // What begins here begins with a tray entering, so the chamber must already be where it was promised.
             var joins = decided != OvenTimeline.Undecided && minute > visiting.Start
@@ -253,16 +275,12 @@ internal sealed partial class TraySearch
     }
 
     // A stage longer than its least pays only to meet what others have decided, here or in the oven that follows.
-    private bool SomethingTurns(int minute) =>
-        ovens.Any(oven => oven.TurnsAt(minute) || oven.TurnsAt(minute + problem.TransferMin));
+    private bool SomethingTurns(int minute) => turns[minute];
 
     private void GoOn(Visiting visiting, int stage, int minute, int chamber, int setting)
     {
         if (cancellation.IsCancellationRequested) return;
-        var earliestEnd = minute;
-        for (var next = stage; next < bake.Stages.Count; next++) earliestEnd += bake.Stages[next].MinMin;
-        if (earliestEnd > window.EndTo) return;
-        if (!Soonest && earliestEnd >= window.Due && !Promising(visiting.CostSoFar + window.CostOfEnd(earliestEnd))) return;
+        if (!MayEnd(visiting.CostSoFar, minute, stage)) return;
 
         visiting.StageEnds.Add(minute);
         DropAt(visiting, stage, minute, chamber, setting);
@@ -315,7 +333,7 @@ internal sealed partial class TraySearch
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
         var costSoFar = visiting.CostSoFar + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
-        if (!Promising(costSoFar) || !IsHeld(visiting, end)) return;
+        if (!MayEnd(costSoFar, end + problem.TransferMin, stage) || !IsHeld(visiting, end)) return;
         OvenVisit[] visits = [.. visiting.Before, Visit(visiting, end, chamber)];
         for (var oven = 0; oven < ovens.Length; oven++)
             if (oven != visiting.Oven && isAllowed[oven])
