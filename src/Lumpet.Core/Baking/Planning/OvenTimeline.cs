@@ -119,12 +119,22 @@ internal sealed partial class OvenTimeline
     public int Step(int now, int setting) =>
         now < setting ? Math.Min(setting, now + Oven.HeatCPerMin) : Math.Max(setting, now - Oven.CoolCPerMin);
 
+    /// <summary>The chamber so many minutes on, under a setting, where no door is opened meanwhile.</summary>
+    public int Step(int now, int setting, int minutes) => (int)(now < setting ? Math.Min(setting, now + ((long)Oven.HeatCPerMin * minutes)) : Math.Max(setting, now - ((long)Oven.CoolCPerMin * minutes)));
+
+    /// <summary>The minute up to which what is decided is the same as at another, at most a last.</summary>
+    public int SameUntil(int minute, int last) =>
+        settings.AsSpan(minute, last - minute).IndexOfAnyExcept(settings[minute]) is >= 0 and var other ? minute + other : last;
+
     /// <summary>The chamber one minute on, under a setting, with what is put in at the minute and so many trays more.</summary>
     public int StepAt(int minute, int now, int setting, int more = 0)
     {
         if (openCPerTray > 0 && entering[minute] + more is > 0 and var trays) now = BakeOven.Opened(now, trays, openCPerTray);
         return Step(now, setting);
     }
+
+    /// <summary>Whether a door that is opened for a tray lets heat out.</summary>
+    public bool DoorLosesHeat => openCPerTray > 0;
 
     /// <summary>Whether somebody's entering at a minute would be spoiled by another chamber than the setting.</summary>
     public bool Spoils(int minute, int chamber, int setting) => openCPerTray > 0 && chamber != setting && entering[minute] > 0;

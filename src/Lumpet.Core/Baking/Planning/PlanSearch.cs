@@ -5,14 +5,11 @@ namespace Lumpet.Core.Baking.Planning;
 /// of oven time, again and again. A plan that is a little worse is sometimes gone on from, so that the search leaves what
 /// nothing nearby betters; the best is kept. The same problem, plan and seed take the same way.
 /// </summary>
-internal sealed class PlanSearch
+internal sealed partial class PlanSearch
 {
     /// <summary>Times an unplaced pie more than anything that pies can cost: none is left out to save heat.</summary>
     private const long PerUnplacedPie = 100_000_000_000;
 
-    // A cycle goes on from plans that are worse by up to this share of the cost at its beginning, and by nothing at its end.
-    private const double WorseAtFirst = 0.02;
-    private const int StepsInCycle = 400;
     private const int StepsBetweenWords = 4;
 
     // With so few trays everything is tried every time.
@@ -31,9 +28,6 @@ internal sealed class PlanSearch
     private readonly Dice dice;
     private readonly PlanRemoval removal;
     private readonly CancellationToken cancellation;
-    private readonly List<int> unheld = [];
-    private readonly List<OvenStay>[] stays;
-    private readonly List<int>[] stayOf;
     private TrayPath?[] current;
     private long currentCost;
     private TrayPath?[] best;
@@ -64,9 +58,13 @@ internal sealed class PlanSearch
         removal = new PlanRemoval(trays, dice);
         stays = [.. ovens.Select(_ => new List<OvenStay>())];
         stayOf = [.. ovens.Select(_ => new List<int>())];
+        filled = [.. ovens.Select(_ => new List<OvenStay>())];
+        unheldIn = [.. ovens.Select(_ => new List<int>())];
+        isAsFilled = new bool[ovens.Length];
         current = [.. trays.All.Select(tray => placed.GetValueOrDefault((tray.Bake.Id, tray.Number)))];
         currentCost = Fill(current) ? CostOf(current) : long.MaxValue;
         (best, BestCost) = (current, currentCost);
+        (home, homeCost) = (current, currentCost);
     }
 
     /// <summary>The last minute of use where a plan has all trays: what is better does not end much later.</summary>
@@ -85,14 +83,6 @@ internal sealed class PlanSearch
     {
         Fill(best);
         return ovens;
-    }
-
-    /// <summary>Goes on from another plan, found elsewhere, where it is better than the best here.</summary>
-    public void GoOnFrom(PlanSearch other)
-    {
-        if (other.BestCost >= BestCost) return;
-        (best, BestCost) = (other.best, other.BestCost);
-        (current, currentCost) = (best, BestCost);
     }
 
     /// <summary>
@@ -133,8 +123,8 @@ internal sealed class PlanSearch
     {
         for (var left = work; left > 0 && !cancellation.IsCancellationRequested && trays.All.Count > 0; step++)
         {
-            if (step % StepsInCycle == 0) (current, currentCost) = (best, BestCost);
-            left -= Step(1 - (step % StepsInCycle / (double)StepsInCycle));
+            if (step % StepsInCycle == 0) left -= BeginCycle();
+            left -= Step(Warmth);
             if (step % StepsBetweenWords == 0) said?.Invoke((work - left) / (double)work);
         }
     }
@@ -191,58 +181,9 @@ internal sealed class PlanSearch
         // The ovens hold what was put into them; what a plan costs is counted anew, by the plan alone.
         if (!Fill(next) || unheld.Count > 0) return;
         var cost = CostOf(next);
-        if (cost < BestCost) (best, BestCost) = (next, cost);
+        Keep(next, cost);
         var worse = (long)((currentCost % PerUnplacedPie) * WorseAtFirst * warmth * warmth * dice.Next(1000) / 1000);
         if (cost <= currentCost + worse) (current, currentCost) = (next, cost);
-    }
-
-    /// <summary>Fills the ovens with a plan; trays whose setting nothing holds any more are taken out as well.</summary>
-    private bool FillWithout(TrayPath?[] next, List<int> open)
-    {
-        while (true)
-        {
-            if (!Fill(next)) return false;
-            if (unheld.Count == 0) return true;
-            foreach (var index in unheld.Distinct())
-            {
-                next[index] = null;
-                open.Add(index);
-            }
-        }
-    }
-
-    /// <summary>Fills the ovens with a plan; in <see cref="unheld"/> are the trays whose setting nothing holds.</summary>
-    private bool Fill(TrayPath?[] plan)
-    {
-        unheld.Clear();
-        for (var oven = 0; oven < ovens.Length; oven++)
-        {
-            stays[oven].Clear();
-            stayOf[oven].Clear();
-        }
-
-        foreach (var tray in trays.All)
-            foreach (var visit in plan[tray.Index]?.Visits ?? [])
-            {
-                stays[visit.Oven].Add(new OvenStay(visit, tray.Temperatures, tray.Bake.OnFloor));
-                stayOf[visit.Oven].Add(tray.Index);
-            }
-
-        pans.Clear();
-        foreach (var tray in trays.All)
-            if (plan[tray.Index] is { } path) pans.Put(tray.Bake, tray.Number, path.Start, path.End);
-        if (!pans.Hold) return false;
-        search.Filled();
-        var numbers = new List<int>();
-        var holds = true;
-        for (var oven = 0; oven < ovens.Length && holds; oven++)
-        {
-            numbers.Clear();
-            holds = ovens[oven].Refill(stays[oven], numbers);
-            foreach (var number in numbers) unheld.Add(stayOf[oven][number]);
-        }
-
-        return holds && doors.HandsHold;
     }
 
     private long CostOf(TrayPath?[] plan)
@@ -316,7 +257,12 @@ internal sealed class PlanSearch
     private void PutIn(TrayPath?[] next, PlanTray tray, TrayPath path)
     {
         next[tray.Index] = path;
-        foreach (var visit in path.Visits) ovens[visit.Oven].Put(visit, tray.Bake.OnFloor);
+        foreach (var visit in path.Visits)
+        {
+            ovens[visit.Oven].Put(visit, tray.Bake.OnFloor);
+            isAsFilled[visit.Oven] = false;
+        }
+
         pans.Put(tray.Bake, tray.Number, path.Start, path.End);
         search.Filled();
     }

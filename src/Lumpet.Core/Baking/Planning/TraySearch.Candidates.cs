@@ -4,12 +4,10 @@ namespace Lumpet.Core.Baking.Planning;
 internal sealed partial class TraySearch
 {
     private readonly bool[] isCandidate;
-    private readonly int[] room;
     // Whether an oven does something at a minute, or when a tray that leaves at it could enter another.
     private readonly bool[] turns;
     private readonly List<int> candidates = [];
     private int filled;
-    private (int Filled, bool Floor) roomOf = (-1, false);
     private int turnsOf = -1;
     private readonly List<int> offsets = [];
     private int breadth;
@@ -20,21 +18,17 @@ internal sealed partial class TraySearch
     /// <summary>The candidates in order of time, but for those at which every oven is closed or full before the first stage could end.</summary>
     private void Gather(int latest)
     {
-        if (roomOf != (filled, bake.OnFloor)) MarkRoom();
         candidates.Clear();
         var least = bake.Stages[0].MinMin;
         for (var minute = window.StartFrom; minute <= latest; minute++)
-            if (isCandidate[minute] && room[minute] >= least && !(Sparse is { } one && one.Dice.In100(one.Skipped))) candidates.Add(minute);
+            if (isCandidate[minute] && HasShelf(minute, least) && !(Sparse is { } one && one.Dice.In100(one.Skipped))) candidates.Add(minute);
     }
 
-    /// <summary>For how many minutes some oven has a shelf, from each minute on.</summary>
-    private void MarkRoom()
+    private bool HasShelf(int minute, int minutes)
     {
-        Array.Clear(room);
         foreach (var timeline in ovens)
-            for (var minute = timeline.OpenMin; minute < timeline.CloseMin; minute++)
-                room[minute] = Math.Max(room[minute], timeline.FullFrom(minute, bake.OnFloor) - minute);
-        roomOf = (filled, bake.OnFloor);
+            if (minute >= timeline.OpenMin && minute < timeline.CloseMin && timeline.FullFrom(minute, bake.OnFloor) - minute >= minutes) return true;
+        return false;
     }
 
     private void MarkTurns()
@@ -51,7 +45,7 @@ internal sealed partial class TraySearch
         turnsOf = filled;
     }
 
-    /// <summary>Says that a tray was put in: what was known of the shelves is known no longer.</summary>
+    /// <summary>Says that a tray was put in: what was known of the ovens is known no longer.</summary>
     public void Filled() => filled++;
 
     /// <summary>

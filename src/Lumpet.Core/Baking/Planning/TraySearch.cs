@@ -16,9 +16,11 @@ internal sealed partial class TraySearch
     // Minutes from the beginning of each stage to the end of the last: at least, and at most, with every move between ovens.
     private readonly int[] leastFrom;
     private readonly int[] mostFrom;
+    // By oven and minute what the last stage costs there at least, as far as the way that is looked for now has met it.
+    private readonly (int Number, long CostsAtLeast)[] looks;
+    private int lookNumber;
     private readonly Dictionary<int, int[]> near;
     private readonly bool hasNear;
-    private static readonly OvenVisit[] NoVisits = [];
     private readonly List<(OvenDoors.Door Door, int Minute)> acts = [];
 
     /// <summary>What heat and changes count for beside being late or early, in tenths of what they cost: 10 as they are.</summary>
@@ -68,7 +70,7 @@ internal sealed partial class TraySearch
         isAllowed = new bool[this.ovens.Length];
         var most = problem.Bakes.Select(one => one.Stages.Count).DefaultIfEmpty(0).Max();
         (leastFrom, mostFrom) = (new int[most], new int[most]);
-        room = new int[settings.Length];
+        looks = new (int, long)[this.ovens.Length * settings.Length];
         int[] all = [.. problem.Bakes.SelectMany(one => one.Stages).Select(stage => stage.TempC).Distinct()];
         near = all.ToDictionary(celsius => celsius, celsius => all.Where(other => other != celsius && Bears(other, celsius)).ToArray());
         hasNear = near.Values.Any(others => others.Length > 0);
@@ -117,12 +119,13 @@ internal sealed partial class TraySearch
         int[] settings = timeline.SettingAt(0) is not OvenTimeline.Undecided and var decided ? [decided] : [timeline.Oven.StartSettingC ?? celsius, celsius, .. near[celsius]];
         foreach (var setting in settings.Distinct())
             if (Bears(setting, celsius) && (timeline.Reaches(setting) || setting == timeline.Oven.StartSettingC))
-                Stay(new Visiting(running.Oven, 0, 0, 0, NoVisits) { IsRunning = true }, 0, 0, timeline.Oven.StartC, setting);
+                Stay(Begin(running.Oven, 0, 0, 0, null, isRunning: true), 0, 0, timeline.Oven.StartC, setting);
         return best;
     }
 
     private void LookAround(int barred)
     {
+        lookNumber++;
         for (var oven = 0; oven < ovens.Length; oven++) isAllowed[oven] = oven != barred && bake.Ovens?.Contains(ovens[oven].Oven.Id) != false;
         for (var stage = bake.Stages.Count - 1; stage >= 0; stage--)
         {
@@ -177,10 +180,10 @@ internal sealed partial class TraySearch
         return (long)HeatTenths * problem.Weights.PerOvenOnMin * Math.Max(0, least - on);
     }
 
-    /// <summary>Whether a tray whose stage begins at a minute may come out in time, and for less than the best way so far.</summary>
-    private bool MayEnd(long costSoFar, int minute, int stage)
+    /// <summary>Whether a tray whose stage begins between two minutes may come out in time, and for less than the best way so far.</summary>
+    private bool MayEnd(long costSoFar, int from, int to, int stage)
     {
-        var (first, last) = (Math.Max(minute + leastFrom[stage], window.EndFrom), Math.Min(minute + mostFrom[stage], window.EndTo));
+        var (first, last) = (Math.Max(from + leastFrom[stage], window.EndFrom), Math.Min(to + mostFrom[stage], window.EndTo));
         return first <= last && (Soonest || Promising(costSoFar + window.CostOfEnd(Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), first, last))));
     }
 
@@ -191,14 +194,14 @@ internal sealed partial class TraySearch
         if (cancellation.IsCancellationRequested) return;
         // The best end within reach of this start bounds what any way from here can cost.
         if (!Promising(window.CostOfEnd(Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), minute + least, minute + mostFrom[0])) + LeastForHeat(minute, mostFrom[0], least)) || window.Pans?.Fits(minute, minute + least) == false) return;
-        for (var oven = 0; oven < ovens.Length; oven++) Enter(oven, minute, 0, 0, NoVisits);
+        for (var oven = 0; oven < ovens.Length; oven++) Enter(oven, minute, 0, 0, null);
     }
 
     /// <summary>Enters an oven in which the tray was before.</summary>
-    private void EnterAgain(int oven, int minute, int stage, long costSoFar, OvenVisit[] before)
+    private void EnterAgain(int oven, int minute, int stage, long costSoFar, Visiting? before)
     {
         var without = ovens[oven];
-        foreach (var visit in before)
+        foreach (var visit in Visits(before))
             if (visit.Oven == oven) ovens[oven] = ovens[oven].With(visit, bake.OnFloor);
         MarkTurns();
         Enter(oven, minute, stage, costSoFar, before);
@@ -207,7 +210,7 @@ internal sealed partial class TraySearch
     }
 
     /// <summary>Enters an oven at a minute for a stage, by every setting that lets the tray in.</summary>
-    private void Enter(int oven, int minute, int stage, long costSoFar, OvenVisit[] before)
+    private void Enter(int oven, int minute, int stage, long costSoFar, Visiting? before)
     {
         var timeline = ovens[oven];
         if (minute < timeline.OpenMin || minute >= timeline.CloseMin) return;
@@ -219,26 +222,19 @@ internal sealed partial class TraySearch
         if (decided != OvenTimeline.Undecided)
         {
             if (Bears(decided, celsius) && timeline.ChamberAt(minute) == decided)
-                Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, decided, decided);
+                Stay(Begin(oven, minute, stage, costSoFar, before), stage, minute, decided, decided);
             return;
         }
 
         var previous = timeline.RegionBefore(minute);
         if (previous is { } region && region.End == minute && Bears(region.LastSetting, celsius)
             && region.ChamberAtEnd == region.LastSetting)
-            Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, region.LastSetting, region.LastSetting);
+            Stay(Begin(oven, minute, stage, costSoFar, before), stage, minute, region.LastSetting, region.LastSetting);
         else if (timeline.Reaches(celsius) && timeline.CanBeAt(celsius, minute))
-            Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, celsius, celsius);
+            Stay(Begin(oven, minute, stage, costSoFar, before), stage, minute, celsius, celsius);
         // Heat that is meant for a later stage, or for a neighbour who is not in yet, lets it in as well.
         foreach (var other in Near(celsius))
-            if (timeline.Reaches(other) && timeline.CanBeAt(other, minute)) Stay(new Visiting(oven, minute, stage, costSoFar, before), stage, minute, other, other);
-    }
-
-    private sealed record Visiting(int Oven, int Start, int FirstStage, long CostSoFar, OvenVisit[] Before)
-    {
-        public List<int> StageEnds { get; } = [];
-
-        public bool IsRunning { get; init; }
+            if (timeline.Reaches(other) && timeline.CanBeAt(other, minute)) Stay(Begin(oven, minute, stage, costSoFar, before), stage, minute, other, other);
     }
 
     /// <summary>Stays for a stage from a minute on, with the chamber and the setting there.</summary>
@@ -248,7 +244,7 @@ internal sealed partial class TraySearch
         var wanted = bake.Stages[stage];
         var (now, set) = (chamber, setting);
         var last = Math.Min(from + wanted.MaxMin, Math.Min(timeline.CloseMin, timeline.FullFrom(from, bake.OnFloor)));
-        for (var minute = from; minute < last; minute++)
+        for (var minute = from; minute < last;)
         {
             var decided = timeline.SettingAt(minute);
             // What begins here begins with a tray entering, so the chamber must already be where it was promised.
@@ -259,18 +255,19 @@ internal sealed partial class TraySearch
             if (!Bears(set, wanted.TempC)) return;
             var enters = minute == visiting.Start && !visiting.IsRunning;
             if (!enters && timeline.Spoils(minute, now, set)) return;
-            settings[minute] = set;
-            now = timeline.StepAt(minute, now, set, enters ? 1 : 0);
-
-            var end = minute + 1;
-            if (end - from < wanted.MinMin) continue;
+            // Up to where the stage may end, minutes of one setting are gone through at once; where doors lose heat, each may be different.
+            var next = timeline.DoorLosesHeat ? minute + 1 : Math.Max(minute + 1, Math.Min(from + wanted.MinMin, timeline.SameUntil(minute, last)));
+            settings.AsSpan(minute, next - minute).Fill(set);
+            now = timeline.DoorLosesHeat ? timeline.StepAt(minute, now, set, enters ? 1 : 0) : timeline.Step(now, set, next - minute);
+            minute = next;
+            if (minute - from < wanted.MinMin) continue;
             if (stage == bake.Stages.Count - 1)
             {
-                Finish(visiting, end, now);
+                Finish(visiting, minute, now);
                 // As short as may be, unless the tray must not come out yet, or nobody is there to take it out.
-                if (end >= window.EndFrom && !LooksClosely && (visiting.IsRunning || timeline.Door.Serves(end, Together))) return;
+                if (minute >= window.EndFrom && !LooksClosely && (visiting.IsRunning || timeline.Door.Serves(minute, Together))) return;
             }
-            else if (end - from == wanted.MinMin || end - from == wanted.MaxMin || LooksClosely || SomethingTurns(end)) GoOn(visiting, stage + 1, end, now, set);
+            else if (minute - from == wanted.MinMin || minute - from == wanted.MaxMin || LooksClosely || SomethingTurns(minute)) GoOn(visiting, stage + 1, minute, now, set);
         }
     }
 
@@ -280,7 +277,8 @@ internal sealed partial class TraySearch
     private void GoOn(Visiting visiting, int stage, int minute, int chamber, int setting)
     {
         if (cancellation.IsCancellationRequested) return;
-        if (!MayEnd(visiting.CostSoFar, minute, stage)) return;
+        // It begins here, or in another oven after a move.
+        if (!MayEnd(visiting.CostSoFar, minute, minute + problem.TransferMin, stage)) return;
 
         visiting.StageEnds.Add(minute);
         DropAt(visiting, stage, minute, chamber, setting);
@@ -333,15 +331,32 @@ internal sealed partial class TraySearch
         var cost = CostWith(visiting, end, chamber);
         if (cost < 0) return;
         var costSoFar = visiting.CostSoFar + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
-        if (!MayEnd(costSoFar, end + problem.TransferMin, stage) || !IsHeld(visiting, end)) return;
-        OvenVisit[] visits = [.. visiting.Before, Visit(visiting, end, chamber)];
+        if (!MayEnd(costSoFar, end + problem.TransferMin, end + problem.TransferMin, stage) || !IsHeld(visiting, end)) return;
+        (visiting.End, visiting.ChamberAtEnd) = (end, chamber);
         for (var oven = 0; oven < ovens.Length; oven++)
             if (oven != visiting.Oven && isAllowed[oven])
             {
                 // A tray comes back only where it cannot be baked on where it is: more would be many ways for a gain that is hardly ever there.
-                if (!Array.Exists(visiting.Before, visit => visit.Oven == oven)) Enter(oven, end + problem.TransferMin, stage, costSoFar, visits);
-                else if (!ovens[visiting.Oven].Reaches(bake.Stages[stage].TempC)) EnterAgain(oven, end + problem.TransferMin, stage, costSoFar, visits);
+                if (!WasIn(oven, visiting.Before)) MoveTo(oven, end + problem.TransferMin, stage, costSoFar, visiting);
+                else if (!ovens[visiting.Oven].Reaches(bake.Stages[stage].TempC)) EnterAgain(oven, end + problem.TransferMin, stage, costSoFar, visiting);
             }
+    }
+
+    /// <summary>Enters another oven, unless an earlier look there showed that it costs too much from here on.</summary>
+    private void MoveTo(int oven, int minute, int stage, long costSoFar, Visiting? before)
+    {
+        if (minute >= settings.Length) return;
+        // What the last stage costs asks for nothing of how the tray came, but for hands and pans, which see the whole way.
+        if (stage < bake.Stages.Count - 1 || doors.HandsBind || window.Pans is not null)
+        {
+            Enter(oven, minute, stage, costSoFar, before);
+            return;
+        }
+
+        ref var look = ref looks[(oven * settings.Length) + minute];
+        if (look.Number == lookNumber && (look.CostsAtLeast == long.MaxValue || !Promising(costSoFar + look.CostsAtLeast))) return;
+        Enter(oven, minute, stage, costSoFar, before);
+        look = (lookNumber, best is null ? long.MaxValue : best.Cost - costSoFar);
     }
 
     private void Finish(Visiting visiting, int end, int chamber)
@@ -360,7 +375,8 @@ internal sealed partial class TraySearch
         if (cost < 0) return;
         var total = visiting.CostSoFar + ofEnd + (HeatTenths * (cost - ovens[visiting.Oven].Cost));
         if (!Promising(total) || !IsHeld(visiting, end) || (!visiting.IsRunning && !ovens[visiting.Oven].Door.Serves(end, Together))) return;
-        OvenVisit[] visits = [.. visiting.Before, Visit(visiting, end, chamber)];
+        (visiting.End, visiting.ChamberAtEnd) = (end, chamber);
+        var visits = Visits(visiting);
         if (window.Pans?.Fits(visits[0].Start, end) == false) return;
         if (!doors.HandsBind || AreServed(visits, Together)) best = new TrayPath(visits, total);
     }
@@ -371,9 +387,6 @@ internal sealed partial class TraySearch
         var cost = timeline.CostWith(visiting.Start, settings.AsSpan(visiting.Start, end - visiting.Start), chamber);
         return cost < 0 ? cost : cost + timeline.Door.CostWith(visiting.Start, end);
     }
-
-    private OvenVisit Visit(Visiting visiting, int end, int chamber) =>
-        new(visiting.Oven, visiting.Start, settings[visiting.Start..end], [.. visiting.StageEnds], chamber, visiting.FirstStage) { IsRunning = visiting.IsRunning };
 
     private bool Bears(int setting, int celsius) => Math.Abs(setting - celsius) <= problem.ToleranceC;
 }
