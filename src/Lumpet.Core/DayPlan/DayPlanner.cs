@@ -134,7 +134,7 @@ public static class DayPlanner
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times))], DayMaking.Of(aims, parcels), plan, snapshot.Mixer, calendar);
-        return new DayRound(aims, problem, plan, parcels, first.Mixed, first.Made, snapshot.Mixer) { Demands = first.Demands };
+        return new DayRound(aims, problem, plan, parcels, first.Mixed, first.Made, snapshot.Mixer, PansOfDay.Short(parcels)) { Demands = first.Demands };
     }
 
     /// <summary>Of pies that no oven bakes, the steps themselves come later: those that take what is not there in time.</summary>

@@ -16,17 +16,15 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Mixed">Dough batches, timed.</param>
 /// <param name="Made">Batches of what is made before the pies, timed.</param>
 /// <param name="Mixer">The mixer.</param>
+/// <param name="PansShort">Parcels that find their pans in use.</param>
 internal sealed record DayRound(
-    IReadOnlyList<LotAim> Aims, BakeProblem Problem, BakePlan Plan, IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, Mixer Mixer)
+    IReadOnlyList<LotAim> Aims, BakeProblem Problem, BakePlan Plan, IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, Mixer Mixer, IReadOnlyDictionary<Parcel, PanShort> PansShort)
 {
     /// <summary>What pies and doughs take of it.</summary>
     public IReadOnlyList<PreparationDemand> Demands { get; init; } = [];
 
-    /// <summary>Parcels that find their pans in use.</summary>
-    public IReadOnlyDictionary<Parcel, PanShort> PansShort { get; } = PansOfDay.Short(Parcels);
-
     /// <summary>What becomes of every lot.</summary>
-    public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Made, Mixer, PansOfDay.Short(Parcels));
+    public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Made, Mixer, PansShort);
 
     /// <summary>Ids of bakes of which a tray has no place in an oven.</summary>
     public IReadOnlySet<string> BakesLeftOut { get; } = Plan.Unplaced.Select(tray => tray.BakeId).ToHashSet();

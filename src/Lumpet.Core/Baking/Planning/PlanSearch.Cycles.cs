@@ -26,8 +26,10 @@ internal sealed partial class PlanSearch
     private TrayPath?[] home;
     private long homeCost;
     private long homeCostBefore = long.MaxValue;
-    private bool isAway;
     private int dull;
+
+    /// <summary>Whether it is at home with another plan than the best, having left that.</summary>
+    public bool IsAway { get; private set; }
 
     /// <summary>1 at the beginning of a cycle, down to 0 at its end.</summary>
     private double Warmth => 1 - (step % StepsInCycle / (double)StepsInCycle);
@@ -39,7 +41,7 @@ internal sealed partial class PlanSearch
     {
         if (other.BestCost >= BestCost) return;
         (best, BestCost) = (other.best, other.BestCost);
-        if (!isAway) (home, homeCost, current, currentCost) = (best, BestCost, best, BestCost);
+        if (!IsAway) (home, homeCost, current, currentCost) = (best, BestCost, best, BestCost);
     }
 
     /// <summary>Begins a cycle.</summary>
@@ -71,14 +73,14 @@ internal sealed partial class PlanSearch
         if (cost < homeCost) (home, homeCost) = (plan, cost);
         if (cost >= BestCost) return;
         (best, BestCost) = (plan, cost);
-        isAway = false;
+        IsAway = false;
     }
 
     /// <summary>Is at home from now on with the best plan after a large part of it was put together anew, whatever that costs.</summary>
     /// <returns>How many trays were put in.</returns>
     private int Leave()
     {
-        (home, homeCost, isAway) = (best, BestCost, false);
+        (home, homeCost, IsAway) = (best, BestCost, false);
         var next = (TrayPath?[])best.Clone();
         var open = LargePart(next);
         var work = Math.Max(1, open.Count);
@@ -88,7 +90,7 @@ internal sealed partial class PlanSearch
         if (cancellation.IsCancellationRequested) return work;
         LeaveOutWhatMissesItsBefore(next);
         if (!Fill(next) || unheld.Count > 0) return work;
-        (home, homeCost, isAway) = (next, CostOf(next), true);
+        (home, homeCost, IsAway) = (next, CostOf(next), true);
         Keep(home, homeCost);
         return work;
     }
