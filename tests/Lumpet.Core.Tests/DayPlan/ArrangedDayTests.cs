@@ -1,4 +1,5 @@
 using Lumpet.Core.Baking;
+using Lumpet.Core.Baking.Planning;
 using Lumpet.Core.DayPlan;
 using Lumpet.PlanChecking;
 using Xunit;
@@ -16,7 +17,7 @@ public sealed class ArrangedDayTests
 
     private static PlannedDay Planned(DayArrangement arrangement)
     {
-        var plan = DayPlanner.Plan(arrangement.Applied(Day), effort: 40);
+        var plan = DayPlanner.Plan(arrangement.Applied(Day), effort: BakePlanner.DefaultEffort);
         Assert.Empty(BakePlanChecker.Check(plan.Problem, plan.BakePlan).Faults);
         Assert.Empty(plan.Troubles);
         return plan;

@@ -7,12 +7,29 @@ internal sealed class PlanRemoval(PlanTrays trays, Dice dice)
     private const int LeastTrays = 2;
     private const int MostTrays = 24;
 
+    // How often each way of choosing is taken where mostly wholes are; they add up to 100.
+    private static readonly int[] OftenOf100 = [36, 36, 6, 8, 4, 6, 3, 1];
+
     // More loads take longer to put in again than the whole is worth; one that moves further rarely finds a better place.
     private const int MostRows = 40;
     private const int MostPlaces = 5;
 
+    /// <summary>
+    /// In which way trays are chosen. Whole loads and whole bakes win most for the time they take on feasts on which all is baked in
+    /// time; the others open what these do not, and find better places for what has none or is late.
+    /// </summary>
+    private int Way(bool ofWholes)
+    {
+        if (!ofWholes) return dice.Next(OftenOf100.Length);
+        var (way, at) = (0, dice.Next(100));
+        while ((at -= OftenOf100[way]) >= 0) way++;
+        return way;
+    }
+
     /// <summary>The trays to take out, with all that have no place yet; each once.</summary>
-    public List<int> Choose(TrayPath?[] plan)
+    /// <param name="plan">The plan.</param>
+    /// <param name="ofWholes">Whether mostly whole loads and whole bakes are taken.</param>
+    public List<int> Choose(TrayPath?[] plan, bool ofWholes)
     {
         var chosen = new HashSet<int>(trays.All.Where(tray => plan[tray.Index] is null).Select(tray => tray.Index));
         int[] placed = Placed(plan);
@@ -20,16 +37,15 @@ internal sealed class PlanRemoval(PlanTrays trays, Dice dice)
         {
             var first = placed[dice.Next(placed.Length)];
             var most = LeastTrays + dice.Next(Math.Max(1, Math.Min(MostTrays, placed.Length)));
-            // Whole loads and whole bakes win most for the time they take, measured on days and feasts; the others open what these do not.
-            var found = dice.Next(100) switch
+            var found = Way(ofWholes) switch
             {
-                < 36 => Loads(plan, placed, first, 1 + dice.Next(4)),
-                < 72 => Bakes(first, placed, 1 + dice.Next(3)),
-                < 78 => Near(plan, placed, first, most, sameOven: true),
-                < 86 => Near(plan, placed, first, most, sameOven: false),
-                < 90 => Stretch(plan, first),
-                < 96 => Costly(plan, placed, most),
-                < 99 => Alike(placed, first, most),
+                0 => Loads(plan, placed, first, 1 + dice.Next(4)),
+                1 => Bakes(first, placed, 1 + dice.Next(3)),
+                2 => Near(plan, placed, first, most, sameOven: true),
+                3 => Near(plan, placed, first, most, sameOven: false),
+                4 => Stretch(plan, first),
+                5 => Costly(plan, placed, most),
+                6 => Alike(placed, first, most),
                 _ => Any(placed, most),
             };
             chosen.UnionWith(found.Take(2 * MostTrays));

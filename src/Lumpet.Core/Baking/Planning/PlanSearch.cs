@@ -15,6 +15,9 @@ internal sealed partial class PlanSearch
     // With so few trays everything is tried every time.
     private const int FewTrays = 12;
 
+    // With so many trays most is won by taking out whole loads and whole bakes, where all is served.
+    private const int ManyTrays = 40;
+
     // One plan's last tray may be out later than another's so that the rest is cheaper, but hardly by more.
     private const int MinutesBeyond = 60;
 
@@ -133,8 +136,10 @@ internal sealed partial class PlanSearch
     /// <returns>How many trays it put in; at least 1.</returns>
     private int Step(double warmth)
     {
-        // What the other changes leave late after a while they leave late for long.
-        if (step >= StepsInCycle && IsLate(current) && dice.In100(8)) return Repack(warmth);
+        // What the other changes leave late after a while they leave late for long; where trays have no place there is more to win
+        // by finding them one.
+        var (isWhole, isLate) = (Array.TrueForAll(current, path => path is not null), trays.All.Any(tray => current[tray.Index]?.End > tray.Bake.DueMin));
+        if (step >= StepsInCycle && isWhole && isLate && dice.In100(8)) return Repack(warmth);
         if (dice.In100(15) && Shifted() is { } shifted)
         {
             Take(shifted, warmth);
@@ -142,7 +147,7 @@ internal sealed partial class PlanSearch
         }
 
         var next = (TrayPath?[])current.Clone();
-        List<int> open = removal.Choose(next);
+        List<int> open = removal.Choose(next, ofWholes: trays.All.Count > ManyTrays && isWhole && !isLate);
         foreach (var index in open) next[index] = null;
         if (!FillWithout(next, open)) return 1;
         PutBack(next, open);
@@ -151,9 +156,6 @@ internal sealed partial class PlanSearch
         Take(next, warmth);
         return Math.Max(1, open.Count);
     }
-
-    /// <summary>Whether a whole plan is late somewhere; where trays have no place there is more to win by finding them one.</summary>
-    private bool IsLate(TrayPath?[] plan) => trays.All.All(tray => plan[tray.Index] is not null) && trays.All.Any(tray => plan[tray.Index]!.End > tray.Bake.DueMin);
 
     /// <summary>
     /// Loads from some point on once more in nearly the order in which they are, each as soon as it can go in: where a day is late,
