@@ -69,6 +69,22 @@ public sealed class PlanSearchTests
     }
 
     [Fact]
+    public void A_pick_up_that_is_sooner_takes_what_is_baked_before_it_along()
+    {
+        BakeProblem DueAt(int due) => Problem(
+            [Oven(shelves: 2, close: 900)],
+            Bake("pear", trays: 8, due: due, stages: [new BakeStage(200, 30, 30)]),
+            Bake("plum", trays: 2, due: 700, stages: [new BakeStage(200, 30, 30)]));
+        var found = Search(DueAt(400), 1);
+        found.Run(2000);
+        Assert.Equal(10, found.Best.Count);
+        var search = Search(DueAt(340), 1);
+        search.StartFrom(found.Best);
+        foreach (var ((bake, number), way) in found.Best)
+            Assert.Equal((bake == "pear" ? way.Start - 60 : way.Start, bake == "pear" ? way.End - 60 : way.End), (search.Best[(bake, number)].Start, search.Best[(bake, number)].End));
+    }
+
+    [Fact]
     public void A_tray_that_is_out_in_time_only_because_it_is_carried_finds_its_way()
     {
         // The hearth must be empty by 47 and the finisher holds for 22 min at most: 47 and 5 on the way and 22 make the 74 that is asked for.

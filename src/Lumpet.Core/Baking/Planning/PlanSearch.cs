@@ -95,9 +95,19 @@ internal sealed partial class PlanSearch
     /// <param name="ways">The ways that trays could take alone.</param>
     public void StartFrom(IReadOnlyDictionary<(string Bake, int Tray), TrayPath> ways)
     {
+        TrayPath?[] wanted = [.. trays.All.Select(tray => tray.Running is null ? ways.GetValueOrDefault((tray.Bake.Id, tray.Number)) : null)];
+        // Where a pick-up is sooner than it was, what is baked before it is begun sooner too: it keeps its shape.
+        var late = trays.All.Where(tray => wanted[tray.Index]?.End > tray.Bake.DueMin).ToList();
+        StartFrom(wanted);
+        if (late.Count == 0) return;
+        var (until, by) = (late.Max(tray => wanted[tray.Index]!.Start), late.Max(tray => wanted[tray.Index]!.End - tray.Bake.DueMin));
+        StartFrom([.. wanted.Select(path => path?.Start <= until ? path.Later(-by) : path)]);
+    }
+
+    private void StartFrom(TrayPath?[] wanted)
+    {
         // What has begun goes on as it was found to.
         TrayPath?[] next = [.. current.Select((path, index) => trays.All[index].Running is null ? null : path)];
-        TrayPath?[] wanted = [.. trays.All.Select(tray => tray.Running is null ? ways.GetValueOrDefault((tray.Bake.Id, tray.Number)) : null)];
         var all = (TrayPath?[])next.Clone();
         foreach (var tray in trays.All)
             if (wanted[tray.Index] is { } way) all[tray.Index] = way;
