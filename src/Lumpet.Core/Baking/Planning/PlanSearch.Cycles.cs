@@ -9,8 +9,9 @@ internal sealed partial class PlanSearch
 {
     private const int StepsInCycle = 400;
 
-    // So many cycles without this much of the cost gained are enough.
+    // So many cycles without this much of the cost gained are enough; fewer where it is away from the best, for little is lost then.
     private const int DullCycles = 3;
+    private const int DullCyclesAway = 1;
     private const long HardlyAnything = 1000;
 
     // A cycle goes on from plans that are worse by up to what so many trays cost at its beginning, and by nothing at its end;
@@ -50,7 +51,7 @@ internal sealed partial class PlanSearch
     {
         var work = 0;
         if (IsGain(homeCost, homeCostBefore)) (dull, homeCostBefore) = (0, homeCost);
-        else if (++dull > DullCycles)
+        else if (++dull > (IsAway ? DullCyclesAway : DullCycles))
         {
             work = Leave();
             (dull, homeCostBefore) = (0, homeCost);
