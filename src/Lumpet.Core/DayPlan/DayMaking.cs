@@ -13,6 +13,9 @@ namespace Lumpet.Core.DayPlan;
 /// <summary>Everything that a day makes before its pies, pooled over all that takes it.</summary>
 internal sealed class DayMaking(ShiftCalendar calendar)
 {
+    // Of pies that no oven has taken; parcels count from 1.
+    private const string NoParcel = "0";
+
     private readonly MakingTimetable timetable = new(calendar);
 
     /// <summary>What lots take when their bakes are as late as they may be: the first guess, before any oven is planned.</summary>
@@ -126,7 +129,7 @@ internal sealed class DayMaking(ShiftCalendar calendar)
         return [HeatedTrays.After(bake.Step, new BakeAfter(BakeId(one.Batch, before.Step.Id), least, Math.Max(least, most + (between.Length == 0 ? Preparations.Making.MostBetweenMin : 0)), false))];
     }
 
-    private static PreparationDemand[] Expected(LotAim aim, int pies) => aim.Work.Takes.Count == 0 ? [] : Demands(aim.Work, pies, ExpectedTimes(aim), "1");
+    private static PreparationDemand[] Expected(LotAim aim, int pies) => aim.Work.Takes.Count == 0 ? [] : Demands(aim.Work, pies, ExpectedTimes(aim), NoParcel);
 
     /// <summary>When a lot is worked on if its bakes are as late as they may be.</summary>
     public static ParcelTimes ExpectedTimes(LotAim aim)

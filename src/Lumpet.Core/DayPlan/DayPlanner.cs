@@ -19,6 +19,9 @@ public static class DayPlanner
     private const int MostRounds = 8;
     private const int MostSearchedRounds = 8;
 
+    // Changes tried to level the hands' work for each oven plan that is built.
+    private const int LevellingPerEffort = 60;
+
     // While releases are still being found the standard orders are enough, and of a day of many trays the first of them.
     private const int EffortWhileLoosening = 6;
     private const int TraysForAllOrders = 80;
@@ -133,8 +136,9 @@ public static class DayPlanner
         var plan = BakePlanner.Plan(problem, effort, proves: false, progress: progress, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
-        var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times))], DayMaking.Of(aims, parcels), plan, snapshot.Mixer, calendar);
-        return new DayRound(aims, problem, plan, parcels, first.Mixed, first.Made, snapshot.Mixer, PansOfDay.Short(parcels)) { Demands = first.Demands };
+        var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot.Mixer, calendar);
+        var level = CrewLevelling.Of(snapshot, calendar, parcels, first.Mixed, first.Made, LevellingPerEffort * effort, patience.AtOnce);
+        return new DayRound(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels)) { Demands = first.Demands, MovedMin = level.MovedMin };
     }
 
     /// <summary>Of pies that no oven bakes, the steps themselves come later: those that take what is not there in time.</summary>
@@ -157,7 +161,7 @@ public static class DayPlanner
         .DefaultIfEmpty(work.Graph.Bakes[0]).First();
 
     /// <summary>The discs that so many pies of a lot take.</summary>
-    private static IEnumerable<DoughDemand> Demands(LotWork work, int pies, ParcelTimes times)
+    private static IEnumerable<DoughDemand> Demands(LotWork work, int pies, ParcelTimes times, Func<string, string>? taskId = null)
     {
         var lot = work.Lot;
         var pieces = PlanStumblesException.Over(lot, () => Scaling.Scale(lot.Product, lot.Pan, pies).Pieces);
@@ -169,7 +173,7 @@ public static class DayPlanner
             // Cut-outs that the trim gives take no disc.
             where disc > Mass.Zero
             select new DoughDemand(
-                lot.Product.DoughOf(piece), [lot.Id], $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, pies, piece, times.Start[node]);
+                lot.Product.DoughOf(piece), [lot.Id], $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, pies, piece, times.Start[node]) { TaskId = taskId?.Invoke(work.Graph.Nodes[node].Id) };
     }
 
     /// <summary>A disc is portioned on the scale, so it is rounded there, and a batch is the sum of what is portioned.</summary>

@@ -23,6 +23,9 @@ internal sealed record DayRound(
     /// <summary>What pies and doughs take of it.</summary>
     public IReadOnlyList<PreparationDemand> Demands { get; init; } = [];
 
+    /// <summary>By how many minutes a task was moved so that hands suffice, by its id; below 0 where it comes sooner. Tasks that were not moved are not there.</summary>
+    public IReadOnlyDictionary<string, int> MovedMin { get; init; } = new Dictionary<string, int>();
+
     /// <summary>What becomes of every lot.</summary>
     public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Made, Mixer, PansShort);
 

@@ -45,4 +45,8 @@ public sealed record DayOrder(Product Product, Pan Pan, int Count, int PickUpMin
 /// <param name="Name">"Afternoon", "Night".</param>
 /// <param name="StartMin">First minute.</param>
 /// <param name="EndMin">Minute after the last.</param>
-public sealed record DayShift(string Name, int StartMin, int EndMin);
+public sealed record DayShift(string Name, int StartMin, int EndMin)
+{
+    /// <summary>How many pairs of hands are there; null where nobody has said, and hands bind nothing.</summary>
+    public int? People { get; init; }
+}

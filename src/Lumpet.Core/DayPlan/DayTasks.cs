@@ -102,8 +102,11 @@ internal static class DayTasks
         }
     }
 
+    /// <summary>Id of a task of a parcel.</summary>
+    public static string Id(Parcel parcel, string stepId) => FormattableString.Invariant($"{parcel.Work.Lot.Id}/{parcel.Number}/{stepId}");
+
     private static DayTask Task(Parcel parcel, Lot lot, Step step, string caution, TaskKind kind, int start, int end) => new(
-        $"{lot.Id}/{parcel.Number}/{step.Id}",
+        Id(parcel, step.Id),
         lot.Id,
         step.Id,
         step.Name,

@@ -78,7 +78,7 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
     }
 
     /// <summary>The steps at which someone or an oven works, and what lies between each and what follows it: the waits, and its keeping after the last.</summary>
-    private static (List<Step> Worked, List<Span> Gaps) Worked(Making how)
+    internal static (List<Step> Worked, List<Span> Gaps) Worked(Making how)
     {
         var (worked, waits) = (new List<Step>(), new List<Span?>());
         foreach (var step in how.Method)
@@ -120,7 +120,7 @@ internal sealed class MakingTimetable(ShiftCalendar calendar)
     }
 
     /// <summary>The waits between what is timed; a last wait is over when the keeping begins, which it leaves its least.</summary>
-    private static IEnumerable<TimedStep> WithWaits(IReadOnlyList<Step> method, TimedStep[] times, int keptByMin)
+    internal static IEnumerable<TimedStep> WithWaits(IReadOnlyList<Step> method, TimedStep[] times, int keptByMin)
     {
         var worked = 0;
         for (var at = 0; at < method.Count; at++)

@@ -85,9 +85,11 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             if (graph.Nodes[node].IsBake || graph.BakeAhead(node) != bake) continue;
             var length = graph.Minutes(node, pies);
             StepEdge[] onward = [.. graph.Out(node).Where(edge => start[edge.To] != Unset)];
-            // Beside a bake: by its end.
-            var beside = graph.Into(node).Where(edge => edge.Kind == LinkKind.During && start[edge.From] != Unset).Select(edge => Math.Max(end[edge.From], start[edge.From] + edge.Lag.Least + length)).DefaultIfEmpty(int.MaxValue).Min();
-            var (byAim, byLeast) = (Math.Min(beside, onward.Min(edge => EndBy(edge, start[edge.To], aim: true))), Math.Min(beside, onward.Min(edge => EndBy(edge, start[edge.To], aim: false))));
+            // Beside a bake: by its end. After one: before what it leaves has waited too long.
+            var by = graph.Into(node).Where(edge => graph.Nodes[edge.From].IsBake && start[edge.From] != Unset)
+                .Select(edge => edge.Kind == LinkKind.During ? Math.Max(end[edge.From], start[edge.From] + edge.Lag.Least + length) : end[edge.From] + edge.Lag.Most + length)
+                .DefaultIfEmpty(int.MaxValue).Min();
+            var (byAim, byLeast) = (Math.Min(by, onward.Min(edge => EndBy(edge, start[edge.To], aim: true))), Math.Min(by, onward.Min(edge => EndBy(edge, start[edge.To], aim: false))));
             var aimed = calendar.LatestStart(length, byAim);
             var least = calendar.LatestStart(length, byLeast);
             var found = Keeps(aimed) ? aimed : least;

@@ -19,11 +19,9 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
         foreach (var made in round.Made)
             if (id.StartsWith(DayTasks.Id(made.Batch, string.Empty), StringComparison.Ordinal)) Made(made);
         foreach (var parcel in parcels)
-            if (id.StartsWith(Id(parcel, string.Empty), StringComparison.Ordinal)) Parcel(parcel);
+            if (id.StartsWith(DayTasks.Id(parcel, string.Empty), StringComparison.Ordinal)) Parcel(parcel);
         return reasons;
     }
-
-    private static string Id(Parcel parcel, string step) => FormattableString.Invariant($"{parcel.Work.Lot.Id}/{parcel.Number}/{step}");
 
     private void Batch(int at)
     {
@@ -36,8 +34,8 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
                where lots.Contains(parcel.Work.Lot.Id)
                from node in Enumerable.Range(0, parcel.Work.Graph.Nodes.Count)
                where parcel.Work.Graph.Nodes[node].UsesDough && parcel.Times.Start[node] >= batch.NeededMin
-               select new TaskLink(Id(parcel, parcel.Work.Graph.Nodes[node].Id), parcel.Times.Start[node] - batch.NeededMin, 0),
-            .. batch.Discs.Where(disc => disc.TaskId is not null && taskIds.Contains(disc.TaskId)).DistinctBy(disc => disc.TaskId).Select(disc => new TaskLink(disc.TaskId!, disc.NeededMin - batch.NeededMin, 0)),
+               select new TaskLink(DayTasks.Id(parcel, parcel.Work.Graph.Nodes[node].Id), parcel.Times.Start[node] - batch.NeededMin, 0),
+            .. batch.Discs.Where(disc => disc.Piece is null && disc.TaskId is not null && taskIds.Contains(disc.TaskId)).DistinctBy(disc => disc.TaskId).Select(disc => new TaskLink(disc.TaskId!, disc.NeededMin - batch.NeededMin, 0)),
         ];
         var rest = batch.NeededMin - batch.RestStartMin;
         var spare = rest - batch.Dough.Rest.Least;
@@ -74,7 +72,7 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
          select new TaskLink(DayTasks.Id(one.Batch, Last(one).Step.Id), use.NeededMin - Last(one).EndMin, 0))
         .Concat(
             from batch in batches
-            from portion in batch.Discs.Where(disc => disc.TaskId == taskId).Take(1)
+            from portion in batch.Discs.Where(disc => disc.Piece is null && disc.TaskId == taskId).Take(1)
             select new TaskLink(DayTasks.Id(batch, DayTasks.Rest), portion.NeededMin - batch.NeededMin, 0));
 
     /// <summary>Where it is kept or thaws, or where neither comes between, its last step.</summary>
@@ -139,17 +137,17 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
     private void Parcel(Parcel parcel)
     {
         var (graph, times) = (parcel.Work.Graph, parcel.Times);
-        for (var node = 0; node < graph.Nodes.Count; node++) reasons[Id(parcel, graph.Nodes[node].Id)] = Node(parcel, node);
+        for (var node = 0; node < graph.Nodes.Count; node++) reasons[DayTasks.Id(parcel, graph.Nodes[node].Id)] = Node(parcel, node);
         foreach (var edge in graph.Edges)
         {
             TimedStep[] waits = [.. DayTasks.Waits(edge, times)];
             for (var at = 0; at < waits.Length; at++)
             {
                 var (wait, minutes) = (waits[at].Step.Wait!, waits[at].EndMin - waits[at].StartMin);
-                reasons[Id(parcel, waits[at].Step.Id)] = new TaskReason(
+                reasons[DayTasks.Id(parcel, waits[at].Step.Id)] = new TaskReason(
                     Say($"{Long(wait.Least)} at least, {Long(wait.Aim)} wanted, {Long(wait.Most)} at most; here {Long(minutes)}"),
-                    [new TaskLink(Id(parcel, at == 0 ? graph.Nodes[edge.From].Id : waits[at - 1].Step.Id), 0, 0)],
-                    [new TaskLink(Id(parcel, at == waits.Length - 1 ? graph.Nodes[edge.To].Id : waits[at + 1].Step.Id), 0, 0)],
+                    [new TaskLink(DayTasks.Id(parcel, at == 0 ? graph.Nodes[edge.From].Id : waits[at - 1].Step.Id), 0, 0)],
+                    [new TaskLink(DayTasks.Id(parcel, at == waits.Length - 1 ? graph.Nodes[edge.To].Id : waits[at + 1].Step.Id), 0, 0)],
                     minutes - wait.Least,
                     Say($"\"{graph.Nodes[edge.To].Name}\" comes later than {At(times.Start[edge.To])}"));
             }
@@ -164,7 +162,7 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
             ? batches.Where(batch => batch.NeededMin <= times.Start[node] && batch.Discs.Any(disc => disc.IsDiscOf(parcel.Work.Lot.Id)))
                 .Select(batch => new TaskLink(DayTasks.Id(batch, DayTasks.Rest), times.Start[node] - batch.NeededMin, 0))
             : [];
-        TaskLink[] made = [.. MadeFor(Id(parcel, graph.Nodes[node].Id))];
+        TaskLink[] made = [.. MadeFor(DayTasks.Id(parcel, graph.Nodes[node].Id))];
         var slip = onward.Where(edge => edge.Carries).Select(edge => times.Start[edge.To] - times.End[node] - edge.Lag.Least).DefaultIfEmpty(parcel.Work.Lot.PickUpMin - times.End[node]).Min();
         var shift = ShiftLeft(times.End[node]);
         var longer = graph.Nodes[node].IsBake ? stays.Longer(parcel.Work.BakeId(node), parcel.Trays, graph.Nodes[node].HeatedTrayMin) : (Minutes: int.MaxValue, Ends: Empty);
@@ -187,8 +185,8 @@ internal sealed class ReasonSearch(DayRound round, DoughBatch[] batches, IReadOn
 
     /// <summary>What stands next to a node: the wait beside it, or where there is none the other node.</summary>
     private static TaskLink Link(Parcel parcel, StepEdge edge, int other, Step? wait) => wait is not null
-        ? new TaskLink(Id(parcel, wait.Id), 0, 0)
-        : new TaskLink(Id(parcel, parcel.Work.Graph.Nodes[other].Id), parcel.Times.Start[edge.To] - parcel.Times.End[edge.From], edge.Lag.Least);
+        ? new TaskLink(DayTasks.Id(parcel, wait.Id), 0, 0)
+        : new TaskLink(DayTasks.Id(parcel, parcel.Work.Graph.Nodes[other].Id), parcel.Times.Start[edge.To] - parcel.Times.End[edge.From], edge.Lag.Least);
 
     private PlanText Why(Parcel parcel, int node, StepEdge[] onward)
     {

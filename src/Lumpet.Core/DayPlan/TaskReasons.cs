@@ -31,8 +31,14 @@ internal sealed class TaskReasons(DayRound round, DoughBatch[] batches, IReadOnl
     public bool TryGetValue(string key, [MaybeNullWhen(false)] out TaskReason value)
     {
         value = null;
-        return ids.Contains(key) && new ReasonSearch(round, batches, stretches, ids).Of(key).TryGetValue(key, out value);
+        if (!ids.Contains(key) || !new ReasonSearch(round, batches, stretches, ids).Of(key).TryGetValue(key, out var found)) return false;
+        value = round.MovedMin.TryGetValue(key, out var moved) ? found with { Why = ForHands(moved) } : found;
+        return true;
     }
+
+    private static PlanText ForHands(int movedMin) => movedMin < 0
+        ? PlanText.Say($"{PlanText.Long(-movedMin)} sooner than what follows needs it: so everyone who is there suffices")
+        : PlanText.Say($"{PlanText.Long(movedMin)} later than it could be: so everyone who is there suffices");
 
     /// <inheritdoc/>
     public IEnumerator<KeyValuePair<string, TaskReason>> GetEnumerator() => ids.Select(id => KeyValuePair.Create(id, this[id])).GetEnumerator();

@@ -13,7 +13,7 @@ namespace Lumpet.Core.Dough;
 /// <param name="NeededMin">When it is taken.</param>
 public sealed record DoughDemand(DoughFormula Dough, IReadOnlyList<string> LotIds, string Label, Mass Disc, int Count, DoughPiece? Piece, int NeededMin)
 {
-    /// <summary>The task that takes it, where it is no disc.</summary>
+    /// <summary>The task that takes it; null while no task is planned.</summary>
     public string? TaskId { get; init; }
 
     /// <summary>Whether it is a disc of pies of this lot.</summary>

@@ -1,5 +1,6 @@
 using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Planning;
+using Lumpet.Core.Scheduling;
 using Xunit;
 using static Lumpet.Core.Tests.Baking.Problems;
 

@@ -17,7 +17,8 @@ public sealed class AnyDayTests
         Gen.Select(AnyOrder.Array[1, 5], Gen.Int[0, 480], Gen.Int[60, 700]).Select((orders, pause, night) => Snapshot(orders) with
         {
             // The night begins after any pause, also none, and may be short.
-            Shifts = [new DayShift("Afternoon", 0, 480), new DayShift("Night", 480 + pause, 480 + pause + night)],
+            // On most days so many people are there, more of them in one of the shifts; on the others nobody has said.
+            Shifts = [new DayShift("Afternoon", 0, 480) { People = pause % 5 == 0 ? null : pause % 5 }, new DayShift("Night", 480 + pause, 480 + pause + night) { People = night % 5 == 0 ? null : night % 4 + 1 }],
             // Doors that lose heat, hands that take their time and pans that are counted, each on every third day.
             OpenCPerTray = pause % 3 == 1 ? pause / 30 : 0,
             Ovens = [.. Snapshot().Ovens.Select(oven => oven with { ActionMin = night % 3 == 1 ? 2 : 0 })],
@@ -35,6 +36,7 @@ public sealed class AnyDayTests
         foreach (var lot in plan.Lots) LotHolds(plan, lot);
         DoughHolds(plan);
         PansHold(plan);
+        HandsHold(plan, snapshot);
 
         // Whoever is not boxed in time is named, and nobody else.
         foreach (var wave in plan.Waves.Where(wave => wave.SpareMin is null or < 0))
@@ -67,6 +69,14 @@ public sealed class AnyDayTests
                 Assert.True(tasks[step.Id].EndMin - tasks[step.Id].StartMin >= step.Wait!.Least, $"{step.Id} {tasks[step.Id]}");
             foreach (var link in lot.Product.Process.Links)
                 Assert.True(tasks[link.After].StartMin - tasks[link.Before].EndMin >= link.Lag.Least, $"{link}");
+            if (plan.Fates.First(fate => fate.Lot == lot).Unfit == 0)
+            {
+                foreach (var step in lot.Product.Process.Steps.Where(step => step.Wait is not null))
+                    Assert.True(tasks[step.Id].EndMin - tasks[step.Id].StartMin <= step.Wait!.Most, $"{step.Id} {tasks[step.Id]}");
+                foreach (var link in lot.Product.Process.Links)
+                    Assert.True(tasks[link.After].StartMin - tasks[link.Before].EndMin <= link.Lag.Most, $"{link}");
+            }
+
             var done = tasks["box"].EndMin;
             if (done > lot.PickUpMin) Assert.Contains(plan.Troubles, trouble => trouble.LotId == lot.Id && (trouble.Kind == TroubleKind.Unfit || trouble.LateMin >= done - lot.PickUpMin));
         }
@@ -80,6 +90,19 @@ public sealed class AnyDayTests
             var parcels = plan.Tasks.Where(task => lots.Any(lot => lot.Id == task.LotId)).GroupBy(task => task.Id[..task.Id.LastIndexOf('/')])
                 .Select(tasks => (From: tasks.Single(task => task.StepId == "line").StartMin, To: tasks.Single(task => task.StepId == "box").EndMin, tasks.First().Pies)).ToArray();
             Assert.All(parcels, parcel => Assert.InRange(parcels.Where(other => other.From <= parcel.From && other.To > parcel.From).Sum(other => other.Pies), 1, lots.First().Pan.Owned!.Value));
+        }
+    }
+
+    /// <summary>Where all pies can be made, no more people are at work than are there.</summary>
+    private static void HandsHold(PlannedDay plan, DaySnapshot snapshot)
+    {
+        if (plan.Fates.Any(fate => fate.Unfit > 0)) return;
+        DayTask[] work = [.. plan.Tasks.Where(task => task.Kind == TaskKind.Hands)];
+        foreach (var minute in work.Select(task => task.StartMin).Distinct())
+        {
+            DayShift[] now = [.. snapshot.Shifts.Where(shift => shift.StartMin <= minute && minute < shift.EndMin)];
+            if (now.All(shift => shift.People is not null))
+                Assert.True(work.Count(task => task.StartMin <= minute && minute < task.EndMin) <= now.Sum(shift => shift.People), $"minute {minute}");
         }
     }
 

@@ -1,3 +1,5 @@
+using Lumpet.Core.Scheduling;
+
 namespace Lumpet.Core.Baking.Planning;
 
 /// <summary>Chooses which trays of a plan are taken out together: those that lie near one another in some way.</summary>

@@ -1,3 +1,5 @@
+using Lumpet.Core.Scheduling;
+
 namespace Lumpet.Core.Baking.Planning;
 
 /// <summary>

@@ -1,3 +1,5 @@
+using Lumpet.Core.Scheduling;
+
 namespace Lumpet.Core.Baking.Planning;
 
 /// <summary>Finds the cheapest way for one tray through ovens that already hold others.</summary>

@@ -1,4 +1,4 @@
-namespace Lumpet.Core.Baking.Planning;
+namespace Lumpet.Core.Scheduling;
 
 /// <summary>A generator of numbers of our own choosing: the framework's may change between versions, and then so would plans.</summary>
 internal sealed class Dice(int seed)

@@ -1,0 +1,46 @@
+using Lumpet.Core.Dough;
+using Lumpet.Core.Scheduling;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>
+/// Moves work so that no more hands are wanted at a minute than are there. The ovens stay as they are planned; work around them
+/// gives way by as few minutes as can be, within what its lags, its keeping, the mixer and the shifts allow. Pies whose work finds
+/// no hands stay where they were and take none, so that they hold up nobody else.
+/// </summary>
+/// <param name="Parcels">The parcels, moved.</param>
+/// <param name="Mixed">Dough batches, moved.</param>
+/// <param name="Made">What is made before the pies, moved.</param>
+/// <param name="MovedMin">By how many minutes each task that is moved is, by its id; below 0 where it comes sooner.</param>
+internal sealed record CrewLevelling(
+    IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, IReadOnlyDictionary<string, int> MovedMin)
+{
+    // What finds no hands is let go, and the rest is levelled once more without it.
+    private const int MostTries = 5;
+
+    /// <summary>Levels a round; where nobody has said how many people are there, nothing moves.</summary>
+    /// <param name="snapshot">What is asked.</param>
+    /// <param name="calendar">Its shifts.</param>
+    /// <param name="parcels">Parcels, timed without regard to hands.</param>
+    /// <param name="mixed">Dough batches, likewise.</param>
+    /// <param name="made">What is made before the pies, likewise.</param>
+    /// <param name="effort">Changes tried.</param>
+    /// <param name="cancellation">Ends the search for something better.</param>
+    public static CrewLevelling Of(
+        DaySnapshot snapshot, ShiftCalendar calendar, IReadOnlyList<Parcel> parcels, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, int effort, CancellationToken cancellation)
+    {
+        var none = new CrewLevelling(parcels, mixed, made, new Dictionary<string, int>());
+        if (snapshot.Shifts.All(shift => shift.People is null)) return none;
+        var letGo = new Dictionary<string, PlanText>();
+        for (var tries = 0; tries < MostTries; tries++)
+        {
+            var work = new CrewWork(snapshot, calendar, parcels, mixed, made, letGo.Keys.ToHashSet());
+            var found = Scheduler.Plan(work.Problem, effort, cancellation: cancellation);
+            var without = work.WithoutHands(found).ToArray();
+            if (without.Length == 0) return new MovedWork(work, found).Of(none, letGo);
+            foreach (var (owner, why) in without) letGo.TryAdd(owner, why);
+        }
+
+        return none with { Parcels = MovedWork.WithMisfits(parcels, letGo) };
+    }
+}

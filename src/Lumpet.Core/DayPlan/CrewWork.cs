@@ -1,0 +1,213 @@
+using Lumpet.Core.Dough;
+using Lumpet.Core.Scheduling;
+using Lumpet.Core.Steps;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>A round's work as activities that share hands and the mixer. Bakes stand where they are and need neither.</summary>
+internal sealed class CrewWork
+{
+    private const int Hands = 0;
+    private const int MixerBowl = 1;
+
+    // As many as nobody ever wants at once, where nobody has said how many there are.
+    private const int Unlimited = 1_000_000;
+
+    // What is late anyway may be so much later before it counts as having no place.
+    private const int MostLaterMin = 180;
+
+    private static readonly Need[] OnePair = [new Need(Hands, 1)];
+    private static readonly Need[] OnePairAndBowl = [new Need(Hands, 1), new Need(MixerBowl, 1)];
+
+    private readonly DaySnapshot snapshot;
+    private readonly ShiftCalendar calendar;
+    private readonly HashSet<string> letGo;
+    private readonly List<Activity> activities = [];
+    private readonly List<Lag> lags = [];
+    private readonly List<(string Owner, string Name, IReadOnlyList<string> Lots)> about = [];
+    private readonly Dictionary<string, int> byTask = [];
+    private readonly ILookup<string, string> parcelsOf;
+
+    /// <summary>The work of a round.</summary>
+    /// <param name="snapshot">What is asked.</param>
+    /// <param name="calendar">Its shifts.</param>
+    /// <param name="parcels">Parcels, timed without regard to hands.</param>
+    /// <param name="mixed">Dough batches, likewise.</param>
+    /// <param name="made">What is made before the pies, likewise.</param>
+    /// <param name="letGo">What takes no hands and stays where it is: parcels and batches, by their names here.</param>
+    public CrewWork(DaySnapshot snapshot, ShiftCalendar calendar, IReadOnlyList<Parcel> parcels, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, IReadOnlySet<string> letGo)
+    {
+        (this.snapshot, this.calendar) = (snapshot, calendar);
+        // What comes too late already stays where that is said of it.
+        this.letGo = mixed.Where(one => one.Short > 0).Select(one => Owner(one.Batch)).Concat(made.Where(one => one.Short > 0).Select(one => one.Batch.Id)).Concat(letGo).ToHashSet();
+        parcelsOf = parcels.ToLookup(parcel => parcel.Work.Lot.Id, Owner);
+        foreach (var parcel in parcels) Add(parcel);
+        foreach (var one in mixed) Add(one);
+        foreach (var one in made) Add(one);
+        foreach (var one in mixed) Tie(one);
+        foreach (var one in made) Tie(one);
+        int[] turns = [.. snapshot.Shifts.SelectMany(shift => new[] { shift.StartMin, shift.EndMin }).Append(0).Distinct().Order()];
+        Problem = new ScheduleProblem(activities, lags, [new Resource("hands", [.. turns.Select(minute => new CapacityFrom(minute, PeopleAt(minute)))]), Resource.Always("mixer", 1)]);
+    }
+
+    /// <summary>The problem.</summary>
+    public ScheduleProblem Problem { get; }
+
+    /// <summary>Index of a task's activity; null where it is not part of this.</summary>
+    public int? Find(string taskId) => byTask.TryGetValue(taskId, out var at) ? at : null;
+
+    /// <summary>Name of a parcel here.</summary>
+    public static string Owner(Parcel parcel) => DayTasks.Id(parcel, string.Empty);
+
+    private static string Owner(DoughBatch batch) => DayTasks.Id(batch, string.Empty);
+
+    /// <summary>Parcels and batches with work that found no hands, and why; with a batch the parcels that take of it.</summary>
+    public IEnumerable<(string Owner, PlanText Why)> WithoutHands(Schedule found)
+    {
+        for (var at = 0; at < activities.Count; at++)
+        {
+            if (found.Starts[at] is not null || activities[at].Needs.Count == 0) continue;
+            var (owner, name, lots) = about[at];
+            var (wish, people) = (activities[at].WishMin, PeopleAt(activities[at].WishMin));
+            var why = PlanText.Say($"\"{name}\" finds no free hands around {PlanText.At(wish)}: {(people == 1 ? "one pair is" : $"{people} pairs are")} there, all at other work that cannot move");
+            yield return (owner, why);
+            foreach (var parcel in lots.SelectMany(lot => parcelsOf[lot])) yield return (parcel, why);
+        }
+    }
+
+    /// <summary>How many pairs of hands are there at a minute; as many as anybody wants where nobody has said.</summary>
+    private int PeopleAt(int minute) => snapshot.Shifts.Where(shift => shift.StartMin <= minute && minute < shift.EndMin).Sum(shift => shift.People ?? Unlimited);
+
+    /// <summary>Adds the work of a parcel. Work that does not fit around its bakes anyway is left out of it.</summary>
+    private void Add(Parcel parcel)
+    {
+        if (parcel.Times.Misfits.Count > 0) return;
+        var (graph, times, lot) = (parcel.Work.Graph, parcel.Times, parcel.Work.Lot);
+        var index = new int[graph.Nodes.Count];
+        for (var node = 0; node < graph.Nodes.Count; node++)
+        {
+            var (start, length, isBake) = (times.Start[node], times.End[node] - times.Start[node], graph.Nodes[node].IsBake);
+            var latest = graph.IsLast(node) ? (times.End[node] <= lot.PickUpMin ? lot.PickUpMin - length : start + MostLaterMin) : ScheduleProblem.MostMinutes;
+            index[node] = Add(Owner(parcel), graph.Nodes[node].Name, [], DayTasks.Id(parcel, graph.Nodes[node].Id), new Activity(string.Empty, length, start, isBake ? [] : OnePair)
+            {
+                EarliestMin = isBake ? start : 0,
+                LatestMin = isBake ? start : latest,
+                PerMinEarlier = parcel.Pies,
+                PerMinLater = parcel.Pies,
+                Weight = parcel.Pies,
+            });
+        }
+
+        foreach (var edge in graph.Edges) Add(graph, times, edge, index[edge.From], index[edge.To]);
+    }
+
+    private void Add(StepGraph graph, ParcelTimes times, StepEdge edge, int from, int to)
+    {
+        var later = activities[to];
+        switch (edge.Kind)
+        {
+            case LinkKind.During:
+                // Beside a bake, which stands where it is.
+                var by = Math.Max(times.End[edge.From], times.Start[edge.From] + edge.Lag.Least + later.Minutes);
+                activities[to] = later with { EarliestMin = Math.Max(later.EarliestMin, times.Start[edge.From] + edge.Lag.Least), LatestMin = Math.Min(later.LatestMin, by - later.Minutes) };
+                return;
+            case LinkKind.DayBefore:
+                // On whichever side of midnight each is, it stays.
+                var midnight = calendar.DayBefore(times.Start[edge.To]);
+                activities[from] = activities[from] with { LatestMin = Math.Min(activities[from].LatestMin, midnight - activities[from].Minutes) };
+                activities[to] = later with { EarliestMin = Math.Max(later.EarliestMin, midnight) };
+                break;
+        }
+
+        // The ovens' own lags are theirs.
+        if (!graph.Nodes[edge.From].IsBake || !graph.Nodes[edge.To].IsBake) Follow(from, to, edge.Lag.Least, edge.Lag.Most);
+    }
+
+    /// <summary>Adds mixing and turns of a batch.</summary>
+    private void Add(MixedBatch one)
+    {
+        var (batch, method) = (one.Batch, one.Batch.Dough.Method);
+        var weight = Math.Max(1, batch.Discs.Sum(disc => disc.Count));
+        var before = Add(batch, DayTasks.Mix, "Mix", Free(batch.Dough.MixMinutes, batch.MixStartMin, batch.Dough.IsMixed ? OnePairAndBowl : OnePair, weight));
+        for (var turn = 0; turn < batch.Turns.Count; turn++)
+        {
+            var next = Add(batch, DayTasks.Turn(turn), "Turn", Free(method.TurnMinutes, batch.Turns[turn], OnePair, weight));
+            Follow(before, next, turn == 0 ? 0 : method.TurnRestMinutes, null);
+            before = next;
+        }
+    }
+
+    /// <summary>Ties a batch to what takes its dough.</summary>
+    private void Tie(MixedBatch one)
+    {
+        var (batch, turns) = (one.Batch, one.Batch.Turns.Count);
+        var last = byTask[DayTasks.Id(batch, turns == 0 ? DayTasks.Mix : DayTasks.Turn(turns - 1))];
+        var cold = turns == 0 ? 0 : batch.Dough.Method.TurnRestMinutes;
+        Tie(last, cold + batch.Dough.Rest.Least, cold + batch.Dough.Rest.Most, batch.NeededMin, batch.Discs.Select(disc => (disc.TaskId, disc.NeededMin)));
+    }
+
+    /// <summary>Adds the steps of something that is made first.</summary>
+    private void Add(MadeBatch one)
+    {
+        var (_, gaps) = MakingTimetable.Worked(one.Batch.How);
+        int? before = null;
+        foreach (var (step, at) in one.Steps.Where(step => step.Step.Wait is null).Select((step, at) => (step, at)))
+        {
+            var length = step.EndMin - step.StartMin;
+            var next = Add(one.Batch.Id, $"{step.Step.Name}, {one.Batch.About}", one.Batch.LotIds, DayTasks.Id(one.Batch, step.Step.Id), step.Step.IsBake
+                ? new Activity(string.Empty, length, step.StartMin, []) { EarliestMin = step.StartMin, LatestMin = step.StartMin, Weight = 1 }
+                : Free(length, step.StartMin, OnePair, Math.Max(1, one.Batch.Uses.Sum(use => use.Pies))));
+            if (before is { } from) Follow(from, next, gaps[at - 1].Least, gaps[at - 1].Most);
+            before = next;
+        }
+    }
+
+    /// <summary>Ties a batch to what takes of it.</summary>
+    private void Tie(MadeBatch one)
+    {
+        var (worked, gaps) = MakingTimetable.Worked(one.Batch.How);
+        Tie(byTask[DayTasks.Id(one.Batch, worked[^1].Id)], gaps[^1].Least, gaps[^1].Most, one.Batch.NeededMin, one.Batch.Uses.Select(use => ((string?)use.TaskId, use.NeededMin)));
+    }
+
+    /// <summary>What is taken of a batch comes after it; it waits no longer than it keeps for what takes it first.</summary>
+    private void Tie(int last, int least, int most, int neededMin, IEnumerable<(string? TaskId, int NeededMin)> takers)
+    {
+        var isKept = false;
+        foreach (var (taskId, needed) in takers.OrderBy(taker => taker.NeededMin).DistinctBy(taker => taker.TaskId))
+        {
+            if (taskId is not null && Find(taskId) is { } to)
+            {
+                Follow(last, to, least, needed == neededMin && !isKept ? Math.Max(least, most) : null);
+                isKept |= needed == neededMin;
+            }
+            else
+            {
+                // Nothing that is looked at here takes it: it is there by its minute, as it was.
+                var one = activities[last];
+                activities[last] = one with { LatestMin = Math.Min(one.LatestMin, Math.Max(one.WishMin, needed - least - one.Minutes)) };
+            }
+        }
+    }
+
+    /// <summary>One after another, within limits that they keep where they are: what breaks them already, and is said to, breaks them no more than that.</summary>
+    private void Follow(int from, int to, int least, int? most)
+    {
+        var now = activities[to].WishMin - (activities[from].WishMin + activities[from].Minutes);
+        lags.Add(new Lag(from, to, Math.Min(least, now), most is { } limit ? Math.Max(limit, now) : null));
+    }
+
+    private static Activity Free(int minutes, int wishMin, Need[] needs, long weight) => new(string.Empty, minutes, wishMin, needs) { Weight = weight };
+
+    private int Add(DoughBatch batch, string what, string name, Activity activity) => Add(Owner(batch), $"{name}, {batch.Dough.Name}", batch.LotIds, DayTasks.Id(batch, what), activity);
+
+    private int Add(string owner, string name, IReadOnlyList<string> lots, string taskId, Activity activity)
+    {
+        byTask[taskId] = activities.Count;
+        about.Add((owner, name, lots));
+        // What is let go is one pair of hands less to find; the bowl that it is in is in use all the same.
+        activities.Add(letGo.Contains(owner)
+            ? activity with { Id = taskId, Needs = [.. activity.Needs.Where(need => need.Resource != Hands)], EarliestMin = activity.WishMin, LatestMin = activity.WishMin }
+            : activity with { Id = taskId });
+        return activities.Count - 1;
+    }
+}
