@@ -95,6 +95,9 @@ internal static class TestBakery
         Midnights = [720, 2160],
     };
 
+    /// <summary>The same day with so many people in each of its shifts.</summary>
+    public static DaySnapshot Crew(int? people, DaySnapshot day) => day with { Shifts = [.. day.Shifts.Select(shift => shift with { People = people })] };
+
     public static DayOrder Order(Product product, int count, int pickUp, Pan? pan = null) => new(product, pan ?? Pan23, count, pickUp, "kiosk");
 
     public static Ingredient Ingredient(string id) => new(id, id, id is "flour" ? ["wheat"] : id is "butter" or "milk" ? ["milk"] : []);

@@ -40,7 +40,8 @@ public sealed record BakeryDraft(
 /// <param name="DayOffset">0 for the day of the pick-ups, -1 for the day before, -2 for the one before that.</param>
 /// <param name="Start">Local clock time, "12:00".</param>
 /// <param name="LengthMin">How long it lasts.</param>
-public sealed record ShiftDraft(string? Name, int? DayOffset, string? Start, int? LengthMin);
+/// <param name="People">How many people work in it; null where hands are not to limit the plan.</param>
+public sealed record ShiftDraft(string? Name, int? DayOffset, string? Start, int? LengthMin, int? People = null);
 
 /// <summary>An oven as described.</summary>
 /// <param name="Name">The name shown.</param>

@@ -51,7 +51,7 @@ public static class BakeryReader
         bakery.Mixer.SmallestBatch.Kilograms,
         bakery.Mixer.LargestBatch.Kilograms,
         [.. bakery.Shifts.Select(shift => new ShiftDraft(
-            shift.Name, shift.DayOffset, OnTheWall.Format(LocalTime.Midnight.PlusMinutes(shift.StartMinute)), shift.LengthMin))],
+            shift.Name, shift.DayOffset, OnTheWall.Format(LocalTime.Midnight.PlusMinutes(shift.StartMinute)), shift.LengthMin, shift.People))],
         [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC, oven.FloorPlaces, oven.HourPrice, oven.ActionMin == 0 ? null : oven.ActionMin))],
         [.. pans.Select(PanReader.Write)],
         Naming.Of(bakery.Cups),
@@ -99,7 +99,10 @@ public static class BakeryReader
             checks.Name($"{path}.name", shift.Name, "A shift", 40),
             checks.Whole($"{path}.dayOffset", shift.DayOffset, -2, 0, "days from the pick-ups"),
             (start.Hour * 60) + start.Minute,
-            checks.Whole($"{path}.lengthMin", shift.LengthMin, 15, MinutesOfADay, "min"));
+            checks.Whole($"{path}.lengthMin", shift.LengthMin, 15, MinutesOfADay, "min"))
+        {
+            People = shift.People is null ? null : checks.Whole($"{path}.people", shift.People, 1, ShiftRecord.MostPeople, "people"),
+        };
     }
 
     private static void Overlaps(FieldChecks checks, ShiftRecord[] shifts)

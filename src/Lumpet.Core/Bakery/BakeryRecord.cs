@@ -41,4 +41,11 @@ public sealed record BakeryRecord(
 /// <param name="DayOffset">0 for that day, -1 for the day before.</param>
 /// <param name="StartMinute">Minute of the day at which it begins.</param>
 /// <param name="LengthMin">How long it lasts.</param>
-public sealed record ShiftRecord(string Name, int DayOffset, int StartMinute, int LengthMin);
+public sealed record ShiftRecord(string Name, int DayOffset, int StartMinute, int LengthMin)
+{
+    /// <summary>The most people that a shift can have.</summary>
+    public const int MostPeople = 60;
+
+    /// <summary>How many people work in it; null where nobody has said, and hands limit nothing.</summary>
+    public int? People { get; init; }
+}

@@ -1,6 +1,6 @@
 namespace Lumpet.Core.DayPlan;
 
-/// <summary>Counts hands: how many people a plan needs at once, and for how long in all. They do not limit a plan.</summary>
+/// <summary>Counts hands: how many people a plan needs at once, and for how long in all. They limit it where the shifts say how many are there.</summary>
 /// <param name="AtOnce">The most people at work in the same minute; each task takes one.</param>
 /// <param name="AtMin">The first minute at which that many are.</param>
 /// <param name="WorkMin">Minutes of work in all.</param>

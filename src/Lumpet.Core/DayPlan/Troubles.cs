@@ -95,6 +95,9 @@ internal static class Troubles
     private static IEnumerable<(string Words, DaySnapshot Snapshot)> WaysOut(DaySnapshot snapshot)
     {
         if (snapshot.Shifts.Count == 0) yield break;
+        // Of ways that help alike the first is said: what is had soonest comes first.
+        if (snapshot.Shifts.Any(shift => shift.People is not null))
+            yield return ("one more pair of hands in every shift", snapshot with { Shifts = [.. snapshot.Shifts.Select(shift => shift with { People = shift.People + 1 })] });
         yield return ("twice the shelves in every oven", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { Shelves = oven.Shelves * 2, FloorPlaces = oven.FloorPlaces * 2 })] });
         if (snapshot.Orders.Any(order => order.Pan.AtOnce is not null))
             yield return ("twice the pans", snapshot with { Orders = [.. snapshot.Orders.Select(order => order with { Pan = order.Pan with { Owned = order.Pan.Owned * 2 } })] });
@@ -102,7 +105,7 @@ internal static class Troubles
             yield return ("hands at every oven at any time", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { ActionMin = 0 })] });
         yield return ("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] });
         var (first, last) = (snapshot.Shifts.Min(shift => shift.StartMin), Math.Max(snapshot.Shifts.Max(shift => shift.EndMin), snapshot.HorizonMin));
-        yield return ("people there without a break from the first shift to the last pick-up", snapshot with { Shifts = [new DayShift("All", first, last)] });
+        yield return ("people there without a break from the first shift to the last pick-up", snapshot with { Shifts = [new DayShift("All", first, last) { People = snapshot.Shifts.Any(shift => shift.People is null) ? null : snapshot.Shifts.Max(shift => shift.People) }] });
         yield return ("a mixer of twice the size", snapshot with { Mixer = new Mixer(snapshot.Mixer.Name, snapshot.Mixer.SmallestBatch, snapshot.Mixer.LargestBatch * 2) });
         yield return ($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot));
     }

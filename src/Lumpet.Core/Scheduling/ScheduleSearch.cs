@@ -12,6 +12,9 @@ internal sealed class ScheduleSearch
     private const int LeastTaken = 2;
     private const int MostTaken = 24;
 
+    // So many minutes from its wish an activity is tried at a venture, in powers of two.
+    private const int FarthestPower = 5;
+
     private readonly ScheduleProblem problem;
     private readonly StartWindows windows;
     private readonly ResourceUse use;
@@ -21,6 +24,7 @@ internal sealed class ScheduleSearch
     private readonly int count;
     private int?[] current;
     private long currentCost;
+    private bool wanders;
 
     /// <summary>A search; nothing has a place yet.</summary>
     public ScheduleSearch(ScheduleProblem problem, int horizonMin, int seed, CancellationToken cancellation)
@@ -65,6 +69,7 @@ internal sealed class ScheduleSearch
     {
         for (var step = 0; step < steps && BestCost > 0 && !cancellation.IsCancellationRequested; step++)
         {
+            wanders = dice.In100(30);
             if (dice.In100(20)) Reorder();
             else
             {
@@ -146,7 +151,7 @@ internal sealed class ScheduleSearch
         {
             if (Place(at) is not { } start)
             {
-                windows.GiveUp(at);
+                windows.GiveUp(starts, at);
                 continue;
             }
 
@@ -156,12 +161,20 @@ internal sealed class ScheduleSearch
         }
     }
 
+    private int Somewhere()
+    {
+        var far = 1 << dice.Next(FarthestPower + 1);
+        return dice.Next((2 * far) + 1) - far;
+    }
+
     /// <summary>The start that costs least; null where there is none.</summary>
     private int? Place(int activity)
     {
         var (from, to) = (windows.From[activity], windows.To[activity]);
         if (from > to) return null;
-        var wish = Math.Clamp(problem.Activities[activity].WishMin, from, to);
+        var one = problem.Activities[activity];
+        // What is put where it costs least alone may stand in the way of more: now and then it goes elsewhere. What costs nothing is only soon.
+        var wish = Math.Clamp(one.WishMin + (wanders && one.PerMinLater > 0 && dice.In100(25) ? Somewhere() : 0), from, to);
         var (later, sooner) = (use.FirstFrom(activity, wish, to), use.LastUpTo(activity, wish, from));
         if (later is null || sooner is null) return later ?? sooner;
         return problem.CostOf(activity, later.Value) <= problem.CostOf(activity, sooner.Value) ? later : sooner;

@@ -36,16 +36,22 @@ internal sealed class StartWindows
     /// <param name="starts">The start of each; null where it has no place.</param>
     public void Begin(int?[] starts)
     {
+        Array.Clear(isGivenUp);
+        Widen(starts);
+    }
+
+    private void Widen(int?[] starts)
+    {
         open.Clear();
         for (var at = 0; at < starts.Length; at++)
         {
             var one = problem.Activities[at];
-            (isGivenUp[at], isOpen[at]) = (false, false);
+            isOpen[at] = false;
             (From[at], To[at]) = starts[at] is { } start ? (start, start) : (Math.Max(0, one.EarliestMin), Math.Min(one.LatestMin, horizonMin - one.Minutes));
         }
 
         for (var at = 0; at < starts.Length; at++)
-            if (starts[at] is null) Open(at);
+            if (starts[at] is null && !isGivenUp[at]) Open(at);
         Settle(starts);
     }
 
@@ -58,7 +64,11 @@ internal sealed class StartWindows
     }
 
     /// <summary>An activity is given up: it binds nothing that is looked at from now on.</summary>
-    public void GiveUp(int activity) => isGivenUp[activity] = true;
+    public void GiveUp(int?[] starts, int activity)
+    {
+        isGivenUp[activity] = true;
+        Widen(starts);
+    }
 
     private void Open(int activity)
     {

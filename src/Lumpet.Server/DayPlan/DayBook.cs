@@ -57,7 +57,7 @@ internal sealed record DayBook(
         DayShift[] shifts = [.. bakery.Shifts.Select(shift =>
         {
             var start = clock.MinuteOf(ShiftStart(shift, day));
-            return new DayShift(shift.Name, start, start + shift.LengthMin);
+            return new DayShift(shift.Name, start, start + shift.LengthMin) { People = shift.People };
         }).OrderBy(shift => shift.StartMin)];
         var byId = products.ToDictionary(product => product.Id);
         DayOrder[] lines = [.. orders.Select(order =>

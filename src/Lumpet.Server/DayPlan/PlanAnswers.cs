@@ -16,6 +16,7 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="Ribbon">The day as a strip.</param>
 /// <param name="Now">Now, where it falls into the plan.</param>
 /// <param name="Ovens">The ovens over time; null where nothing is baked.</param>
+/// <param name="Axis">What crew, ovens, cold and pick-ups are drawn on together.</param>
 /// <param name="Tasks">Every task.</param>
 /// <param name="Hands">How many people the plan needs.</param>
 /// <param name="IsSettled">Whether all was tried that is tried for a day; given "settled" it has the time that takes.</param>
@@ -37,6 +38,7 @@ public sealed record PlanAnswer(
     IReadOnlyList<RibbonAnswer> Ribbon,
     Moment? Now,
     OvensAnswer? Ovens,
+    AxisAnswer Axis,
     IReadOnlyList<TaskAnswer> Tasks,
     HandsAnswer? Hands,
     bool IsSettled,
@@ -130,6 +132,16 @@ public sealed record OvensAnswer(Moment From, Moment To, IReadOnlyList<BlockAnsw
 /// <param name="Hours">The full hours in it.</param>
 public sealed record BlockAnswer(Moment From, Moment To, IReadOnlyList<Moment> Hours);
 
+/// <summary>What crew, ovens, cold and pick-ups are drawn on together.</summary>
+/// <param name="Blocks">Stretches of time in which something is done, one after another; empty where nothing is.</param>
+/// <param name="Cold">How many pies lie in the cold from each moment on.</param>
+public sealed record AxisAnswer(IReadOnlyList<BlockAnswer> Blocks, IReadOnlyList<ColdAnswer> Cold);
+
+/// <summary>So many pies lie in the cold from a moment on.</summary>
+/// <param name="At">The moment.</param>
+/// <param name="Pies">How many.</param>
+public sealed record ColdAnswer(Moment At, int Pies);
+
 /// <summary>An oven over time.</summary>
 /// <param name="Id">Its id.</param>
 /// <param name="Name">Its name.</param>
@@ -219,7 +231,9 @@ public sealed record TaskAnswer(
 /// <param name="AtOnce">The most at work in the same minute.</param>
 /// <param name="At">The first minute at which that many are.</param>
 /// <param name="WorkMin">Minutes of work in all.</param>
-public sealed record HandsAnswer(int AtOnce, Moment At, int WorkMin);
+/// <param name="There">How many are there, in words; empty where nobody has said.</param>
+/// <param name="Lines">What each pair of hands does, by the ids of its tasks in order of time.</param>
+public sealed record HandsAnswer(int AtOnce, Moment At, int WorkMin, string There, IReadOnlyList<IReadOnlyList<string>> Lines);
 
 /// <summary>A pick-up moved to another time of the same day.</summary>
 /// <param name="From">Its clock time, "07:30".</param>

@@ -70,6 +70,14 @@ internal static class PlanSentence
             + (plan.IsSettled ? string.Empty : " A first plan, not settled yet: a better one may be found.");
     }
 
+    /// <summary>How many people are there: "4 are there", "4 are there in the afternoon and 2 in the night"; empty where nobody has said.</summary>
+    public static string There(IReadOnlyList<DayShift> shifts)
+    {
+        if (shifts.Count == 0 || shifts.Any(shift => shift.People is null)) return string.Empty;
+        if (shifts.All(shift => shift.People == shifts[0].People)) return $"{shifts[0].People} {(shifts[0].People == 1 ? "is" : "are")} there";
+        return $"there are {string.Join(", ", shifts.Select(shift => $"{shift.People} in \"{shift.Name}\""))}";
+    }
+
     /// <summary>What is late, and what can still be done.</summary>
     /// <param name="book">The day.</param>
     /// <param name="overdue">What is overdue in the plan as it was made.</param>

@@ -23,7 +23,7 @@ public static class BakeryStore
             """);
         if (row is null) return null;
         var shifts = connection.Query<ShiftRow>(
-            "SELECT name, day_offset AS dayOffset, start_minute AS startMinute, length_min AS lengthMin FROM shift ORDER BY day_offset, start_minute");
+            "SELECT name, day_offset AS dayOffset, start_minute AS startMinute, length_min AS lengthMin, people FROM shift ORDER BY day_offset, start_minute");
         var ovens = connection.Query<OvenRow>(
             """
             SELECT id, name, shelves, min_c AS minC, max_c AS maxC, heat_c_per_min AS heat, cool_c_per_min AS cool, dial_offset_c AS dialOffset, floor_places AS floorPlaces, hour_price AS hourPrice, action_min AS actionMin
@@ -37,7 +37,7 @@ public static class BakeryStore
             (int)row.TransferMin,
             (int)row.SpareMin,
             new Mixer(row.MixerName, Mass.FromGrams(row.Smallest), Mass.FromGrams(row.Largest)),
-            [.. shifts.Select(shift => new ShiftRecord(shift.Name, (int)shift.DayOffset, (int)shift.StartMinute, (int)shift.LengthMin))],
+            [.. shifts.Select(shift => new ShiftRecord(shift.Name, (int)shift.DayOffset, (int)shift.StartMinute, (int)shift.LengthMin) { People = (int?)shift.People })],
             [.. ovens.Select(oven => new Oven(
                 oven.Id, oven.Name, (int)oven.Shelves, (int)oven.MinC, (int)oven.MaxC, (int)oven.Heat, (int)oven.Cool, (int)oven.DialOffset) { FloorPlaces = (int?)oven.FloorPlaces, ActionMin = (int)oven.ActionMin, HourPrice = oven.HourPrice is { } price ? decimal.Parse(price, CultureInfo.InvariantCulture) : null })],
             Naming.Known<CupCustom>(row.Cups))
@@ -50,7 +50,7 @@ public static class BakeryStore
     private sealed record Row(
         string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, long OpenCPerTray, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
 
-    private sealed record ShiftRow(string Name, long DayOffset, long StartMinute, long LengthMin);
+    private sealed record ShiftRow(string Name, long DayOffset, long StartMinute, long LengthMin, long? People);
 
     private sealed record OvenRow(
         string Id, string Name, long Shelves, long MinC, long MaxC, long Heat, long Cool, long DialOffset, long? FloorPlaces, string? HourPrice, long ActionMin);

@@ -50,7 +50,7 @@ public static class BakeryWriter
         });
         foreach (var allergen in bakery.Handles ?? []) Rows.Insert(connection, "bakery_handles", new { allergen });
         foreach (var shift in bakery.Shifts)
-            Rows.Insert(connection, "shift", new { name = shift.Name, day_offset = shift.DayOffset, start_minute = shift.StartMinute, length_min = shift.LengthMin });
+            Rows.Insert(connection, "shift", new { name = shift.Name, day_offset = shift.DayOffset, start_minute = shift.StartMinute, length_min = shift.LengthMin, people = shift.People });
         foreach (var (oven, position) in bakery.Ovens.Select((oven, position) => (oven, position)))
             Rows.Insert(connection, "oven", new
             {

@@ -22,6 +22,8 @@ public sealed class ApprovedDayTests
     private static readonly Dictionary<string, DaySnapshot> Days = new()
     {
         ["fair"] = Snapshot(Order(Pear, 12, Early), Order(Custard, 8, Early), Order(Pear, 4, Early, Pan26), Order(Pear, 12, Late), Order(Custard, 6, Late, Pan26)),
+        ["crew"] = Crew(2, Snapshot(Order(Pear, 12, Early), Order(Custard, 8, Early), Order(Pear, 4, Early, Pan26), Order(Pear, 12, Late), Order(Custard, 6, Late, Pan26))),
+        ["alone"] = Crew(1, Snapshot(Order(Pear, 24, Early), Order(Custard, 24, Early))),
         ["too-soon"] = Snapshot(Order(Pear, 8, 300), Order(Custard, 4, 500)),
         ["too-many"] = Snapshot(Order(Pear, 90, Early), Order(Custard, 40, Early)) with { Ovens = [new Oven("hearth", "Hearth", 2, 90, 280, 8, 4, 0)] },
         ["small-bowl"] = Snapshot(Order(Pear, 30, Late), Order(Custard, 20, Late)) with { Mixer = new Mixer("Bowl", Mass.FromGrams(500), Mass.FromGrams(1800)) },

@@ -48,6 +48,13 @@
           size={8}
           step={15}
         />
+        <NumberField
+          label="People (empty: not counted)"
+          field="shifts[{at}].people"
+          {failure}
+          bind:value={shift.people}
+          size={6}
+        />
         <button
           class="link"
           type="button"
@@ -60,6 +67,6 @@
   <button
     class="press"
     type="button"
-    onclick={() => draft.shifts?.push({ name: '', dayOffset: 0, start: '04:00', lengthMin: 360 })}>Another shift</button
+    onclick={() => draft.shifts?.push({ name: '', dayOffset: 0, start: '04:00', lengthMin: 360, people: null })}>Another shift</button
   >
 </section>

@@ -7,6 +7,7 @@
   import PickUps from '../../parts/PickUps.svelte'
   import PlanNote from '../../parts/PlanNote.svelte'
   import PlanSentence from '../../parts/PlanSentence.svelte'
+  import DayAxis from './DayAxis.svelte'
   import TaskList from './TaskList.svelte'
   import Troubles from './Troubles.svelte'
 
@@ -17,6 +18,8 @@
   const plan = $derived(today.plan)
   // The minute that the ribbon was pressed at: "?at=420".
   const at = $derived(Number(new URLSearchParams(router.querystring ?? '').get('at') ?? NaN))
+
+  let list = $state<TaskList>()
 
   $effect(() => {
     const day = params?.day
@@ -33,7 +36,7 @@
   {#if plan.hands}
     <p class="small">
       {duration(plan.hands.workMin)} of work; most hands at once: {plan.hands.atOnce}, at {plan.hands.at.day}
-      {plan.hands.at.clock} (counted, not limited).
+      {plan.hands.at.clock}; {plan.hands.there || 'nobody has said how many are there, so they limit nothing'}.
     </p>
   {/if}
 
@@ -49,7 +52,8 @@
   {/if}
   {#if plan.waves.length > 0}<PickUps waves={plan.waves} />{/if}
   {#if plan.tasks.length > 0}
-    <TaskList {plan} {at} />
+    <DayAxis {plan} onopen={(id) => list?.lead(id)} />
+    <TaskList bind:this={list} {plan} {at} />
     <p class="small screen-only mt-6">
       For other programs: <a class="link" href="/api/plan/{plan.day}/calendar.ics" download="plan-{plan.day}.ics"
         >the plan as a calendar</a

@@ -29,7 +29,8 @@
 
   const rowOf = (id: string) => `task-${id.replaceAll('/', '_')}`
 
-  async function lead(id: string) {
+  /** Shows a task, opened, and goes there. */
+  export async function lead(id: string) {
     if (plan.tasks.find((task) => task.id === id)?.kind === 'wait') withWaits = true
     opened.add(id)
     await tick()

@@ -1,0 +1,87 @@
+using Lumpet.Core.DayPlan;
+using Xunit;
+using static Lumpet.Core.Tests.TestBakery;
+
+namespace Lumpet.Core.Tests.DayPlan;
+
+/// <summary>So many people are there, and no more are at work.</summary>
+public sealed class CrewTests
+{
+    private static readonly DaySnapshot Fair = Snapshot(Order(Pear, 12, 1170), Order(Custard, 8, 1170), Order(Pear, 4, 1170, Pan26), Order(Pear, 12, 1320), Order(Custard, 6, 1320, Pan26));
+
+    private static PlannedDay Planned(int? people, DaySnapshot? day = null) => DayPlanner.Plan(Crew(people, day ?? Fair));
+
+    [Fact]
+    public void Work_is_levelled_to_the_people_who_are_there()
+    {
+        var unlimited = HandsNeeded.In(Planned(null)).AtOnce;
+        Assert.InRange(unlimited, 4, 20);
+        for (var people = 2; people < unlimited; people++)
+        {
+            var plan = Planned(people);
+            Assert.Equal(0, plan.Fates.Sum(fate => fate.Missed));
+            Assert.InRange(HandsNeeded.In(plan).AtOnce, 1, people);
+            Assert.InRange(CrewRota.Of(plan).Count, 1, people);
+        }
+    }
+
+    [Fact]
+    public void As_many_as_are_wanted_change_nothing()
+    {
+        var (free, many) = (Planned(null), Planned(HandsNeeded.In(Planned(null)).AtOnce));
+        Assert.Equal(free.Tasks, many.Tasks);
+    }
+
+    [Fact]
+    public void A_task_that_was_moved_says_so()
+    {
+        var free = Planned(null);
+        var was = free.Tasks.ToDictionary(task => task.Id, task => task.StartMin);
+        // The ovens are planned alike, so what is elsewhere was moved for hands.
+        var two = Enumerable.Range(2, 5).Select(people => Planned(people)).First(plan => plan.BakePlan.Trays.SelectMany(tray => tray.Stages).SequenceEqual(free.BakePlan.Trays.SelectMany(tray => tray.Stages)));
+        var moved = two.Tasks.Where(task => task.Kind == TaskKind.Hands && was[task.Id] != task.StartMin).ToArray();
+        Assert.NotEmpty(moved);
+        foreach (var task in moved)
+        {
+            var (by, says) = (task.StartMin - was[task.Id], two.Reasons[task.Id].Why.With(minute => $"{minute}"));
+            Assert.StartsWith($"{PlanText.Long(Math.Abs(by))} {(by < 0 ? "sooner" : "later")} than", says, StringComparison.Ordinal);
+        }
+    }
+
+    [Fact]
+    public void Where_hands_are_short_it_is_said_at_which_work_and_one_more_pair_is_tried()
+    {
+        var day = Crew(1, Snapshot(Order(Pear, 24, 1170), Order(Custard, 24, 1170)));
+        var plan = DayPlanner.Plan(day);
+        Assert.InRange(plan.Fates.Sum(fate => fate.Unfit), 1, 47);
+        var trouble = plan.Troubles.First(one => one.Kind == TroubleKind.Unfit && one.What.With(minute => $"{minute}").Contains("finds no free hands", StringComparison.Ordinal));
+        Assert.Contains("one pair is there", trouble.What.With(minute => $"{minute}"), StringComparison.Ordinal);
+        Assert.Contains(plan.Troubles, one => one.Mend.With(minute => $"{minute}").Contains("one more pair of hands in every shift", StringComparison.Ordinal));
+        // It was tried: with two there are fewer that are missed.
+        Assert.True(Planned(2, day).Fates.Sum(fate => fate.Missed) < plan.Fates.Sum(fate => fate.Missed));
+    }
+
+    [Fact]
+    public void Every_pair_of_hands_does_one_thing_at_a_time_and_all_of_the_work_is_done()
+    {
+        var plan = Planned(3);
+        var lines = CrewRota.Of(plan);
+        foreach (var line in lines)
+            Assert.All(line.Tasks.Zip(line.Tasks.Skip(1)), pair => Assert.True(pair.First.EndMin <= pair.Second.StartMin, $"{line.Number}: {pair}"));
+        Assert.Equal(plan.Tasks.Where(task => task.Kind == TaskKind.Hands).Select(task => task.Id).Order(), lines.SelectMany(line => line.Tasks).Select(task => task.Id).Order());
+        Assert.Equal(HandsNeeded.In(plan).AtOnce, lines.Count);
+        Assert.Equal(HandsNeeded.In(plan).WorkMin, lines.Sum(line => line.WorkMin));
+    }
+
+    [Fact]
+    public void The_axis_holds_all_that_is_done_and_counts_the_pies_in_the_cold()
+    {
+        var plan = Planned(3);
+        var axis = DayAxis.Of(plan);
+        Assert.All(plan.Tasks.Where(task => task.Kind != TaskKind.Wait), task => Assert.Single(axis.Blocks, block => block.FromMin <= task.StartMin && task.EndMin <= block.ToMin));
+        Assert.All(axis.Blocks.Zip(axis.Blocks.Skip(1)), pair => Assert.True(pair.Second.FromMin - pair.First.ToMin > 90));
+        Assert.Equal(0, axis.Cold[^1].Pies);
+        foreach (var level in axis.Cold)
+            Assert.Equal(plan.Tasks.Where(task => task is { Kind: TaskKind.Wait, Station: Core.Steps.Station.Cold } && task.StartMin <= level.AtMin && level.AtMin < task.EndMin).Sum(task => task.Pies), level.Pies);
+    }
+}

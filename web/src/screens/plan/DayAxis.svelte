@@ -1,0 +1,273 @@
+<script lang="ts">
+  import type { Schemas } from '../../api/client'
+  import { colourOf } from '../../parts/heat'
+  import { axisOf, heatOf } from './axis'
+
+  interface Props {
+    plan: Schemas['PlanAnswer']
+    /** A task was pressed: show why it is when it is. */
+    onopen: (id: string) => void
+  }
+  const { plan, onopen }: Props = $props()
+
+  const tasks = $derived(new Map(plan.tasks.map((task) => [task.id, task])))
+  const lines = $derived(
+    (plan.hands?.lines ?? []).map((ids) => ids.map((id) => tasks.get(id)).filter((task) => task !== undefined)),
+  )
+  const axis = $derived(axisOf(plan))
+  const heat = $derived(heatOf(plan))
+  const cold = $derived(plan.axis.cold)
+  const coldMost = $derived(Math.max(1, ...cold.map((step) => step.pies)))
+
+  let wanted = $state<number | undefined>(undefined)
+  const minute = $derived(Math.min(Math.max(wanted ?? plan.hands?.at.min ?? axis.from, axis.from), axis.to))
+  const now = $derived({
+    clock: axis.clock(minute),
+    hands: lines.map((line) => line.find((task) => task.start.min <= minute && minute < task.end.min)),
+    ovens: heat.map((oven) => oven.stretches.find((stretch) => stretch.from <= minute && minute < stretch.to)),
+    cold: cold.findLast((step) => step.at.min <= minute)?.pies ?? 0,
+  })
+  const place = (from: number, to: number) => `left:${axis.at(from)}%;width:${axis.at(to) - axis.at(from)}%`
+
+  function point(event: PointerEvent) {
+    const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+    wanted = axis.minute(((event.clientX - box.left) / box.width) * 100)
+  }
+</script>
+
+<section class="day-axis" aria-label="The day on one axis">
+  <div class="names" aria-hidden="true">
+    {#each lines as _, at (at)}<span class="crew">Hands {at + 1}</span>{/each}
+    {#each heat as oven (oven.id)}<span class="oven">{oven.name}</span>{/each}
+    <span class="cold">In the cold</span>
+    <span class="ends">Pick-ups</span>
+  </div>
+  <div class="field" role="presentation" onpointermove={point} onpointerdown={point}>
+    {#each axis.hours as hour (hour.min)}
+      <span class="hour" style="left:{axis.at(hour.min)}%"><i>{hour.clock}</i></span>
+    {/each}
+    {#each axis.breaks as gap (gap)}<span class="gap" style="left:{gap}%"></span>{/each}
+    {#each lines as line, at (at)}
+      <div class="row crew">
+        {#each line as task (task.id)}
+          <button
+            class="tag"
+            class:here={task.start.min <= minute && minute < task.end.min}
+            style={place(task.start.min, task.end.min)}
+            aria-label="Hands {at + 1}, {task.start.clock} to {task.end.clock}: {task.name}, {task.about}. Why then?"
+            onclick={() => onopen(task.id)}>{task.name}</button
+          >
+        {/each}
+      </div>
+    {/each}
+    {#each heat as oven (oven.id)}
+      <div class="row oven">
+        {#each oven.stretches as stretch (stretch.from)}
+          <span
+            class="hot"
+            style="{place(stretch.from, stretch.to)};background:{colourOf(stretch.celsius)}"
+            >{stretch.celsius}</span
+          >
+        {/each}
+      </div>
+    {/each}
+    <div class="row cold">
+      {#each cold as step, at (step.at.min)}
+        {#if at + 1 < cold.length && step.pies > 0}
+          <span class="level" style="{place(step.at.min, cold[at + 1].at.min)};height:{(step.pies / coldMost) * 100}%"></span>
+        {/if}
+      {/each}
+    </div>
+    <div class="row ends">
+      {#each plan.waves as wave (wave.pickUp.min)}
+        <span class="end" class:missed={!wave.isMet} style="left:{axis.at(wave.pickUp.min)}%" title="{wave.pickUp.clock}: {wave.says}"
+          >{wave.pickUp.clock}{wave.isMet ? '' : ' !'}</span
+        >
+      {/each}
+    </div>
+    <span class="hair" style="left:{axis.at(minute)}%"></span>
+  </div>
+  <label class="minute screen-only">
+    <span class="sr-only">Minute looked at</span>
+    <input
+      type="range"
+      min="0"
+      max={axis.length}
+      value={axis.passed(minute)}
+      aria-valuetext={now.clock}
+      oninput={(event) => (wanted = axis.minuteAfter(Number(event.currentTarget.value)))}
+    />
+  </label>
+  <p class="then" aria-live="polite">
+    <b>{now.clock}</b>
+    {#each now.hands as task, at (at)}<span>{at + 1}: {task ? `${task.name} (${task.about})` : 'free'}</span>{/each}
+    {#each heat as oven, at (oven.id)}<span>{oven.name} {now.ovens[at] ? `${now.ovens[at].celsius} °C` : 'off'}</span>{/each}
+    <span>{now.cold} {now.cold === 1 ? 'pie' : 'pies'} in the cold</span>
+  </p>
+</section>
+
+<style>
+  .day-axis {
+    display: grid;
+    grid-template-columns: 6.2rem 1fr;
+    margin-top: 1rem;
+  }
+
+  .names,
+  .field {
+    display: flex;
+    flex-direction: column;
+    gap: 3px;
+    padding-top: 1.5rem;
+  }
+
+  .names {
+    font-size: 0.85rem;
+    color: var(--color-soft);
+  }
+
+  .names span {
+    overflow: hidden;
+    white-space: nowrap;
+    text-overflow: ellipsis;
+    padding-right: 0.5rem;
+  }
+
+  .field {
+    position: relative;
+    touch-action: pan-y;
+    border-left: 1px solid var(--color-line);
+    border-right: 1px solid var(--color-line);
+  }
+
+  .crew {
+    height: 1.6rem;
+    line-height: 1.6rem;
+  }
+
+  .oven {
+    height: 1.3rem;
+    line-height: 1.3rem;
+  }
+
+  .cold {
+    height: 2.2rem;
+    line-height: 2.2rem;
+  }
+
+  .ends {
+    height: 1.4rem;
+    line-height: 1.4rem;
+  }
+
+  .row {
+    position: relative;
+    border-bottom: 1px solid var(--color-line);
+  }
+
+  .tag {
+    position: absolute;
+    inset-block: 1px;
+    z-index: 1;
+    overflow: hidden;
+    padding: 0 2px;
+    border: 1px solid var(--color-soft);
+    border-radius: 2px 5px 5px 2px;
+    background: var(--color-paper);
+    font-size: 0.75rem;
+    line-height: 1.3rem;
+    text-align: left;
+    white-space: nowrap;
+    cursor: pointer;
+  }
+
+  .tag.here {
+    border: 2px solid var(--color-damson);
+    padding: 0 1px;
+  }
+
+  .hot {
+    position: absolute;
+    inset-block: 1px;
+    overflow: hidden;
+    padding-left: 3px;
+    font-size: 0.75rem;
+    border-left: 1px solid var(--color-paper);
+  }
+
+  .level {
+    position: absolute;
+    bottom: 0;
+    background: #9db8c4;
+  }
+
+  .end {
+    position: absolute;
+    padding-left: 4px;
+    border-left: 3px solid var(--color-base-content);
+    font-size: 0.8rem;
+    font-weight: 700;
+  }
+
+  .end.missed {
+    border-left-style: dotted;
+  }
+
+  .hour {
+    position: absolute;
+    inset-block: 0;
+    border-left: 1px dotted var(--color-line);
+    pointer-events: none;
+  }
+
+  .hour i {
+    position: absolute;
+    top: 0;
+    left: 3px;
+    font-style: normal;
+    font-size: 0.75rem;
+    color: var(--color-soft);
+  }
+
+  .gap {
+    position: absolute;
+    inset-block: 1.4rem 0;
+    width: 6px;
+    margin-left: -3px;
+    z-index: 2;
+    background: repeating-linear-gradient(135deg, var(--color-base-100) 0 3px, var(--color-line) 3px 5px);
+    pointer-events: none;
+  }
+
+  .hair {
+    position: absolute;
+    inset-block: 1.2rem 0;
+    z-index: 3;
+    border-left: 2px solid var(--color-damson);
+    pointer-events: none;
+  }
+
+  .minute {
+    grid-column: 2;
+  }
+
+  .minute input {
+    width: 100%;
+  }
+
+  .then {
+    grid-column: 1 / -1;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.1rem;
+    min-height: 2.9em;
+    font-size: 0.95rem;
+  }
+
+  @media print {
+    .hair,
+    .then {
+      display: none;
+    }
+  }
+</style>
