@@ -1066,6 +1066,13 @@ export interface components {
             /** @description What more of can be asked about: products and pans of the day's orders. */
             sizes: components["schemas"]["SizeOfDayAnswer"][];
         };
+        /** @description What crew, ovens, cold and pick-ups are drawn on together. */
+        AxisAnswer: {
+            /** @description Stretches of time in which something is done, one after another; empty where nothing is. */
+            blocks: components["schemas"]["BlockAnswer"][];
+            /** @description How many pies lie in the cold from each moment on. */
+            cold: components["schemas"]["ColdAnswer"][];
+        };
         /** @description What a school changes of the bake of the filled pie. */
         BakeMarks: {
             /**
@@ -1350,6 +1357,16 @@ export interface components {
             /** @description Its id; null of a new one. */
             id: null | string;
             draft: null | components["schemas"]["ProductDraft"];
+        };
+        /** @description So many pies lie in the cold from a moment on. */
+        ColdAnswer: {
+            /** @description The moment. */
+            at: components["schemas"]["Moment"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pies: number;
         };
         /** @description A line of either. */
         ComparedAnswer: {
@@ -1995,6 +2012,10 @@ export interface components {
              * @description Minutes of work in all.
              */
             workMin: number;
+            /** @description How many are there, in words; empty where nobody has said. */
+            there: string;
+            /** @description What each pair of hands does, by the ids of its tasks in order of time. */
+            lines: string[][];
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -3290,6 +3311,8 @@ export interface components {
             ribbon: components["schemas"]["RibbonAnswer"][];
             now: null | components["schemas"]["Moment"];
             ovens: null | components["schemas"]["OvensAnswer"];
+            /** @description What crew, ovens, cold and pick-ups are drawn on together. */
+            axis: components["schemas"]["AxisAnswer"];
             /** @description Every task. */
             tasks: components["schemas"]["TaskAnswer"][];
             hands: null | components["schemas"]["HandsAnswer"];
@@ -3945,6 +3968,11 @@ export interface components {
              * @description How long it lasts.
              */
             lengthMin: null | number;
+            /**
+             * Format: int32
+             * @description How many people work in it; null where hands are not to limit the plan.
+             */
+            people?: null | number;
         };
         /** @description A size as written. */
         SizeDraft: {

@@ -67,6 +67,7 @@
   <button
     class="press"
     type="button"
-    onclick={() => draft.shifts?.push({ name: '', dayOffset: 0, start: '04:00', lengthMin: 360, people: null })}>Another shift</button
+    onclick={() => draft.shifts?.push({ name: '', dayOffset: 0, start: '04:00', lengthMin: 360, people: null })}
+    >Another shift</button
   >
 </section>

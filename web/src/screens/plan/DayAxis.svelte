@@ -16,8 +16,19 @@
   )
   const axis = $derived(axisOf(plan))
   const heat = $derived(heatOf(plan))
-  const cold = $derived(plan.axis.cold)
-  const coldMost = $derived(Math.max(1, ...cold.map((step) => step.pies)))
+  const cold = $derived(
+    plan.axis.cold.map((level, at) => ({
+      from: level.at.min,
+      to: plan.axis.cold[at + 1]?.at.min ?? level.at.min,
+      pies: level.pies,
+    })),
+  )
+  const coldMost = $derived(Math.max(1, ...cold.map((level) => level.pies)))
+
+  // A tag of fewer parts in a hundred holds no word that can be read.
+  const leastToRead = 2
+  // A clock time this far right would run out of the drawing.
+  const farRight = 94
 
   let wanted = $state<number | undefined>(undefined)
   const minute = $derived(Math.min(Math.max(wanted ?? plan.hands?.at.min ?? axis.from, axis.from), axis.to))
@@ -25,7 +36,7 @@
     clock: axis.clock(minute),
     hands: lines.map((line) => line.find((task) => task.start.min <= minute && minute < task.end.min)),
     ovens: heat.map((oven) => oven.stretches.find((stretch) => stretch.from <= minute && minute < stretch.to)),
-    cold: cold.findLast((step) => step.at.min <= minute)?.pies ?? 0,
+    cold: cold.findLast((level) => level.from <= minute)?.pies ?? 0,
   })
   const place = (from: number, to: number) => `left:${axis.at(from)}%;width:${axis.at(to) - axis.at(from)}%`
 
@@ -37,12 +48,12 @@
 
 <section class="day-axis" aria-label="The day on one axis">
   <div class="names" aria-hidden="true">
-    {#each lines as _, at (at)}<span class="crew">Hands {at + 1}</span>{/each}
+    {#each lines.keys() as at (at)}<span class="crew">Hands {at + 1}</span>{/each}
     {#each heat as oven (oven.id)}<span class="oven">{oven.name}</span>{/each}
     <span class="cold">In the cold</span>
     <span class="ends">Pick-ups</span>
   </div>
-  <div class="field" role="presentation" onpointermove={point} onpointerdown={point}>
+  <div class="times" role="presentation" onpointermove={point} onpointerdown={point}>
     {#each axis.hours as hour (hour.min)}
       <span class="hour" style="left:{axis.at(hour.min)}%"><i>{hour.clock}</i></span>
     {/each}
@@ -55,7 +66,8 @@
             class:here={task.start.min <= minute && minute < task.end.min}
             style={place(task.start.min, task.end.min)}
             aria-label="Hands {at + 1}, {task.start.clock} to {task.end.clock}: {task.name}, {task.about}. Why then?"
-            onclick={() => onopen(task.id)}>{task.name}</button
+            onclick={() => onopen(task.id)}
+            >{axis.at(task.end.min) - axis.at(task.start.min) > leastToRead ? task.name : ''}</button
           >
         {/each}
       </div>
@@ -63,25 +75,25 @@
     {#each heat as oven (oven.id)}
       <div class="row oven">
         {#each oven.stretches as stretch (stretch.from)}
-          <span
-            class="hot"
-            style="{place(stretch.from, stretch.to)};background:{colourOf(stretch.celsius)}"
+          <span class="hot" style="{place(stretch.from, stretch.to)};background:{colourOf(stretch.celsius)}"
             >{stretch.celsius}</span
           >
         {/each}
       </div>
     {/each}
     <div class="row cold">
-      {#each cold as step, at (step.at.min)}
-        {#if at + 1 < cold.length && step.pies > 0}
-          <span class="level" style="{place(step.at.min, cold[at + 1].at.min)};height:{(step.pies / coldMost) * 100}%"></span>
-        {/if}
+      {#each cold as level (level.from)}
+        <span class="level" style="{place(level.from, level.to)};height:{(level.pies / coldMost) * 100}%"></span>
       {/each}
     </div>
     <div class="row ends">
       {#each plan.waves as wave (wave.pickUp.min)}
-        <span class="end" class:missed={!wave.isMet} style="left:{axis.at(wave.pickUp.min)}%" title="{wave.pickUp.clock}: {wave.says}"
-          >{wave.pickUp.clock}{wave.isMet ? '' : ' !'}</span
+        <span
+          class="end"
+          class:missed={!wave.isMet}
+          class:left={axis.at(wave.pickUp.min) > farRight}
+          style="left:{axis.at(wave.pickUp.min)}%"
+          title="{wave.pickUp.clock}: {wave.says}">{wave.pickUp.clock}{wave.isMet ? '' : ' !'}</span
         >
       {/each}
     </div>
@@ -101,7 +113,8 @@
   <p class="then" aria-live="polite">
     <b>{now.clock}</b>
     {#each now.hands as task, at (at)}<span>{at + 1}: {task ? `${task.name} (${task.about})` : 'free'}</span>{/each}
-    {#each heat as oven, at (oven.id)}<span>{oven.name} {now.ovens[at] ? `${now.ovens[at].celsius} °C` : 'off'}</span>{/each}
+    {#each heat as oven, at (oven.id)}<span>{oven.name} {now.ovens[at] ? `${now.ovens[at].celsius} °C` : 'off'}</span
+      >{/each}
     <span>{now.cold} {now.cold === 1 ? 'pie' : 'pies'} in the cold</span>
   </p>
 </section>
@@ -114,7 +127,7 @@
   }
 
   .names,
-  .field {
+  .times {
     display: flex;
     flex-direction: column;
     gap: 3px;
@@ -133,7 +146,7 @@
     padding-right: 0.5rem;
   }
 
-  .field {
+  .times {
     position: relative;
     touch-action: pan-y;
     border-left: 1px solid var(--color-line);
@@ -209,8 +222,15 @@
     font-weight: 700;
   }
 
+  .end.left {
+    padding: 0 4px 0 0;
+    border-left: 0;
+    border-right: 3px solid var(--color-base-content);
+    transform: translateX(-100%);
+  }
+
   .end.missed {
-    border-left-style: dotted;
+    border-style: dotted;
   }
 
   .hour {
