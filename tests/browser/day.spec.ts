@@ -6,6 +6,7 @@ interface Moment {
 interface Plan {
   day: string
   pies: number
+  isSettled: boolean
   ovens: { ovens: { settings: { at: Moment; tempC: number | null; isDrop: boolean }[] }[] }
 }
 
@@ -13,8 +14,12 @@ async function fairDay(request: APIRequestContext): Promise<string> {
   return (await (await request.get('/api/bakery')).json()).nextDay
 }
 
+/** The plan once it is settled: a first one may be there before. */
 async function planOf(request: APIRequestContext): Promise<Plan> {
-  return (await request.get(`/api/plan/${await fairDay(request)}`)).json()
+  const day = await fairDay(request)
+  const asked = async (): Promise<Plan> => (await request.get(`/api/plan/${day}`)).json()
+  await expect.poll(async () => (await asked()).isSettled).toBe(true)
+  return asked()
 }
 
 const line = (page: Page) => page.getByLabel('A new order, on one line')

@@ -15,8 +15,8 @@ namespace Lumpet.Core.DayPlan;
 internal sealed record CrewLevelling(
     IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, IReadOnlyDictionary<string, int> MovedMin)
 {
-    // What finds no hands is let go, and the rest is levelled once more without it.
-    private const int MostTries = 5;
+    // What finds no hands is let go, and the rest is levelled once more without it: after so many times only built, not searched.
+    private const int TriesWithSearch = 5;
 
     /// <summary>Levels a round; where nobody has said how many people are there, nothing moves.</summary>
     /// <param name="snapshot">What is asked.</param>
@@ -32,15 +32,14 @@ internal sealed record CrewLevelling(
         var none = new CrewLevelling(parcels, mixed, made, new Dictionary<string, int>());
         if (snapshot.Shifts.All(shift => shift.People is null)) return none;
         var letGo = new Dictionary<string, PlanText>();
-        for (var tries = 0; tries < MostTries; tries++)
+        // Each time something more is let go, so that it ends.
+        for (var tries = 0; ; tries++)
         {
             var work = new CrewWork(snapshot, calendar, parcels, mixed, made, letGo.Keys.ToHashSet());
-            var found = Scheduler.Plan(work.Problem, effort, cancellation: cancellation);
+            var found = Scheduler.Plan(work.Problem, tries < TriesWithSearch ? effort : 0, cancellation: cancellation);
             var without = work.WithoutHands(found).ToArray();
             if (without.Length == 0) return new MovedWork(work, found).Of(none, letGo);
             foreach (var (owner, why) in without) letGo.TryAdd(owner, why);
         }
-
-        return none with { Parcels = MovedWork.WithMisfits(parcels, letGo) };
     }
 }

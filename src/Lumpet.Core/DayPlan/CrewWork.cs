@@ -27,6 +27,7 @@ internal sealed class CrewWork
     private readonly List<(string Owner, string Name, IReadOnlyList<string> Lots)> about = [];
     private readonly Dictionary<string, int> byTask = [];
     private readonly ILookup<string, string> parcelsOf;
+    private readonly int originMin;
 
     /// <summary>The work of a round.</summary>
     /// <param name="snapshot">What is asked.</param>
@@ -47,14 +48,22 @@ internal sealed class CrewWork
         foreach (var one in mixed) Tie(one);
         foreach (var one in made) Tie(one);
         int[] turns = [.. snapshot.Shifts.SelectMany(shift => new[] { shift.StartMin, shift.EndMin }).Append(0).Distinct().Order()];
-        Problem = new ScheduleProblem(activities, lags, [new Resource("hands", [.. turns.Select(minute => new CapacityFrom(minute, PeopleAt(minute)))]), Resource.Always("mixer", 1)]);
+        // What does not fit may be reckoned back to before the first minute, where a schedule knows none.
+        originMin = Math.Min(0, activities.Select(one => one.WishMin).DefaultIfEmpty(0).Min());
+        Problem = new ScheduleProblem(
+            [.. activities.Select(one => one with { WishMin = one.WishMin - originMin, EarliestMin = one.EarliestMin - originMin, LatestMin = one.LatestMin == ScheduleProblem.MostMinutes ? one.LatestMin : one.LatestMin - originMin })],
+            lags,
+            [new Resource("hands", [.. turns.Select(minute => new CapacityFrom(minute - originMin, PeopleAt(minute)))]), Resource.Always("mixer", 1)]);
     }
+
+    /// <summary>The start of a task; null where it is not part of this or found no place.</summary>
+    public int? StartIn(Schedule found, string? taskId) => taskId is not null && byTask.TryGetValue(taskId, out var at) ? found.Starts[at] + originMin : null;
 
     /// <summary>The problem.</summary>
     public ScheduleProblem Problem { get; }
 
     /// <summary>Index of a task's activity; null where it is not part of this.</summary>
-    public int? Find(string taskId) => byTask.TryGetValue(taskId, out var at) ? at : null;
+    private int? Find(string taskId) => byTask.TryGetValue(taskId, out var at) ? at : null;
 
     /// <summary>Name of a parcel here.</summary>
     public static string Owner(Parcel parcel) => DayTasks.Id(parcel, string.Empty);
@@ -66,8 +75,8 @@ internal sealed class CrewWork
     {
         for (var at = 0; at < activities.Count; at++)
         {
-            if (found.Starts[at] is not null || activities[at].Needs.Count == 0) continue;
             var (owner, name, lots) = about[at];
+            if (found.Starts[at] is not null || activities[at].Needs.Count == 0 || letGo.Contains(owner)) continue;
             var (wish, people) = (activities[at].WishMin, PeopleAt(activities[at].WishMin));
             var why = PlanText.Say($"\"{name}\" finds no free hands around {PlanText.At(wish)}: {(people == 1 ? "one pair is" : $"{people} pairs are")} there, all at other work that cannot move");
             yield return (owner, why);

@@ -34,13 +34,13 @@ internal sealed class MovedWork(CrewWork work, Schedule found)
 
     private int Start(string taskId, int wasMin)
     {
-        if (work.Find(taskId) is not { } at || found.Starts[at] is not { } start) return wasMin;
+        if (work.StartIn(found, taskId) is not { } start) return wasMin;
         if (start != wasMin) moved[taskId] = start - wasMin;
         return start;
     }
 
     /// <summary>When something is taken by a task: what is not looked at stays where it was.</summary>
-    private int Taken(string? taskId, int wasMin) => taskId is not null && work.Find(taskId) is { } at && found.Starts[at] is { } start ? start : wasMin;
+    private int Taken(string? taskId, int wasMin) => work.StartIn(found, taskId) ?? wasMin;
 
     private Parcel Moved(Parcel parcel)
     {

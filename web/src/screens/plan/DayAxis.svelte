@@ -76,7 +76,7 @@
       <div class="row oven">
         {#each oven.stretches as stretch (stretch.from)}
           <span class="hot" style="{place(stretch.from, stretch.to)};background:{colourOf(stretch.celsius)}"
-            >{stretch.celsius}</span
+            >{#if axis.at(stretch.to) - axis.at(stretch.from) > leastToRead}<b>{stretch.celsius}</b>{/if}</span
           >
         {/each}
       </div>
@@ -206,6 +206,13 @@
     padding-left: 3px;
     font-size: 0.75rem;
     border-left: 1px solid var(--color-paper);
+  }
+
+  .hot b {
+    padding: 0 3px;
+    border-radius: 3px;
+    background: var(--color-paper);
+    font-weight: 600;
   }
 
   .level {

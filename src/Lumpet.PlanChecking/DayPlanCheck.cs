@@ -1,0 +1,167 @@
+using Lumpet.Core.DayPlan;
+using Lumpet.Core.Steps;
+
+namespace Lumpet.PlanChecking;
+
+/// <summary>The rules of a day's plan, one method each.</summary>
+internal sealed class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan)
+{
+    private readonly List<PlanFault> faults = [];
+    private readonly Dictionary<string, DayTask[]> byId = plan.Tasks.GroupBy(task => task.Id).ToDictionary(group => group.Key, group => group.ToArray());
+
+    // Lots of which every pie is said to be made: all of their work must hold.
+    private readonly HashSet<string> made = [.. plan.Fates.Where(fate => fate.Unfit == 0).Select(fate => fate.Lot.Id)];
+
+    /// <summary>What is broken.</summary>
+    public IReadOnlyList<PlanFault> Faults => faults;
+
+    /// <summary>Every pie ordered has one fate, and what is said to be in time is.</summary>
+    public void Orders()
+    {
+        var ordered = snapshot.Orders.Sum(order => order.Count);
+        var told = plan.Fates.Sum(fate => fate.InTime + fate.Late + fate.Unfit + fate.NotBaked);
+        if (ordered != told) Say("orders", "day", $"{ordered} pies are ordered, and {told} are accounted for.");
+        foreach (var fate in plan.Fates.Where(fate => made.Contains(fate.Lot.Id)))
+        {
+            var inTime = Parcels(fate.Lot).Where(parcel => parcel.Max(task => task.EndMin) <= fate.Lot.PickUpMin).Sum(parcel => parcel[0].Pies);
+            if (inTime != fate.InTime) Say("inTime", fate.Lot.Id, $"{inTime} are boxed by {fate.Lot.PickUpMin}, and {fate.InTime} are said to be.");
+        }
+    }
+
+    /// <summary>Every step takes its minutes and follows what it follows.</summary>
+    public void Steps()
+    {
+        foreach (var lot in plan.Lots)
+        {
+            var network = lot.Product.ProcessIn(lot.Pan);
+            var steps = network.Steps.ToDictionary(step => step.Id);
+            foreach (var parcel in Parcels(lot))
+            {
+                var tasks = parcel.ToLookup(task => task.StepId);
+                foreach (var step in network.Steps)
+                {
+                    if (!tasks[step.Id].Any()) Say("missing", parcel[0].Id, $"\"{step.Id}\" is not done.");
+                    foreach (var task in tasks[step.Id]) Takes(task, step, lot.Id);
+                }
+
+                foreach (var link in network.Links) Follows(link, steps, tasks, lot.Id);
+            }
+        }
+    }
+
+    private void Takes(DayTask task, Step step, string lotId)
+    {
+        var minutes = task.EndMin - task.StartMin;
+        if (step.Hands is { } hands && minutes != hands.For(task.Pies)) Say("minutes", task.Id, $"It takes {hands.For(task.Pies)} min for {task.Pies} pies, and has {minutes}.");
+        if (step.Wait is not { } wait) return;
+        if (minutes < wait.Least) Say("least", task.Id, $"It waits {minutes} min, and at least {wait.Least} are needed.");
+        if (minutes > wait.Most && made.Contains(lotId)) Say("most", task.Id, $"It waits {minutes} min, and bears {wait.Most} at most.");
+    }
+
+    private void Follows(Link link, Dictionary<string, Step> steps, ILookup<string, DayTask> tasks, string lotId)
+    {
+        // Waits lie between what they lie between: one for each way there is.
+        if (steps[link.Before].Wait is not null || steps[link.After].Wait is not null) return;
+        foreach (var before in tasks[link.Before])
+            foreach (var after in tasks[link.After])
+            {
+                var between = after.StartMin - before.EndMin;
+                switch (link.Kind)
+                {
+                    case LinkKind.During:
+                        if (!made.Contains(lotId)) break;
+                        if (after.StartMin < before.StartMin + link.Lag.Least) Say("during", after.Id, $"It begins at {after.StartMin}, sooner than {link.Lag.Least} min into {before.Id}.");
+                        if (after.EndMin > Math.Max(before.EndMin, before.StartMin + link.Lag.Least + after.EndMin - after.StartMin)) Say("during", after.Id, $"It ends at {after.EndMin}, after {before.Id}.");
+                        break;
+                    case LinkKind.DayBefore when made.Contains(lotId) && !snapshot.Midnights.Any(midnight => before.EndMin <= midnight && midnight <= after.StartMin):
+                        Say("dayBefore", after.Id, $"No midnight lies between it and {before.Id}.");
+                        break;
+                    default:
+                        if (between < link.Lag.Least) Say("least", after.Id, $"{between} min lie between it and {before.Id}, and at least {link.Lag.Least} must.");
+                        if (between > link.Lag.Most && made.Contains(lotId)) Say("most", after.Id, $"{between} min lie between it and {before.Id}, and at most {link.Lag.Most} may.");
+                        break;
+                }
+            }
+    }
+
+    /// <summary>Doughs rest as they must, turns are apart, and every disc is there when it is rolled.</summary>
+    public void Dough()
+    {
+        foreach (var batch in plan.Batches)
+        {
+            var (where, method, isMade) = ($"{batch.Dough.Id}/{batch.Number}", batch.Dough.Method, batch.LotIds.All(made.Contains));
+            var ready = batch.MixEndMin;
+            foreach (var turn in batch.Turns)
+            {
+                if (turn < ready) Say("turn", where, $"It is turned at {turn}, and may be from {ready} on.");
+                ready = turn + method.TurnMinutes + method.TurnRestMinutes;
+            }
+
+            var rest = batch.NeededMin - ready;
+            if (rest < batch.Dough.Rest.Least) Say("rest", where, $"It rests {rest} min, and at least {batch.Dough.Rest.Least} are needed.");
+            if (rest > batch.Dough.Rest.Most && isMade) Say("rest", where, $"It rests {rest} min, and at most {batch.Dough.Rest.Most} may.");
+            foreach (var disc in batch.Discs) Taken("disc", where, disc.TaskId, disc.NeededMin, batch.NeededMin);
+        }
+    }
+
+    /// <summary>What is made first is made in order, kept as it must be, and there when it is taken.</summary>
+    public void MadeFirst()
+    {
+        foreach (var one in plan.Made.Where(one => one.Batch.LotIds.All(made.Contains)))
+        {
+            foreach (var (step, next) in one.Steps.Zip(one.Steps.Skip(1)))
+                if (next.StartMin < step.EndMin) Say("order", one.Batch.Id, $"\"{next.Step.Id}\" begins at {next.StartMin}, and \"{step.Step.Id}\" ends at {step.EndMin}.");
+            foreach (var step in one.Steps.Where(step => step.Step.Wait is { } wait && step.EndMin - step.StartMin < wait.Least))
+                Say("least", one.Batch.Id, $"\"{step.Step.Id}\" waits {step.EndMin - step.StartMin} min, and at least {step.Step.Wait!.Least} are needed.");
+            var (kept, use) = (one.Batch.NeededMin - one.DoneMin, one.Batch.How.Keeping.ToUse);
+            if (kept < use.Least || kept > use.Most + one.Batch.How.Method.Where(step => step.Wait is not null).Sum(step => step.Wait!.Most - step.Wait.Least))
+                Say("kept", one.Batch.Id, $"It lies {kept} min until it is taken, where {use.Least} to {use.Most} may.");
+            foreach (var taken in one.Batch.Uses) Taken("use", one.Batch.Id, taken.TaskId, taken.NeededMin, one.Batch.NeededMin);
+        }
+    }
+
+    /// <summary>Who takes of a batch begins when the batch says, and not before the first of it can be had.</summary>
+    private void Taken(string rule, string where, string? taskId, int neededMin, int readyMin)
+    {
+        if (neededMin < readyMin) Say(rule, where, $"Some of it is wanted at {neededMin}, before {readyMin}.");
+        if (taskId is not null && byId.TryGetValue(taskId, out var takers) && takers[0].StartMin != neededMin) Say(rule, where, $"{taskId} takes of it at {takers[0].StartMin}, and it is said to be wanted at {neededMin}.");
+    }
+
+    /// <summary>One batch at a time is in the mixer.</summary>
+    public void Bowl()
+    {
+        var mixed = plan.Batches.Where(batch => batch.Dough.IsMixed).OrderBy(batch => batch.MixStartMin).ToArray();
+        foreach (var (batch, next) in mixed.Zip(mixed.Skip(1)))
+            if (next.MixStartMin < batch.MixEndMin) Say("mixer", $"{next.Dough.Id}/{next.Number}", $"It is mixed from {next.MixStartMin}, and the mixer is free from {batch.MixEndMin} on.");
+    }
+
+    /// <summary>Work lies in the shifts, and no more of it at once than people are there. Of pies that cannot be made only what is made is counted.</summary>
+    public void Crew()
+    {
+        DayTask[] work = [.. plan.Tasks.Where(task => task.Kind == TaskKind.Hands && IsCounted(task))];
+        foreach (var task in work)
+            for (var minute = task.StartMin; minute < task.EndMin; minute++)
+                if (!snapshot.Shifts.Any(shift => shift.StartMin <= minute && minute < shift.EndMin))
+                {
+                    Say("shift", task.Id, $"It is done from {task.StartMin} to {task.EndMin}, and nobody is there at {minute}.");
+                    break;
+                }
+
+        foreach (var minute in work.Select(task => task.StartMin).Distinct().Order())
+        {
+            DayShift[] now = [.. snapshot.Shifts.Where(shift => shift.StartMin <= minute && minute < shift.EndMin)];
+            if (now.Any(shift => shift.People is null)) continue;
+            var (wanted, there) = (work.Count(task => task.StartMin <= minute && minute < task.EndMin), now.Sum(shift => shift.People ?? 0));
+            if (wanted > there) Say("hands", $"minute {minute}", $"{wanted} are at work, and {there} are there.");
+        }
+    }
+
+    private bool IsCounted(DayTask task) =>
+        task.LotId is { } lot ? made.Contains(lot)
+        : task.IsDough ? plan.Batches.First(batch => task.Id.StartsWith($"{batch.Dough.Id}/{batch.Number}/", StringComparison.Ordinal)).LotIds.All(made.Contains)
+        : plan.Made.First(one => task.Id.StartsWith($"{one.Batch.Id}/", StringComparison.Ordinal)).Batch.LotIds.All(made.Contains);
+
+    private DayTask[][] Parcels(Lot lot) => [.. plan.Tasks.Where(task => task.LotId == lot.Id).GroupBy(task => task.Id[..task.Id.LastIndexOf('/')]).Select(group => group.ToArray())];
+
+    private void Say(string rule, string where, string message) => faults.Add(new PlanFault(rule, where, message));
+}
