@@ -46,6 +46,10 @@ internal sealed class CrewWork
         foreach (var one in mixed) Add(one);
         foreach (var one in made) Add(one);
         foreach (var one in mixed) Tie(one);
+        // The batches of a dough stay in their order, by which they are counted.
+        foreach (var dough in mixed.GroupBy(one => one.Batch.Dough.Id))
+            foreach (var (one, next) in dough.OrderBy(one => one.Batch.Number).Zip(dough.OrderBy(one => one.Batch.Number).Skip(1)))
+                Follow(byTask[DayTasks.Id(one.Batch, DayTasks.Mix)], byTask[DayTasks.Id(next.Batch, DayTasks.Mix)], 0, null);
         foreach (var one in made) Tie(one);
         int[] turns = [.. snapshot.Shifts.SelectMany(shift => new[] { shift.StartMin, shift.EndMin }).Append(0).Distinct().Order()];
         // What does not fit may be reckoned back to before the first minute, where a schedule knows none.
