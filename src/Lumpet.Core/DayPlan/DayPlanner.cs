@@ -173,7 +173,8 @@ public static class DayPlanner
             // Cut-outs that the trim gives take no disc.
             where disc > Mass.Zero
             select new DoughDemand(
-                lot.Product.DoughOf(piece), [lot.Id], $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, pies, piece, times.Start[node]) { TaskId = taskId?.Invoke(work.Graph.Nodes[node].Id) };
+                lot.Product.DoughOf(piece), [lot.Id], $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, pies, piece, times.Start[node])
+            { TaskId = taskId?.Invoke(work.Graph.Nodes[node].Id) };
     }
 
     /// <summary>A disc is portioned on the scale, so it is rounded there, and a batch is the sum of what is portioned.</summary>
