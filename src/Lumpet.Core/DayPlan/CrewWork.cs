@@ -66,9 +66,6 @@ internal sealed class CrewWork
     /// <summary>The problem.</summary>
     public ScheduleProblem Problem { get; }
 
-    /// <summary>Index of a task's activity; null where it is not part of this.</summary>
-    private int? Find(string taskId) => byTask.TryGetValue(taskId, out var at) ? at : null;
-
     /// <summary>Name of a parcel here.</summary>
     public static string Owner(Parcel parcel) => DayTasks.Id(parcel, string.Empty);
 
@@ -81,8 +78,14 @@ internal sealed class CrewWork
         {
             var (owner, name, lots) = about[at];
             if (found.Starts[at] is not null || activities[at].Needs.Count == 0 || letGo.Contains(owner)) continue;
-            var (wish, people) = (activities[at].WishMin, PeopleAt(activities[at].WishMin));
-            var why = PlanText.Say($"\"{name}\" finds no free hands around {PlanText.At(wish)}: {(people == 1 ? "one pair is" : $"{people} pairs are")} there, all at other work that cannot move");
+            var wish = activities[at].WishMin;
+            var there = PeopleAt(wish) switch
+            {
+                0 => "nobody is there then",
+                1 => "one pair is there, at other work that cannot move",
+                var people => $"{people} pairs are there, all at other work that cannot move",
+            };
+            var why = PlanText.Say($"\"{name}\" finds no free hands around {PlanText.At(wish)}: {there}");
             yield return (owner, why);
             foreach (var parcel in lots.SelectMany(lot => parcelsOf[lot])) yield return (parcel, why);
         }
@@ -188,7 +191,7 @@ internal sealed class CrewWork
         var isKept = false;
         foreach (var (taskId, needed) in takers.OrderBy(taker => taker.NeededMin).DistinctBy(taker => taker.TaskId))
         {
-            if (taskId is not null && Find(taskId) is { } to)
+            if (taskId is not null && byTask.TryGetValue(taskId, out var to))
             {
                 Follow(last, to, least, needed == neededMin && !isKept ? Math.Max(least, most) : null);
                 isKept |= needed == neededMin;
