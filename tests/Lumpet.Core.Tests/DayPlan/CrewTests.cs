@@ -1,4 +1,5 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.PlanChecking;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
 
@@ -59,6 +60,18 @@ public sealed class CrewTests
         Assert.Contains(plan.Troubles, one => one.Mend.With(minute => $"{minute}").Contains("one more pair of hands in every shift", StringComparison.Ordinal));
         // It was tried: with two there are fewer that are missed.
         Assert.True(Planned(2, day).Fates.Sum(fate => fate.Missed) < plan.Fates.Sum(fate => fate.Missed));
+    }
+
+    [Fact]
+    public void Bowls_of_several_doughs_are_mixed_one_after_another_however_many_hands_there_are()
+    {
+        // Three doughs that are wanted at nearly the same time: moved for hands, they still share one mixer.
+        var (second, third) = (Pear with { Id = "second", Dough = Flaky with { Id = "second" } }, Pear with { Id = "third", Dough = Flaky with { Id = "third" } });
+        for (var count = 4; count <= 16; count += 4)
+        {
+            var day = Crew(2, Snapshot(Order(Pear, count, 1170), Order(second, count, 1170), Order(third, count, 1170)));
+            Assert.Empty(DayPlanChecker.Check(day, DayPlanner.Plan(day)));
+        }
     }
 
     [Fact]
