@@ -70,12 +70,17 @@ internal static class PlanSentence
             + (plan.IsSettled ? string.Empty : " A first plan, not settled yet: a better one may be found.");
     }
 
-    /// <summary>How many people are there: "4 are there", "4 are there in the afternoon and 2 in the night"; empty where nobody has said.</summary>
-    public static string There(IReadOnlyList<DayShift> shifts)
+    /// <summary>
+    /// How many people are there: "4 are there", "4 are there in "Afternoon", 2 in "Night""; empty where nobody has said of any shift.
+    /// Where some work is on pies that cannot be made, that it is counted too: then more may be at work than are there.
+    /// </summary>
+    public static string There(IReadOnlyList<DayShift> shifts, IReadOnlyList<LotFate> fates)
     {
-        if (shifts.Count == 0 || shifts.Any(shift => shift.People is null)) return string.Empty;
-        if (shifts.All(shift => shift.People == shifts[0].People)) return $"{shifts[0].People} {(shifts[0].People == 1 ? "is" : "are")} there";
-        return $"there are {string.Join(", ", shifts.Select(shift => $"{shift.People} in \"{shift.Name}\""))}";
+        if (shifts.All(shift => shift.People is null)) return string.Empty;
+        var there = shifts.All(shift => shift.People == shifts[0].People)
+            ? $"{shifts[0].People} {(shifts[0].People == 1 ? "is" : "are")} there"
+            : $"there are {string.Join(", ", shifts.Select(shift => shift.People is { } people ? $"{people} in \"{shift.Name}\"" : $"as many as are wanted in \"{shift.Name}\""))}";
+        return fates.Any(fate => fate.Unfit > 0) ? $"{there}; work on pies that cannot be made is counted too" : there;
     }
 
     /// <summary>What is late, and what can still be done.</summary>

@@ -33,7 +33,7 @@ internal static class PlanWriting
             OvenDrawing.Of(book, plan),
             Axis(book, DayAxis.Of(plan)),
             [.. plan.Tasks.Select(task => Task(book, plan, task))],
-            plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin, PlanSentence.There(book.Snapshot.Shifts), [.. CrewRota.Of(plan).Select(line => (IReadOnlyList<string>)[.. line.Tasks.Select(task => task.Id)])]),
+            plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin, PlanSentence.There(book.Snapshot.Shifts, plan.Fates), [.. CrewRota.Of(plan).Select(line => (IReadOnlyList<string>)[.. line.Tasks.Select(task => task.Id)])]),
             plan.IsSettled,
             view.Given,
             plan.BakePlan.Cost.OvenOnMin,
