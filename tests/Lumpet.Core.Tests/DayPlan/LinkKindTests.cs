@@ -2,6 +2,7 @@ using Lumpet.Core.Baking;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Steps;
+using Lumpet.PlanChecking;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
 
@@ -81,6 +82,21 @@ public sealed class LinkKindTests
         AllInTime(day);
         Assert.All(Of(day, "roast"), task => Assert.True(task.EndMin <= 720));
         Assert.All(Of(day, "prepare"), task => Assert.True(task.StartMin >= 720));
+    }
+
+    [Fact]
+    public void However_few_hands_there_are_every_kind_of_link_is_kept()
+    {
+        Product[] products = [WithSauce(), WithSauce(least: 30), With([], Linked("prepare", "fill", 1440, LinkKind.DayBefore)), With([], Linked("cool", "box", 600, LinkKind.AtPickUp))];
+        foreach (var product in products)
+            for (var people = 1; people <= 3; people++)
+            {
+                var day = Crew(people, Snapshot(Order(product, 8, Morning), Order(product, 6, Morning, Pan26), Order(product, 8, Morning - 40), Order(product, 8, Morning - 20)));
+                Assert.Empty(DayPlanChecker.Check(day, DayPlanner.Plan(day, effort: 4)));
+                // With people there over midnight as well, what is of the day before could slip over it.
+                var through = day with { Shifts = [new DayShift("All", 0, 1320) { People = people }] };
+                Assert.Empty(DayPlanChecker.Check(through, DayPlanner.Plan(through, effort: 4)));
+            }
     }
 
     [Fact]
