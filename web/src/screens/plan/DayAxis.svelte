@@ -223,6 +223,7 @@
 
   .end {
     position: absolute;
+    white-space: nowrap;
     padding-left: 4px;
     border-left: 3px solid var(--color-base-content);
     font-size: 0.8rem;
