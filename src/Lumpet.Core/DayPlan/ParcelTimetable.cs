@@ -92,9 +92,11 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
             var (byAim, byLeast) = (Math.Min(by, onward.Min(edge => EndBy(edge, start[edge.To], aim: true))), Math.Min(by, onward.Min(edge => EndBy(edge, start[edge.To], aim: false))));
             var aimed = calendar.LatestStart(length, byAim);
             var least = calendar.LatestStart(length, byLeast);
-            var found = Keeps(aimed) ? aimed : least;
-            (start[node], end[node]) = found is { } minute ? (minute, minute + length) : (byLeast - length, byLeast);
-            if (!Keeps(found)) misfits.Add(Misfit(bake, node, start, end, onward));
+            var until = onward.Min(edge => EndBy(edge, start[edge.To], aim: false));
+            // What fits nowhere stands before what follows it: a least time is not broken for a most.
+            var found = Keeps(aimed) ? aimed : Keeps(least) ? least : null;
+            (start[node], end[node]) = found is { } minute ? (minute, minute + length) : (until - length, until);
+            if (found is null) misfits.Add(Misfit(bake, node, start, end, onward));
 
             bool Keeps(int? at) => at is { } begin
                 && onward.All(edge => start[edge.To] - (begin + length) <= edge.Lag.Most)
