@@ -1,5 +1,9 @@
 import { expect, test, type Page } from '@playwright/test'
 
+interface Written {
+  draft: { steps: { name: string }[] }
+}
+
 const written = async (page: Page, id: string) => {
   await page.goto(`/#/write/${id}`)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('version')
@@ -48,20 +52,30 @@ test('steps are worked on in the drawing of the way: added, moved by keys and by
   await expect(fresh).toBeVisible()
   await expect(page.getByRole('textbox', { name: 'Step 5' })).toHaveValue('New wait')
   await fresh.click()
-  const drawnAgain = page.waitForResponse('**/api/writing/recipe')
+  // It is drawn where it stands a moment after the answer for that came.
+  const drawnThere = page.waitForResponse(
+    (response) =>
+      response.url().endsWith('/api/writing/recipe') &&
+      (response.request().postDataJSON() as Written).draft.steps[5]?.name === 'New wait',
+  )
   await fresh.press('Alt+ArrowRight')
   await expect(page.getByRole('textbox', { name: 'Step 6' })).toHaveValue('New wait')
-  await drawnAgain
-  // It is drawn anew a moment after the answer came: what is grabbed too early is nothing, and is grabbed again.
-  await expect(async () => {
-    const box = await fresh.boundingBox()
-    if (!box) throw new Error('the step is not drawn')
-    await page.mouse.move(box.x + 3, box.y + 10)
-    await page.mouse.down()
-    await page.mouse.move(box.x - 80, box.y + 10, { steps: 4 })
-    await page.mouse.up()
-    await expect(page.getByRole('textbox', { name: 'Step 5' })).toHaveValue('New wait', { timeout: 2000 })
-  }).toPass({ timeout: 15000 })
+  await (await drawnThere).finished()
+  let last = -1
+  await expect
+    .poll(async () => {
+      const before = last
+      last = (await fresh.boundingBox())?.x ?? -1
+      return last >= 0 && last === before
+    })
+    .toBe(true)
+  const box = await fresh.boundingBox()
+  if (!box) throw new Error('the step is not drawn')
+  await page.mouse.move(box.x + 3, box.y + 10)
+  await page.mouse.down()
+  await page.mouse.move(box.x - 80, box.y + 10, { steps: 4 })
+  await page.mouse.up()
+  await expect(page.getByRole('textbox', { name: 'Step 5' })).toHaveValue('New wait')
   await fresh.click()
   await way.getByRole('button', { name: 'Take it out' }).click()
   await expect(fresh).toHaveCount(0)
@@ -75,6 +89,24 @@ test('steps are worked on in the drawing of the way: added, moved by keys and by
   await way.getByRole('button', { name: 'Let it follow another' }).click()
   await way.getByRole('button', { name: /^Roll, line/ }).click()
   await expect(page.getByLabel(/^Pit damsons; toss: how it follows Roll/)).toBeVisible()
+})
+
+test('what is done to the steps while an answer is awaited is done after it, and what is typed stays', async ({ page }) => {
+  await written(page, 'damson')
+  let waits = 1
+  await page.route('**/api/writing/steps/edit', async (route) => {
+    // The first answer comes long after the second could.
+    if (waits-- > 0) await new Promise((done) => setTimeout(done, 1500))
+    await route.continue()
+  })
+  const way = page.getByRole('region', { name: 'The way as it is written' })
+  await way.getByRole('button', { name: /^Fill, weave/ }).click()
+  await way.getByRole('button', { name: 'Add a wait after it' }).click()
+  await way.getByRole('button', { name: 'Add work after it' }).click()
+  await page.getByRole('textbox', { name: 'Step 1', exact: true }).fill('Roll and line')
+  await expect(page.getByRole('textbox', { name: 'Step 5' })).toHaveValue('New work')
+  await expect(page.getByRole('textbox', { name: 'Step 6' })).toHaveValue('New wait')
+  await expect(page.getByRole('textbox', { name: 'Step 1', exact: true })).toHaveValue('Roll and line')
 })
 
 test('a temperature is kept as the recipe gives it', async ({ page }) => {

@@ -134,17 +134,29 @@
     draft.links = outcome.data.links
   }
 
-  /** One thing is done to the steps, by the rules that the server knows. */
-  async function edit(act: string, step: string, other?: string) {
-    if (!draft) return
-    const { steps = null, links = null } = $state.snapshot(draft) as Draft
+  /** What is being done to the steps: the next begins when it is done, or it would be done to steps that are no more. */
+  let doing = Promise.resolve()
+  function edit(act: string, step: string, other?: string) {
+    doing = doing.then(() => editNow(act, step, other))
+  }
+
+  /** One thing is done to the steps, by the rules that the server knows; what is typed meanwhile stays. */
+  async function editNow(act: string, step: string, other?: string) {
+    const edited = draft
+    if (!edited) return
+    const { steps = null, links = null } = $state.snapshot(edited) as Draft
     const outcome = await ask(
       api.POST('/api/writing/steps/edit', { body: { steps, links, act, step, other: other ?? null } }),
     )
+    if (draft !== edited) return
     failure = outcome.failure
     if (!outcome.data) return
-    draft.steps = outcome.data.steps
-    draft.links = outcome.data.links
+    const sent = new Map(steps?.map((one) => [one?.id, JSON.stringify(one)]))
+    const live = new Map(edited.steps?.map((one) => [one?.id, one]))
+    edited.steps = (outcome.data.steps ?? []).map((one) =>
+      sent.get(one?.id) === JSON.stringify(one) ? (live.get(one?.id) ?? one) : one,
+    )
+    edited.links = outcome.data.links
   }
 
   /** What does not hold together in the steps as they are written now; the rest is said when it is saved. */
