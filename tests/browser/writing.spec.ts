@@ -91,7 +91,9 @@ test('steps are worked on in the drawing of the way: added, moved by keys and by
   await expect(page.getByLabel(/^Pit damsons; toss: how it follows Roll/)).toBeVisible()
 })
 
-test('what is done to the steps while an answer is awaited is done after it, and what is typed stays', async ({ page }) => {
+test('what is done to the steps while an answer is awaited is done after it, and what is typed stays', async ({
+  page,
+}) => {
   await written(page, 'damson')
   let waits = 1
   await page.route('**/api/writing/steps/edit', async (route) => {
