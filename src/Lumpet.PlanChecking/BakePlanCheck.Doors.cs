@@ -7,18 +7,18 @@ internal sealed partial class BakePlanCheck
 {
     /// <summary>The minutes at which trays are put into an oven from the bench or from another oven; what began before the plan is inside.</summary>
     private IEnumerable<int> Entering(string ovenId) =>
-        from tray in plan.Trays
-        from at in Enumerable.Range(0, tray.Stages.Count)
-        where at >= BegunStages(tray) && tray.Stages[at].OvenId == ovenId && (at == 0 || tray.Stages[at - 1].OvenId != ovenId)
-        select tray.Stages[at].StartMin;
+        (from tray in plan.Trays
+         from at in Enumerable.Range(0, tray.Stages.Count)
+         where at >= BegunStages(tray) && tray.Stages[at].OvenId == ovenId && (at == 0 || tray.Stages[at - 1].OvenId != ovenId)
+         select tray.Stages[at].StartMin).Concat(problem.Standing.Where(tray => tray.OvenId == ovenId && tray.StartMin >= 0).Select(tray => tray.StartMin));
 
     /// <summary>The minutes at which trays are taken out of an oven, but for what is in it when the plan starts, or was.</summary>
     private IEnumerable<int> Leaving(string ovenId) =>
-        from tray in plan.Trays
-        from at in Enumerable.Range(0, tray.Stages.Count)
-        where tray.Stages[at].OvenId == ovenId && (at + 1 == tray.Stages.Count || tray.Stages[at + 1].OvenId != ovenId)
-            && !IsRunningIn(tray, at)
-        select tray.Stages[at].EndMin;
+        (from tray in plan.Trays
+         from at in Enumerable.Range(0, tray.Stages.Count)
+         where tray.Stages[at].OvenId == ovenId && (at + 1 == tray.Stages.Count || tray.Stages[at + 1].OvenId != ovenId)
+             && !IsRunningIn(tray, at)
+         select tray.Stages[at].EndMin).Concat(problem.Standing.Where(tray => tray.OvenId == ovenId && tray.StartMin >= 0).Select(tray => tray.EndMin));
 
     /// <summary>Whether a stage belongs to a stay that began before the plan.</summary>
     private bool IsRunningIn(BakedTray tray, int at)
@@ -48,7 +48,7 @@ internal sealed partial class BakePlanCheck
     {
         foreach (var pan in problem.Pans)
         {
-            var stays = new List<(int From, int To, int Pies)>();
+            List<(int From, int To, int Pies)> stays = [.. problem.StandingPans.Where(hold => hold.PanId == pan.Id).Select(hold => (hold.FromMin, hold.ToMin, hold.Count))];
             BakedTray[] inThem = [.. plan.Trays.Where(tray => bakes[tray.BakeId].Pan?.PanId == pan.Id)];
             var seen = new HashSet<BakedTray>();
             foreach (var tray in inThem)

@@ -87,12 +87,14 @@ internal sealed partial class BakePlanCheck
                 Fault("settings", plan.Settings[index].OvenId, $"the setting at {plan.Settings[index].AtMin} stands after a later one");
 
         var last = plan.Trays.SelectMany(tray => tray.Stages).Select(stage => stage.EndMin)
+            .Concat(problem.Standing.Select(tray => tray.EndMin))
             .Concat(plan.Settings.Select(setting => setting.AtMin)).DefaultIfEmpty(0).Max() + 1;
         foreach (var oven in problem.Ovens)
         {
             OvenSetting[] changes = [.. plan.Settings.Where(setting => setting.OvenId == oven.Id).OrderBy(setting => setting.AtMin)];
             simulations[oven.Id] = new OvenSimulation(oven, changes, Math.Max(0, last), Entering(oven.Id), problem.OpenCPerTray);
             SettingsOf(oven, changes);
+            Standing(oven);
         }
     }
 
@@ -130,7 +132,7 @@ internal sealed partial class BakePlanCheck
             Fault("window", oven.Id, $"on {(until == int.MaxValue ? $"from {from}" : $"until {until}")}, after it closes at {opening.ToMin}");
     }
 
-    private bool BakedAt(string ovenId, int celsius, int from, int until) => plan.Trays.Any(tray =>
+    private bool BakedAt(string ovenId, int celsius, int from, int until) => StandsAt(ovenId, celsius, from, until) || plan.Trays.Any(tray =>
         tray.Stages.Zip(bakes[tray.BakeId].Stages).Any(pair =>
             pair.First.OvenId == ovenId && pair.Second.TempC == celsius && pair.First.StartMin < until && pair.First.EndMin > from));
 
@@ -198,15 +200,15 @@ internal sealed partial class BakePlanCheck
     {
         foreach (var oven in problem.Ovens)
         {
-            AtMost(oven, plan.Trays.Where(tray => oven.FloorPlaces is null || !bakes[tray.BakeId].OnFloor), oven.Shelves, "shelves");
-            if (oven.FloorPlaces is { } places) AtMost(oven, plan.Trays.Where(tray => bakes[tray.BakeId].OnFloor), places, "places on the floor");
+            AtMost(oven, plan.Trays.Where(tray => oven.FloorPlaces is null || !bakes[tray.BakeId].OnFloor), StandingIn(oven, floor: false), oven.Shelves, "shelves");
+            if (oven.FloorPlaces is { } places) AtMost(oven, plan.Trays.Where(tray => bakes[tray.BakeId].OnFloor), StandingIn(oven, floor: true), places, "places on the floor");
         }
     }
 
-    private void AtMost(BakeOven oven, IEnumerable<BakedTray> counted, int most, string of)
+    private void AtMost(BakeOven oven, IEnumerable<BakedTray> counted, IEnumerable<BakedStage> standing, int most, string of)
     {
         var trays = 0;
-        var events = counted.SelectMany(tray => tray.Stages).Where(stage => stage.OvenId == oven.Id)
+        var events = counted.SelectMany(tray => tray.Stages).Where(stage => stage.OvenId == oven.Id).Concat(standing)
             .SelectMany(stage => new[] { (At: stage.StartMin, Change: 1), (At: stage.EndMin, Change: -1) })
             .OrderBy(change => change.At).ThenBy(change => change.Change);
         foreach (var (at, change) in events)
@@ -291,6 +293,7 @@ internal sealed partial class BakePlanCheck
                 minutes.UnionWith(here.Where(one => one.Index >= begun).Select(one => one.Stage.StartMin).Except(ends).Concat(ends.Except(starts).Where(minute => begun == 0 || minute > 0)));
             }
 
+            foreach (var tray in problem.Standing.Where(tray => tray.OvenId == oven.Id)) minutes.UnionWith(new[] { tray.StartMin, tray.EndMin }.Where(minute => minute >= 0));
             foreach (var minute in minutes) openAt[minute] = openAt.GetValueOrDefault(minute) + 1;
         }
 

@@ -36,9 +36,12 @@ public sealed record BakedTray(string BakeId, int Tray, IReadOnlyList<BakedStage
         .Where((stage, at) => stage.OvenId == ovenId && stage.StartMin >= 0 && (at == 0 || Stages[at - 1].OvenId != ovenId))
         .Select(stage => stage.StartMin);
 
-    /// <summary>How many trays are put into an oven, by minute.</summary>
-    public static IReadOnlyDictionary<int, int> EnteringAll(IEnumerable<BakedTray> trays, string ovenId) =>
-        trays.SelectMany(tray => tray.Entering(ovenId)).GroupBy(minute => minute).ToDictionary(group => group.Key, group => group.Count());
+    /// <summary>How many trays are put into an oven, by minute, those that stand in it among them.</summary>
+    /// <param name="problem">What was planned.</param>
+    /// <param name="trays">The trays that were baked.</param>
+    /// <param name="ovenId">The oven.</param>
+    public static IReadOnlyDictionary<int, int> EnteringAll(BakeProblem problem, IEnumerable<BakedTray> trays, string ovenId) =>
+        trays.SelectMany(tray => tray.Entering(ovenId)).Concat(problem.Standing.Where(tray => tray.OvenId == ovenId).Select(tray => tray.StartMin)).GroupBy(minute => minute).ToDictionary(group => group.Key, group => group.Count());
 }
 
 /// <summary>One stage of one tray; it holds a shelf from its start up to, not including, its end.</summary>

@@ -22,6 +22,12 @@ public sealed record BakeProblem(
 
     /// <summary>Pans of which there are only so many, with unique ids; of others there are always enough.</summary>
     public IReadOnlyList<PanStock> Pans { get; init; } = [];
+
+    /// <summary>Trays of other plans that are settled; what is planned here goes around them.</summary>
+    public IReadOnlyList<StandingTray> Standing { get; init; } = [];
+
+    /// <summary>Pans that other plans have in use.</summary>
+    public IReadOnlyList<StandingPans> StandingPans { get; init; } = [];
 }
 
 /// <summary>Pans of a size.</summary>

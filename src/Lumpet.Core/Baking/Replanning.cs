@@ -21,9 +21,12 @@ public static class Replanning
         BakedTray[] begun = [.. plan.Trays.Where(tray => tray.StartMin < minute)];
         return problem with
         {
-            Ovens = [.. problem.Ovens.Select(oven => From(oven, [.. plan.Settings.Where(setting => setting.OvenId == oven.Id)], minute, problem.OpenCPerTray, BakedTray.EnteringAll(plan.Trays, oven.Id)))],
+            Ovens = [.. problem.Ovens.Select(oven => From(oven, [.. plan.Settings.Where(setting => setting.OvenId == oven.Id)], minute, problem.OpenCPerTray, BakedTray.EnteringAll(problem, plan.Trays, oven.Id)))],
             Bakes = [.. problem.Bakes.Select(bake => bake with { ReleaseMin = bake.ReleaseMin - minute, DueMin = bake.DueMin - minute, EarliestOutMin = bake.EarliestOutMin - minute })],
             Running = [.. begun.Select(tray => Running(tray, minute))],
+            // What stands in an oven at the minute goes on standing there; what is over is over.
+            Standing = [.. problem.Standing.Where(tray => tray.EndMin > minute).Select(tray => tray.From(minute))],
+            StandingPans = [.. problem.StandingPans.Where(pans => pans.ToMin > minute).Select(pans => pans with { FromMin = pans.FromMin - minute, ToMin = pans.ToMin - minute })],
         };
     }
 

@@ -60,7 +60,7 @@ internal static class OvenDrawing
                 .Select(one => one.Index),
         ];
         OvenSetting[] settings = [.. plan.BakePlan.Settings.Where(setting => setting.OvenId == oven.Id)];
-        var curves = HeatCurve.Of(plan.Problem.Ovens.First(asked => asked.Id == oven.Id), settings, BakedTray.EnteringAll(plan.BakePlan.Trays, oven.Id), plan.Problem.OpenCPerTray, AfterMin);
+        var curves = HeatCurve.Of(plan.Problem.Ovens.First(asked => asked.Id == oven.Id), settings, BakedTray.EnteringAll(plan.Problem, plan.BakePlan.Trays, oven.Id), plan.Problem.OpenCPerTray, AfterMin);
         return new OvenAnswer(
             oven.Id,
             oven.Name,

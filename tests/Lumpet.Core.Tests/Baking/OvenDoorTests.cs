@@ -73,7 +73,7 @@ public sealed class OvenDoorTests
         Assert.Equal(100, plan.Trays[0].StartMin);
         // 40 degrees down, of which 8 are back a minute later.
         Assert.Equal(158, Replanning.From(Losing with { Bakes = [Bake("pear", trays: 2)] }, plan, 101).Ovens[0].StartC);
-        var curve = Assert.Single(HeatCurve.Of(Losing.Ovens[0], plan.Settings, BakedTray.EnteringAll(plan.Trays, "deck"), 20, 10));
+        var curve = Assert.Single(HeatCurve.Of(Losing.Ovens[0], plan.Settings, BakedTray.EnteringAll(Losing, plan.Trays, "deck"), 20, 10));
         Assert.Contains(new HeatPoint(100, 190), curve);
         Assert.Contains(new HeatPoint(101, 158), curve);
         Assert.Contains(new HeatPoint(105, 190), curve);

@@ -57,7 +57,7 @@ public sealed class ApprovedDayTests
             "== tasks and reasons", .. day.Tasks.Select(task => $"{Told.Of(task)} {Told.Of(day.Reasons[task.Id])}"),
             "== ribbon", .. Told.Each(DayRibbon.Of(day)),
             "== hands", Told.Of(HandsNeeded.In(day)),
-            "== heat", .. day.Problem.Ovens.Select(oven => Told.Of(HeatCurve.Of(oven, [.. day.BakePlan.Settings.Where(setting => setting.OvenId == oven.Id)], BakedTray.EnteringAll(day.BakePlan.Trays, oven.Id), day.Problem.OpenCPerTray, 40))),
+            "== heat", .. day.Problem.Ovens.Select(oven => Told.Of(HeatCurve.Of(oven, [.. day.BakePlan.Settings.Where(setting => setting.OvenId == oven.Id)], BakedTray.EnteringAll(day.Problem, day.BakePlan.Trays, oven.Id), day.Problem.OpenCPerTray, 40))),
             "== overdue", .. new[] { -10, 0, 60, 200, Late - 1, Late }.Select(now => Told.Of(Overdue.At(day, now))),
         ]);
     }

@@ -10,6 +10,9 @@ internal sealed class BakeFileChecks
 
     private readonly List<FieldFault> faults = [];
 
+    /// <summary>Whether anything is wrong so far.</summary>
+    public bool HasAny => faults.Count > 0;
+
     /// <summary>Adds a fault.</summary>
     public void Add(string field, string message) => faults.Add(new FieldFault(field, message));
 

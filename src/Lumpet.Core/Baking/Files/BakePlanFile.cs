@@ -124,6 +124,11 @@ public static class BakePlanFile
                 tray.Tray,
                 Stages = tray.Stages.Select(stage => new { Oven = stage.OvenId, stage.StartMin, stage.EndMin }),
             }),
+            Standing = problem.Standing.Count + problem.StandingPans.Count == 0 ? null : new
+            {
+                Trays = problem.Standing.Select(tray => new { Oven = tray.OvenId, tray.StartMin, tray.EndMin, tray.Settings, Place = tray.OnFloor ? Floor : null }),
+                Pans = problem.StandingPans.Select(hold => new { Id = hold.PanId, hold.FromMin, hold.ToMin, hold.Count }),
+            },
         },
         WithoutNulls);
 

@@ -30,6 +30,9 @@ public static class BakeProblemFile
             Weights = written.Weights is { } weights ? Weights(checks, weights) : BakeWeights.Usual,
             Running = written.Running is { } running ? checks.Each("running", running, tray => tray.Bake, (at, tray) => RunningTray(checks, at, tray)) : [],
             Pans = [.. pans.Select(one => one.Pan)],
+            Standing = checks.Each("standing.trays", written.Standing?.Trays ?? [], tray => tray.Oven, (at, tray) => StandingTray(checks, at, tray)),
+            StandingPans = checks.Each("standing.pans", written.Standing?.Pans ?? [], pans => pans.Id, (at, hold) => new StandingPans(
+                checks.Text($"{at}.id", hold.Id), checks.Whole($"{at}.fromMin", hold.FromMin), checks.Whole($"{at}.toMin", hold.ToMin), checks.Whole($"{at}.count", hold.Count, 0))),
             OpenCPerTray = written.OpenCPerTray is null ? 0 : checks.Whole("openCPerTray", written.OpenCPerTray, 0),
         };
 
@@ -40,6 +43,7 @@ public static class BakeProblemFile
         foreach (var (at, bake) in bakes) CheckNames(checks, problem, byId, at, bake);
         checks.Passed(problem);
         RunningChecks.Check(checks, problem);
+        StandingChecks.Check(checks, problem);
         if (BakePlanner.OvenMinutes(problem) is > MostOvenMinutes and var minutes)
             checks.Add("ovens", $"their time comes to {minutes / 1440} days between them; at most {MostOvenMinutes / 1440} are planned at once. Ask for a shorter stretch");
         return checks.Passed(problem);
@@ -135,6 +139,17 @@ public static class BakeProblemFile
         checks.Whole($"{at}.tray", written.Tray, 1),
         checks.Each($"{at}.stages", written.Stages, stage => stage.Oven, (place, stage) => new RunningStage(
             checks.Text($"{place}.oven", stage.Oven), checks.Whole($"{place}.startMin", stage.StartMin), checks.WholeOrNull($"{place}.endMin", stage.EndMin))));
+
+    private static StandingTray StandingTray(BakeFileChecks checks, string at, WrittenStandingTray written)
+    {
+        if (written.Place is not (null or BakePlanFile.Floor)) checks.Add($"{at}.place", $"\"{BakePlanFile.Floor}\" is the one place known");
+        return new StandingTray(
+            checks.Text($"{at}.oven", written.Oven),
+            checks.Whole($"{at}.startMin", written.StartMin),
+            checks.Whole($"{at}.endMin", written.EndMin),
+            checks.Each($"{at}.settings", written.Settings, _ => null, (place, setting) => new StandingSetting(checks.Whole($"{place}.atMin", setting.AtMin), checks.Whole($"{place}.tempC", setting.TempC))))
+        { OnFloor = written.Place is not null };
+    }
 
     private static BakeStage Stage(BakeFileChecks checks, string at, WrittenStage written)
     {

@@ -3,7 +3,15 @@ using System.Text.Json;
 namespace Lumpet.Core.Baking.Files;
 
 // Bake files as they are written, before anything is checked: every member may be missing, and a number may be any.
-internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decimal? TransferMin, IReadOnlyList<WrittenOven?>? Ovens, IReadOnlyList<WrittenBake?>? Bakes, WrittenWeights? Weights, IReadOnlyList<WrittenTray?>? Running, decimal? OpenCPerTray, IReadOnlyList<WrittenPanStock?>? Pans);
+internal sealed record WrittenProblem(string? Format, decimal? ToleranceC, decimal? TransferMin, IReadOnlyList<WrittenOven?>? Ovens, IReadOnlyList<WrittenBake?>? Bakes, WrittenWeights? Weights, IReadOnlyList<WrittenTray?>? Running, decimal? OpenCPerTray, IReadOnlyList<WrittenPanStock?>? Pans, WrittenStanding? Standing);
+
+internal sealed record WrittenStanding(IReadOnlyList<WrittenStandingTray?>? Trays, IReadOnlyList<WrittenStandingPans?>? Pans);
+
+internal sealed record WrittenStandingTray(string? Oven, decimal? StartMin, decimal? EndMin, IReadOnlyList<WrittenStandingSetting?>? Settings, string? Place);
+
+internal sealed record WrittenStandingSetting(decimal? AtMin, decimal? TempC);
+
+internal sealed record WrittenStandingPans(string? Id, decimal? FromMin, decimal? ToMin, decimal? Count);
 
 internal sealed record WrittenPanStock(string? Id, decimal? Count);
 

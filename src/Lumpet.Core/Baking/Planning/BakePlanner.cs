@@ -98,7 +98,7 @@ public static class BakePlanner
     private static decimal? Prove(BakeProblem problem, BakeChains chains, BakePlanCost cost, BakedTray[] trays) =>
         cost.UnplacedPies > 0 || HasBegun(problem) ? null : SharedHeatBound.Of(problem, chains, cost.Total, trays.Select(tray => tray.EndMin).DefaultIfEmpty(0).Max());
 
-    private static bool HasBegun(BakeProblem problem) => problem.Running.Count > 0 || problem.Ovens.Any(oven => oven.StartSettingC is not null);
+    private static bool HasBegun(BakeProblem problem) => problem.Running.Count > 0 || problem.Standing.Count > 0 || problem.Ovens.Any(oven => oven.StartSettingC is not null);
 
     private static bool Better(BakePlanCost one, BakePlanCost other) =>
         (one.UnplacedPies, one.Total).CompareTo((other.UnplacedPies, other.Total)) < 0;
@@ -130,8 +130,9 @@ public static class BakePlanner
             + bake.After.Sum(after => (long)after.MinLagMin));
         var latest = problem.Bakes.Select(bake => Math.Max(Math.Max(bake.ReleaseMin, bake.DueMin), bake.EarliestOutMin ?? 0)).DefaultIfEmpty(0).Max();
         var opening = problem.Ovens.SelectMany(oven => oven.Openings).Select(one => Math.Max(0, one.FromMin)).DefaultIfEmpty(0).Max();
+        var standing = problem.Standing.Select(tray => tray.EndMin).DefaultIfEmpty(0).Max();
         var closing = problem.Ovens.Select(oven => Math.Max(0, oven.CloseMin)).DefaultIfEmpty(0).Max();
-        return (int)Math.Min(closing, Math.Max(Math.Max(latest, opening), 0) + work);
+        return (int)Math.Min(closing, Math.Max(Math.Max(Math.Max(latest, opening), 0) + work, standing));
     }
 
     /// <summary>A build with its cost: what is said of a plan is only worked out for the one that is kept.</summary>
@@ -180,7 +181,7 @@ public static class BakePlanner
         var incomplete = built.Missing.Select(tray => tray.Bake.Id).ToHashSet();
         var reasons = built.Missing.Select(tray => tray.Bake).Distinct().ToDictionary(bake => bake.Id, bake => UnplacedReasons.For(problem, chains, bake, incomplete, built.Tried));
         UnplacedTray[] unplaced = [.. built.Missing.Select(tray => new UnplacedTray(tray.Bake.Id, tray.Number, reasons[tray.Bake.Id]))];
-        // What has begun costs less than the bounds count for it.
+        // What has begun costs less than the bounds count for it, and what is baked beside others' trays may.
         var bound = built.Cost.UnplacedPies > 0 || HasBegun(problem) ? new BakePlanBound(0, 0) : LowerBounds.AllPlaced(problem, built.Proved ?? 0);
         return new BakePlan(built.Settings, built.Trays, unplaced, built.Cost, bound);
     }
@@ -207,7 +208,8 @@ public static class BakePlanner
         }
 
         var running = RunningNow.Of(problem);
-        var doors = trays.SelectMany(tray => DoorOpenings(tray, running.GetValueOrDefault((tray.BakeId, tray.Tray)))).Distinct().ToArray();
+        var doors = trays.SelectMany(tray => DoorOpenings(tray, running.GetValueOrDefault((tray.BakeId, tray.Tray))))
+            .Concat(problem.Standing.SelectMany(tray => new[] { (tray.OvenId, AtMin: tray.StartMin), (tray.OvenId, AtMin: tray.EndMin) }.Where(door => door.AtMin >= 0))).Distinct().ToArray();
         return new BakePlanCost(
             lateness.Sum(tray => tray.Pies * Math.Max(0, tray.Late)), on, changes, lateness.Sum(tray => tray.Pies * Math.Max(0, -tray.Late)), unplacedPies)
         {

@@ -13,7 +13,7 @@ internal sealed class EarlierWays
         this.problem = problem;
         ovenOf = problem.Ovens.Select((oven, at) => (oven.Id, at)).ToDictionary(one => one.Id, one => one.at);
         settings = [.. problem.Ovens.Select(oven => Settings(oven, earlier, horizonMin))];
-        chambers = [.. problem.Ovens.Select((oven, at) => Chamber(oven, settings[at], BakedTray.EnteringAll(earlier.Trays, oven.Id)))];
+        chambers = [.. problem.Ovens.Select((oven, at) => Chamber(oven, settings[at], BakedTray.EnteringAll(problem, earlier.Trays, oven.Id)))];
     }
 
     /// <summary>The ways, by bake and number of the tray. Each is one that the tray could take alone; whether they hold together is not looked at.</summary>

@@ -17,4 +17,11 @@ internal readonly record struct OvenRegion(int Start, int End, int FirstSetting,
 /// <param name="Visit">The stay.</param>
 /// <param name="Temperatures">Temperature of each stage of its bake.</param>
 /// <param name="Floor">Whether it is on the floor.</param>
-internal readonly record struct OvenStay(OvenVisit Visit, int[] Temperatures, bool Floor);
+internal readonly record struct OvenStay(OvenVisit Visit, int[] Temperatures, bool Floor)
+{
+    /// <summary>The stay of a tray that stands: its settings are its stages.</summary>
+    public static OvenStay Of(StandingTray tray) => new(
+        new OvenVisit(0, Math.Max(0, tray.StartMin), [.. tray.EachMinute().Skip(Math.Max(0, -tray.StartMin))], [.. tray.Settings.Skip(1).Select(setting => setting.AtMin), tray.EndMin], 0, 0) { IsRunning = tray.StartMin < 0 },
+        [.. tray.Settings.Select(setting => setting.TempC)],
+        tray.OnFloor);
+}

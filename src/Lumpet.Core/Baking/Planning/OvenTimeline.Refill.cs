@@ -7,10 +7,10 @@ internal sealed partial class OvenTimeline
     private readonly bool[] isUnheld;
     private readonly List<(int Region, int From, int To, bool IsHeld)> runs = [];
 
-    /// <summary>Takes everything out and puts other stays in, all at once.</summary>
+    /// <summary>Takes everything out that may be moved and puts other stays in, all at once.</summary>
     /// <param name="stays">The stays, in any order, each with the temperature of its stages and whether it is on the floor.</param>
     /// <param name="unheld">Filled with the numbers of stays whose setting is no longer the temperature of anything baked while it is in force.</param>
-    /// <returns>False where they do not hold together: the oven is empty then.</returns>
+    /// <returns>False where they do not hold together: the oven is empty then, and must be filled before it is used.</returns>
     public bool Refill(IReadOnlyList<OvenStay> stays, List<int> unheld)
     {
         Array.Fill(settings, Undecided);
@@ -21,11 +21,12 @@ internal sealed partial class OvenTimeline
         Array.Clear(turns);
         regions.Clear();
         Door.Clear();
-        var holds = Fill(stays) && FindRegions(stays);
+        var holds = Fill(standing) && Fill(stays) && FindRegions() && BeginAsSet(standing) && BeginAsSet(stays);
         if (!holds) Empty();
         else
         {
             FindUnheld(stays, unheld);
+            foreach (var (visit, _, _) in standing) Door.Put(visit);
             foreach (var (visit, _, _) in stays) Door.Put(visit);
         }
 
@@ -64,8 +65,8 @@ internal sealed partial class OvenTimeline
         return true;
     }
 
-    /// <summary>Runs of decided minutes; false where a chamber is not where a tray needs it, or cannot get there.</summary>
-    private bool FindRegions(IReadOnlyList<OvenStay> stays)
+    /// <summary>Runs of decided minutes; false where a chamber cannot get to where one begins.</summary>
+    private bool FindRegions()
     {
         OvenRegion? before = null;
         for (var minute = OpenMin; minute < CloseMin; minute++)
@@ -85,6 +86,12 @@ internal sealed partial class OvenTimeline
             before = region;
         }
 
+        return true;
+    }
+
+    /// <summary>Whether the chamber is at its setting where trays are put in.</summary>
+    private bool BeginAsSet(IReadOnlyList<OvenStay> stays)
+    {
         foreach (var (visit, _, _) in stays)
             if (!visit.IsRunning && chamber[visit.Start] != settings[visit.Start]) return false;
         return true;

@@ -33,6 +33,8 @@ internal sealed partial class OvenTimeline
     private readonly int openCPerTray;
     // Trays that are put in, by minute.
     private readonly int[] entering;
+    // What other plans have put in for good.
+    private readonly OvenStay[] standing;
 
     /// <summary>An empty oven of a problem over minutes 0 to <paramref name="horizonMin"/>.</summary>
     public OvenTimeline(BakeProblem problem, BakeOven oven, int horizonMin, OvenDoors doors)
@@ -58,12 +60,14 @@ internal sealed partial class OvenTimeline
         changesBefore = new int[horizonMin + 1];
         Array.Fill(settings, Undecided);
         MarkFull(0, horizonMin);
+        standing = [.. problem.Standing.Where(tray => tray.OvenId == oven.Id).Select(OvenStay.Of)];
+        if (standing.Length > 0) Refill([], []);
     }
 
     private OvenTimeline(OvenTimeline other)
     {
         (Oven, weights, Door, OpenMin, CloseMin) = (other.Oven, other.weights, other.Door, other.OpenMin, other.CloseMin);
-        (openCPerTray, entering) = (other.openCPerTray, [.. other.entering]);
+        (openCPerTray, entering, standing) = (other.openCPerTray, [.. other.entering], other.standing);
         (settings, chamber, trays, onFloor) = ([.. other.settings], [.. other.chamber], [.. other.trays], [.. other.onFloor]);
         (turns, isOn, fullFrom, floorFullFrom) = ([.. other.turns], [.. other.isOn], [.. other.fullFrom], [.. other.floorFullFrom]);
         (onBefore, changesBefore, openings) = ([.. other.onBefore], [.. other.changesBefore], other.openings);

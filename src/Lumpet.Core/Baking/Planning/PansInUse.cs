@@ -14,6 +14,8 @@ internal sealed class PansInUse
     private readonly Dictionary<string, int> panOf;
     private readonly Dictionary<(string Bake, int Tray), Pie> pies = [];
     private readonly ILookup<int, Pie> piesIn;
+    // What other plans have in use, by pan.
+    private readonly ILookup<int, PanHold> standing;
     private bool isOver;
 
     /// <summary>No pans in use over minutes 0 to a horizon.</summary>
@@ -35,6 +37,8 @@ internal sealed class PansInUse
             }
 
         piesIn = pies.Values.Distinct().ToLookup(pie => pie.Pan);
+        standing = problem.StandingPans.Where(hold => panOf.ContainsKey(hold.PanId)).ToLookup(hold => panOf[hold.PanId], hold => new PanHold(hold.FromMin, hold.ToMin, hold.Count));
+        PutStanding();
     }
 
     /// <summary>Whether no more are in use at any minute than there are.</summary>
@@ -47,6 +51,22 @@ internal sealed class PansInUse
         foreach (var pan in used) Array.Clear(pan);
         Array.Clear(most);
         foreach (var pie in piesIn.SelectMany(pie => pie)) pie.Hold = null;
+        PutStanding();
+    }
+
+    private void PutStanding()
+    {
+        foreach (var pan in standing)
+            foreach (var hold in pan) Use(pan.Key, hold.From, hold.To, hold.Pies);
+    }
+
+    private void Use(int pan, int from, int to, int more)
+    {
+        for (var minute = Math.Max(0, from); minute < Math.Min(to, used[pan].Length); minute++)
+        {
+            used[pan][minute] += more;
+            most[pan] = Math.Max(most[pan], used[pan][minute]);
+        }
     }
 
     /// <summary>Takes pans for a tray.</summary>
@@ -55,13 +75,7 @@ internal sealed class PansInUse
         if (bake.Pan is not { } need || !pies.TryGetValue((bake.Id, tray), out var pie)) return;
         var (before, count) = (pie.Hold, bake.Trays[tray - 1]);
         var after = Joined(before, need, start, end, count);
-        foreach (var (from, to, more) in Added(before, after))
-            for (var minute = Math.Max(0, from); minute < Math.Min(to, used[pie.Pan].Length); minute++)
-            {
-                used[pie.Pan][minute] += more;
-                most[pie.Pan] = Math.Max(most[pie.Pan], used[pie.Pan][minute]);
-            }
-
+        foreach (var (from, to, more) in Added(before, after)) Use(pie.Pan, from, to, more);
         isOver |= most[pie.Pan] > problem.Pans[pie.Pan].Count;
 
         pie.Hold = after;
@@ -122,6 +136,7 @@ internal sealed class PansInUse
 
         /// <summary>Minutes at which it may go in because pans came free, and minutes by which it must be out because others need them.</summary>
         public IEnumerable<(int Enter, int Out)> Edges() =>
-            pans.AreEnough(pie, count) ? [] : pans.piesIn[pie.Pan].Where(other => other.Hold is not null).Select(other => (other.Hold!.Value.To + need.BeforeMin, other.Hold.Value.From - need.AfterMin));
+            pans.AreEnough(pie, count) ? [] : pans.piesIn[pie.Pan].Where(other => other.Hold is not null).Select(other => other.Hold!.Value).Concat(pans.standing[pie.Pan])
+                .Select(hold => (hold.To + need.BeforeMin, hold.From - need.AfterMin));
     }
 }

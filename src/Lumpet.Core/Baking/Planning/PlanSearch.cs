@@ -74,7 +74,9 @@ internal sealed partial class PlanSearch
 
     /// <summary>The last minute of use where a plan has all trays: what is better does not end much later.</summary>
     private int Useful(IReadOnlyDictionary<(string Bake, int Tray), TrayPath> placed) => placed.Count < trays.All.Count || placed.Count == 0 ? int.MaxValue
-        : Math.Max(placed.Values.Max(path => path.End), trays.All.Max(tray => Math.Max(tray.Bake.DueMin, tray.Bake.EarliestOutMin ?? 0))) + MinutesBeyond;
+        : Math.Max(
+            Math.Max(placed.Values.Max(path => path.End), trays.All.Max(tray => Math.Max(tray.Bake.DueMin, tray.Bake.EarliestOutMin ?? 0))) + MinutesBeyond,
+            problem.Standing.Select(tray => tray.EndMin).DefaultIfEmpty(0).Max());
 
     /// <summary>What the best plan costs, in tenths, unplaced pies above all.</summary>
     public long BestCost { get; private set; }
