@@ -1,3 +1,4 @@
+using Lumpet.Core.Baking;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Steps;
 
@@ -127,10 +128,13 @@ internal sealed class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan)
         if (taskId is not null && byId.TryGetValue(taskId, out var takers) && takers[0].StartMin != neededMin) Say(rule, where, $"{taskId} takes of it at {takers[0].StartMin}, and it is said to be wanted at {neededMin}.");
     }
 
-    /// <summary>One batch at a time is in the mixer.</summary>
+    /// <summary>One batch at a time is in the mixer, and none while a day before has it.</summary>
     public void Bowl()
     {
         var mixed = plan.Batches.Where(batch => batch.Dough.IsMixed).OrderBy(batch => batch.MixStartMin).ToArray();
+        foreach (var batch in mixed.Where(batch => batch.LotIds.All(made.Contains)))
+            if (snapshot.Taken.Mixing.FirstOrDefault(taken => taken.FromMin < batch.MixEndMin && batch.MixStartMin < taken.ToMin) is { } other)
+                Say("mixer", $"{batch.Dough.Id}/{batch.Number}", $"It is mixed from {batch.MixStartMin}, and a day before has the mixer from {other.FromMin} to {other.ToMin}.");
         foreach (var (batch, next) in mixed.Zip(mixed.Skip(1)))
             if (next.MixStartMin < batch.MixEndMin) Say("mixer", $"{next.Dough.Id}/{next.Number}", $"It is mixed from {next.MixStartMin}, and the mixer is free from {batch.MixEndMin} on.");
     }
@@ -153,7 +157,46 @@ internal sealed class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan)
             if (now.Any(shift => shift.People is null)) continue;
             var (wanted, there) = (work.Count(task => task.StartMin <= minute && minute < task.EndMin), now.Sum(shift => shift.People ?? 0));
             if (wanted > there) Say("hands", $"minute {minute}", $"{wanted} are at work, and {there} are there.");
+            Together(minute, wanted, now);
         }
+    }
+
+    /// <summary>With what days before do at a minute there is work for no more than are there for any of the days.</summary>
+    private void Together(int minute, int wanted, DayShift[] own)
+    {
+        var all = own.ToDictionary(shift => (shift.Name, shift.StartMin, shift.EndMin), shift => shift.People);
+        foreach (var shift in snapshot.Taken.Shifts.Where(shift => shift.StartMin <= minute && minute < shift.EndMin)) all.TryAdd((shift.Name, shift.StartMin, shift.EndMin), shift.People);
+        if (all.Values.Any(people => people is null)) return;
+        var before = snapshot.Taken.Work.Count(work => work.FromMin <= minute && minute < work.ToMin);
+        if (before > 0 && wanted + before > all.Values.Sum() && wanted > 0) Say("hands", $"minute {minute}", $"{wanted} are at work and {before} for days before, and {all.Values.Sum()} are there.");
+    }
+
+    /// <summary>What stands in the ovens and in pans for days before is what the ovens were asked to go around.</summary>
+    public void Standing()
+    {
+        StandingTray[] there = [.. snapshot.Taken.Trays.Where(tray => snapshot.Ovens.Any(oven => oven.Id == tray.OvenId))];
+        if (there.Length != plan.Problem.Standing.Count || there.Zip(plan.Problem.Standing).Any(pair => pair.First != pair.Second)) Say("standing", "ovens", "They were planned around other trays than stand in them.");
+        foreach (var pan in snapshot.Orders.Select(order => order.Pan).Where(pan => pan.AtOnce is not null).DistinctBy(pan => pan.Id))
+        {
+            StandingPans[] inUse = [.. snapshot.Taken.Pans.Where(hold => hold.PanId == pan.Id), .. plan.Lots.Where(lot => lot.Pan.Id == pan.Id && made.Contains(lot.Id)).SelectMany(Holds)];
+            foreach (var at in inUse.Select(hold => hold.FromMin).Distinct())
+                if (inUse.Where(hold => hold.FromMin <= at && at < hold.ToMin).Sum(hold => hold.Count) is var used && used > pan.AtOnce)
+                {
+                    Say("pans", pan.Id, $"{used} are in use at {at}, and there are {pan.AtOnce}.");
+                    break;
+                }
+        }
+    }
+
+    /// <summary>A pie is in its pan from when dough is laid in it, or where none is from its first step, until it is boxed.</summary>
+    private IEnumerable<StandingPans> Holds(Lot lot)
+    {
+        var takesDough = lot.Product.ProcessIn(lot.Pan).Steps.Where(step => step.UsesDough).Select(step => step.Id).ToHashSet();
+        return Parcels(lot).Select(parcel => new StandingPans(
+            lot.Pan.Id,
+            parcel.Where(task => takesDough.Contains(task.StepId)).Select(task => task.StartMin).DefaultIfEmpty(parcel.Min(task => task.StartMin)).Min(),
+            parcel.Max(task => task.EndMin),
+            parcel[0].Pies));
     }
 
     private bool IsCounted(DayTask task) =>

@@ -21,6 +21,7 @@ public static class DayPlanChecker
         check.MadeFirst();
         check.Bowl();
         check.Crew();
+        check.Standing();
         return check.Faults;
     }
 }

@@ -51,13 +51,15 @@ internal sealed class CrewWork
             foreach (var (one, next) in dough.OrderBy(one => one.Batch.Number).Zip(dough.OrderBy(one => one.Batch.Number).Skip(1)))
                 Follow(byTask[DayTasks.Id(one.Batch, DayTasks.Mix)], byTask[DayTasks.Id(next.Batch, DayTasks.Mix)], 0, null);
         foreach (var one in made) Tie(one);
-        int[] turns = [.. snapshot.Shifts.SelectMany(shift => new[] { shift.StartMin, shift.EndMin }).Append(0).Distinct().Order()];
+        int[] turns = [.. snapshot.Shifts.Concat(snapshot.Taken.Shifts).SelectMany(shift => new[] { shift.StartMin, shift.EndMin })
+            .Concat(snapshot.Taken.Work.SelectMany(work => new[] { work.FromMin, work.ToMin })).Append(0).Distinct().Order()];
+        int[] bowl = [.. snapshot.Taken.Mixing.SelectMany(mixing => new[] { mixing.FromMin, mixing.ToMin }).Append(0).Distinct().Order()];
         // What does not fit may be reckoned back to before the first minute, where a schedule knows none.
         originMin = Math.Min(0, activities.Select(one => one.WishMin).DefaultIfEmpty(0).Min());
         Problem = new ScheduleProblem(
             [.. activities.Select(one => one with { WishMin = one.WishMin - originMin, EarliestMin = one.EarliestMin - originMin, LatestMin = one.LatestMin == ScheduleProblem.MostMinutes ? one.LatestMin : one.LatestMin - originMin })],
             lags,
-            [new Resource("hands", [.. turns.Select(minute => new CapacityFrom(minute - originMin, PeopleAt(minute)))]), Resource.Always("mixer", 1)]);
+            [new Resource("hands", [.. turns.Select(minute => new CapacityFrom(minute - originMin, PeopleAt(minute)))]), new Resource("mixer", [.. bowl.Select(minute => new CapacityFrom(minute - originMin, IsMixing(minute) ? 0 : 1))])]);
     }
 
     /// <summary>The start of a task; null where it is not part of this or found no place.</summary>
@@ -81,6 +83,7 @@ internal sealed class CrewWork
             var wish = activities[at].WishMin;
             var there = PeopleAt(wish) switch
             {
+                0 when snapshot.Shifts.Any(shift => shift.StartMin <= wish && wish < shift.EndMin && shift.People > 0) => "all who are there are at work for a day before",
                 0 => "nobody is there then",
                 1 => "one pair is there, at other work that cannot move",
                 var people => $"{people} pairs are there, all at other work that cannot move",
@@ -91,8 +94,10 @@ internal sealed class CrewWork
         }
     }
 
-    /// <summary>How many pairs of hands are there at a minute; as many as anybody wants where nobody has said.</summary>
-    private int PeopleAt(int minute) => snapshot.Shifts.Where(shift => shift.StartMin <= minute && minute < shift.EndMin).Sum(shift => shift.People ?? Unlimited);
+    /// <summary>How many pairs of hands are free for this day at a minute; as many as anybody wants where nobody has said.</summary>
+    private int PeopleAt(int minute) => snapshot.HandsFreeAt(minute) ?? Unlimited;
+
+    private bool IsMixing(int minute) => snapshot.Taken.Mixing.Any(mixing => mixing.FromMin <= minute && minute < mixing.ToMin);
 
     /// <summary>Adds the work of a parcel. Work that does not fit around its bakes anyway is left out of it.</summary>
     private void Add(Parcel parcel)

@@ -1,3 +1,5 @@
+using Lumpet.Core.Baking;
+
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>What one plan of a day comes to, so that two can be laid beside each other.</summary>
@@ -6,7 +8,7 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Late">Pies boxed after their pick-up.</param>
 /// <param name="MostLateMin">By how many minutes the latest of them; 0 where none is.</param>
 /// <param name="LeastSpareMin">Minutes from the last box to the pick-up, at the pick-up where that is least; null where some are never boxed.</param>
-/// <param name="HotMin">Minutes for which ovens are on, all ovens together.</param>
+/// <param name="HotMin">Minutes for which ovens are on, all ovens together; where a day before has them on anyway, the minutes that this day adds.</param>
 /// <param name="HeatCost">What those cost; null where some oven that is on has no price.</param>
 /// <param name="SettingChanges">Changes of setting.</param>
 /// <param name="DoorOpenings">Minutes at which a door is opened for trays, counted for each oven.</param>
@@ -34,7 +36,7 @@ public sealed record DayFigures(
     /// <summary>The figures of a plan.</summary>
     public static DayFigures Of(PlannedDay plan)
     {
-        var cost = plan.BakePlan.Cost;
+        var (cost, others) = (plan.BakePlan.Cost, plan.Taken.Settings);
         var waits = Waits(plan).ToArray();
         var pies = waits.Sum(wait => (long)wait.Pies);
         return new DayFigures(
@@ -43,10 +45,10 @@ public sealed record DayFigures(
             plan.Fates.Sum(fate => fate.Late),
             plan.Fates.Select(fate => fate.LateMin).DefaultIfEmpty(0).Max(),
             plan.Waves.Any(wave => wave.SpareMin is null) ? null : plan.Waves.Select(wave => wave.SpareMin).DefaultIfEmpty(null).Min(),
-            cost.OvenOnMin,
+            cost.OvenOnMin - OnMin(others),
             Heat(plan),
-            cost.SettingChanges,
-            cost.DoorOpenings,
+            cost.SettingChanges - Changes(others),
+            cost.DoorOpenings - plan.Taken.Trays.SelectMany(tray => new[] { (tray.OvenId, tray.StartMin), (tray.OvenId, tray.EndMin) }).Where(door => door.Item2 >= 0).Distinct().Count(),
             cost.DoorClashes,
             plan.Loads.Count,
             pies == 0 ? null : (int)Math.Round(waits.Sum(wait => (double)wait.Pies * wait.Minutes) / pies),
@@ -74,9 +76,15 @@ public sealed record DayFigures(
         foreach (var oven in plan.BakePlan.Settings.GroupBy(setting => setting.OvenId))
         {
             if (plan.Ovens[oven.Key].HourPrice is not { } price) return null;
-            sum += price * oven.Zip(oven.Skip(1)).Where(pair => pair.First.TempC is not null).Sum(pair => pair.Second.AtMin - pair.First.AtMin) / 60;
+            sum += price * (OnMin(oven) - OnMin(plan.Taken.Settings.Where(setting => setting.OvenId == oven.Key))) / 60;
         }
 
         return sum;
     }
+
+    private static long OnMin(IEnumerable<OvenSetting> settings) => settings.GroupBy(setting => setting.OvenId)
+        .Sum(oven => oven.Zip(oven.Skip(1)).Where(pair => pair.First.TempC is not null).Sum(pair => (long)pair.Second.AtMin - pair.First.AtMin));
+
+    private static long Changes(IEnumerable<OvenSetting> settings) => settings.Where(setting => setting.TempC is not null).GroupBy(setting => setting.OvenId)
+        .Sum(oven => oven.Zip(oven.Skip(1)).LongCount(pair => pair.First.TempC != pair.Second.TempC));
 }

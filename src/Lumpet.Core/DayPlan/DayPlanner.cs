@@ -130,15 +130,15 @@ public static class DayPlanner
         var making = new DayMaking(calendar);
         // What is baked before the pies is asked for as the round before needed it; its batches are the same, only their times may differ.
         var expected = before is null
-            ? DoughAndMade.Settle([.. aims.SelectMany(aim => Demands(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot.Mixer, calendar).Made
+            ? DoughAndMade.Settle([.. aims.SelectMany(aim => Demands(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot, calendar).Made
             : making.Make(before.Demands, null).Batches;
         var problem = question.Problem(aims, making.Bakes(expected));
         var plan = BakePlanner.Plan(problem, effort, proves: false, progress: progress, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
-        var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot.Mixer, calendar);
+        var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar);
         var level = CrewLevelling.Of(snapshot, calendar, parcels, first.Mixed, first.Made, LevellingPerEffort * effort, patience.AtOnce);
-        return new DayRound(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels)) { Demands = first.Demands, MovedMin = level.MovedMin };
+        return new DayRound(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans)) { Taken = snapshot.Taken, Demands = first.Demands, MovedMin = level.MovedMin };
     }
 
     /// <summary>Of pies that no oven bakes, the steps themselves come later: those that take what is not there in time.</summary>

@@ -20,6 +20,9 @@ namespace Lumpet.Core.DayPlan;
 internal sealed record DayRound(
     IReadOnlyList<LotAim> Aims, BakeProblem Problem, BakePlan Plan, IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, Mixer Mixer, IReadOnlyDictionary<Parcel, PanShort> PansShort)
 {
+    /// <summary>What days before have taken.</summary>
+    public TakenTime Taken { get; init; } = TakenTime.None;
+
     /// <summary>What pies and doughs take of it.</summary>
     public IReadOnlyList<PreparationDemand> Demands { get; init; } = [];
 

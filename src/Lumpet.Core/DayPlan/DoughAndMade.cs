@@ -20,32 +20,32 @@ internal sealed record DoughAndMade(IReadOnlyList<MixedBatch> Mixed, IReadOnlyLi
     /// <param name="discs">What the pies take of doughs.</param>
     /// <param name="asked">What the pies take of everything else.</param>
     /// <param name="plan">What the ovens answered; null before they were asked.</param>
-    /// <param name="mixer">The mixer.</param>
+    /// <param name="snapshot">What is asked: the mixer, and when others have it.</param>
     /// <param name="calendar">The shifts.</param>
-    public static DoughAndMade Settle(IReadOnlyList<DoughDemand> discs, IReadOnlyList<PreparationDemand> asked, BakePlan? plan, Mixer mixer, ShiftCalendar calendar)
+    public static DoughAndMade Settle(IReadOnlyList<DoughDemand> discs, IReadOnlyList<PreparationDemand> asked, BakePlan? plan, DaySnapshot snapshot, ShiftCalendar calendar)
     {
         var making = new DayMaking(calendar);
         DoughDemand[] portions = [];
         for (var level = 0; ; level++)
         {
-            var mixed = Mix([.. discs, .. portions], mixer, calendar);
+            var mixed = Mix([.. discs, .. portions], snapshot, calendar);
             PreparationDemand[] demands = [.. asked, .. DayMaking.Of(mixed)];
             var made = making.Make(demands, plan);
-            DoughDemand[] next = [.. made.Dough.SelectMany(demand => Portions(demand, mixer))];
+            DoughDemand[] next = [.. made.Dough.SelectMany(demand => Portions(demand, snapshot.Mixer))];
             if (level > MadeHereNesting.MostLevels || next.Select(Key).SequenceEqual(portions.Select(Key))) return new DoughAndMade(mixed, made.Batches, demands);
             portions = next;
         }
     }
 
-    private static IReadOnlyList<MixedBatch> Mix(DoughDemand[] demands, Mixer mixer, ShiftCalendar calendar)
+    private static IReadOnlyList<MixedBatch> Mix(DoughDemand[] demands, DaySnapshot snapshot, ShiftCalendar calendar)
     {
         DoughBatch[] batches =
         [
             .. demands.GroupBy(demand => demand.Dough.Id)
                 .OrderBy(group => group.Key, StringComparer.Ordinal)
-                .SelectMany(group => DoughBatching.Divide([.. group], mixer)),
+                .SelectMany(group => DoughBatching.Divide([.. group], snapshot.Mixer)),
         ];
-        return Mixing.Schedule(batches, calendar.LatestStart, calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0);
+        return Mixing.Schedule(batches, calendar.LatestStart, calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0, [.. snapshot.Taken.Mixing.Select(taken => (taken.FromMin, taken.ToMin))]);
     }
 
     /// <summary>What is taken of a dough, in equal portions that each leave the mixer at once.</summary>

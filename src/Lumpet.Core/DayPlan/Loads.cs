@@ -9,7 +9,7 @@ internal static class Loads
 {
     /// <summary>The loads of a plan, in order of time.</summary>
     public static IReadOnlyList<Load> From(
-        IReadOnlyList<LotWork> works, IReadOnlyList<MadeBatch> made, BakePlan plan, IReadOnlyDictionary<string, Oven> ovens)
+        IReadOnlyList<LotWork> works, IReadOnlyList<MadeBatch> made, BakePlan plan, IReadOnlyDictionary<string, Oven> ovens, TakenTime taken)
     {
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         var visits = works
@@ -18,7 +18,7 @@ internal static class Loads
             .Concat(made.SelectMany(one => one.Batch.How.Method.Where(step => step.IsBake).SelectMany(step => baked[DayMaking.BakeId(one.Batch, step.Id)]
                 .SelectMany(tray => VisitsOf(one.Batch.Id, 0, step, tray, ovens)))))
             .ToArray();
-        var shelves = Shelves(visits);
+        var shelves = Shelves(visits, taken);
         return [.. visits
             .GroupBy(visit => (visit.StartMin, visit.OvenId))
             .OrderBy(load => load.Key.StartMin).ThenBy(load => load.Key.OvenId, StringComparer.Ordinal)
@@ -83,9 +83,10 @@ internal static class Loads
 
     /// <summary>
     /// A place for each tray, in order of time: the topmost shelf that is free, or on the floor, whose places come after the
-    /// shelves. Where an oven has no places of its own there, what bakes on the floor takes the lowest shelf.
+    /// shelves. Where an oven has no places of its own there, what bakes on the floor takes the lowest shelf. Trays of days before
+    /// stay where they are, unless no tray would find one place for all its stay then: those are counted, and told, only by number.
     /// </summary>
-    private static Dictionary<TrayVisit, int> Shelves(TrayVisit[] visits)
+    private static Dictionary<TrayVisit, int> Shelves(TrayVisit[] visits, TakenTime taken)
     {
         var shelves = new Dictionary<TrayVisit, int>();
         foreach (var inOven in visits.GroupBy(visit => visit.OvenId))
@@ -93,11 +94,14 @@ internal static class Loads
             // One is always free, since the planner never puts in more trays than there are places.
             var oven = inOven.First().Oven;
             var freeFrom = new int[oven.Shelves + (oven.FloorPlaces ?? 0)];
+            var others = taken.Loads.Where(load => load.OvenId == oven.Id).ToArray();
+            bool IsTaken(int place, TrayVisit visit) => others.Any(load => load.Visit.Shelves.Contains(place + 1) && load.Visit.HeatedFromMin < visit.EndMin && load.Visit.EndMin > visit.FromMin);
             foreach (var visit in inOven.OrderBy(visit => visit.FromMin).ThenBy(visit => visit.IsOnFloor ? 0 : 1).ThenBy(visit => visit.Alike, StringComparer.Ordinal).ThenBy(visit => visit.Tray))
             {
                 var apart = visit.IsOnFloor && oven.FloorPlaces is not null;
                 var places = apart ? Enumerable.Range(oven.Shelves, oven.FloorPlaces!.Value) : visit.IsOnFloor ? Enumerable.Range(0, oven.Shelves).Reverse() : Enumerable.Range(0, oven.Shelves);
-                var place = places.First(at => freeFrom[at] <= visit.FromMin);
+                int[] free = [.. places.Where(at => freeFrom[at] <= visit.FromMin)];
+                var place = free.FirstOrDefault(at => !IsTaken(at, visit), free[0]);
                 freeFrom[place] = visit.EndMin;
                 shelves[visit] = place + 1;
             }

@@ -7,7 +7,7 @@ namespace Lumpet.Core.DayPlan;
 /// <summary>Turns lots into what the oven planner is asked.</summary>
 internal sealed class OvenQuestion
 {
-    // Nobody has looked at the ovens when a day begins; they are at room temperature then.
+    // Nobody has looked at the ovens when a day begins; they are at room temperature then, unless a day before has left them warm.
     private const int RoomC = 25;
 
     // Nobody switches an oven off for less (common practice, no source).
@@ -20,7 +20,8 @@ internal sealed class OvenQuestion
     public OvenQuestion(DaySnapshot snapshot, ShiftCalendar calendar)
     {
         this.snapshot = snapshot;
-        OvenOpening[] openings = [.. calendar.Stretches.Select(stretch => new OvenOpening(stretch.StartMin, stretch.EndMin))];
+        // Where another day's crew is there, its ovens are on and are served.
+        OvenOpening[] openings = [.. calendar.Stretches.Concat(snapshot.Taken.Trays.Count > 0 ? snapshot.Taken.Shifts : []).Select(stretch => new OvenOpening(stretch.StartMin, stretch.EndMin))];
         ovens = [.. snapshot.Ovens.Select(oven => AsAsked(oven).OpenAt(openings))];
     }
 
@@ -33,10 +34,12 @@ internal sealed class OvenQuestion
         Weights = snapshot.School.Weights(),
         OpenCPerTray = snapshot.OpenCPerTray,
         Pans = PansOfDay.Stocks(aims.Select(aim => aim.Work.Lot)),
+        Standing = [.. snapshot.Taken.Trays.Where(tray => ovens.Any(oven => oven.Id == tray.OvenId))],
+        StandingPans = [.. snapshot.Taken.Pans.Where(hold => aims.Any(aim => aim.Work.Lot.Pan is { AtOnce: not null } pan && pan.Id == hold.PanId))],
     };
 
-    private static BakeOven AsAsked(Oven oven) =>
-        new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces, ShortestOffMin = ShortestOffMin, ActionMin = oven.ActionMin };
+    private BakeOven AsAsked(Oven oven) =>
+        new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, snapshot.Taken.Warm.FirstOrDefault(warm => warm.OvenId == oven.Id)?.Celsius ?? RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces, ShortestOffMin = ShortestOffMin, ActionMin = oven.ActionMin };
 
     private static Bake BakeOf(LotAim aim, int node) => new(
         aim.Work.BakeId(node),

@@ -41,7 +41,7 @@ public enum OvenAct
 /// <param name="Act">What.</param>
 /// <param name="OvenId">At which oven.</param>
 /// <param name="TempC">Conventional temperature to set, or at which what it concerns stands then.</param>
-/// <param name="Load">Number of the load; 0 for a setting.</param>
+/// <param name="Load">Number of the load; 0 for a setting, and for what belongs to a day before.</param>
 /// <param name="Visits">The trays concerned; empty for a setting.</param>
 public sealed record OvenStep(int AtMin, OvenAct Act, string OvenId, int? TempC, int Load, IReadOnlyList<LoadVisit> Visits)
 {
@@ -58,7 +58,12 @@ public static class OvenSteps
     /// <summary>All steps in order of time; at one minute trays come out first, then settings change, then trays go in.</summary>
     public static IReadOnlyList<OvenStep> Of(PlannedDay day)
     {
-        Stay[] stays = [.. day.Loads.SelectMany(load => load.Visits.Select(visit => new Stay(load.OvenId, load.Number, visit, day.Thing(visit).Step)))];
+        Stay[] stays =
+        [
+            .. day.Loads.SelectMany(load => load.Visits.Select(visit => new Stay(load.OvenId, load.Number, visit, day.Thing(visit).Step))),
+            // Whoever serves the ovens serves days before as well.
+            .. day.Taken.Loads.Select(load => new Stay(load.OvenId, 0, load.Visit, load.Thing.Step)),
+        ];
         var settings = day.BakePlan.Settings.Select(setting =>
         {
             var oven = setting.OvenId;

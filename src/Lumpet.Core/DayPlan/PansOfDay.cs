@@ -43,33 +43,42 @@ internal static class PansOfDay
     /// What finds its pans taken: those that begin first have them. Of each of the others why, and how many minutes later enough
     /// of them are free.
     /// </summary>
-    public static IReadOnlyDictionary<Parcel, PanShort> Short(IReadOnlyList<Parcel> parcels)
+    /// <param name="parcels">The parcels.</param>
+    /// <param name="taken">Pans that others have in use.</param>
+    public static IReadOnlyDictionary<Parcel, PanShort> Short(IReadOnlyList<Parcel> parcels, IReadOnlyList<StandingPans> taken)
     {
         var found = new Dictionary<Parcel, PanShort>(ReferenceEqualityComparer.Instance);
         foreach (var pan in parcels.Where(parcel => parcel.Work.Lot.Pan.AtOnce is not null).GroupBy(parcel => parcel.Work.Lot.Pan.Id))
         {
-            var (stock, held) = (pan.First().Work.Lot.Pan.AtOnce!.Value, new List<Parcel>());
+            var (stock, held) = (pan.First().Work.Lot.Pan.AtOnce!.Value, taken.Where(hold => hold.PanId == pan.Key).ToList());
             foreach (var parcel in pan.OrderBy(parcel => From(parcel.Work, parcel.Times)).ThenBy(parcel => parcel.Work.Lot.Id, StringComparer.Ordinal).ThenBy(parcel => parcel.Number))
             {
                 var from = From(parcel.Work, parcel.Times);
-                int InUse(int minute) => held.Where(other => other.DoneMin > minute).Sum(other => other.Pies);
-                if (InUse(from) + parcel.Pies <= stock)
+                int InUse(int minute) => held.Where(other => other.FromMin <= minute && other.ToMin > minute).Sum(other => other.Count);
+                // What others begin to use meanwhile is in use as well.
+                int MostInUse(int minute) => held.Select(other => other.FromMin).Where(begin => begin > minute && begin < minute + parcel.DoneMin - from).Append(minute).Max(InUse);
+                if (MostInUse(from) + parcel.Pies <= stock)
                 {
-                    held.Add(parcel);
+                    held.Add(Hold(parcel));
                     continue;
                 }
 
-                var free = held.Select(other => other.DoneMin).Where(minute => minute > from && InUse(minute) + parcel.Pies <= stock).DefaultIfEmpty(from).Min();
+                var free = held.Select(other => other.ToMin).Where(minute => minute > from && MostInUse(minute) + parcel.Pies <= stock).DefaultIfEmpty(from).Min();
                 found[parcel] = new PanShort(
                     parcel.Pies > stock
                         ? Say($"{parcel.Pies} pans {parcel.Work.Lot.Pan.Name} are needed at once, and there are {stock}")
-                        : Say($"of {stock} pans {parcel.Work.Lot.Pan.Name} {InUse(from)} are in use at {At(from)}, and {parcel.Pies} more are needed"),
+                        : Say($"of {stock} pans {parcel.Work.Lot.Pan.Name} {MostInUse(from)} are in use at {At(from)}, and {parcel.Pies} more are needed"),
                     free - from);
             }
         }
 
         return found;
     }
+
+    /// <summary>The pans that parcels have in use.</summary>
+    public static IReadOnlyList<StandingPans> InUse(IEnumerable<Parcel> parcels) => [.. parcels.Where(parcel => parcel.Work.Lot.Pan.AtOnce is not null).Select(Hold)];
+
+    private static StandingPans Hold(Parcel parcel) => new(parcel.Work.Lot.Pan.Id, From(parcel.Work, parcel.Times), parcel.DoneMin, parcel.Pies);
 
     /// <summary>When pies go into their pans: with the first dough that is laid in, or where none is, with the first work.</summary>
     private static int From(LotWork work, ParcelTimes times) =>

@@ -33,15 +33,22 @@ public sealed record PlannedDay(
     /// <summary>Whether all was tried that is tried for a day; where patience ran out before, there may be a better plan.</summary>
     public bool IsSettled { get; init; } = true;
 
+    /// <summary>What days before have taken, around which it was planned.</summary>
+    public TakenTime Taken { get; init; } = TakenTime.None;
+
+    /// <summary>Pans that are in use, of those that are counted; pies that find none take none.</summary>
+    public IReadOnlyList<StandingPans> PansInUse { get; init; } = [];
+
     private readonly Dictionary<string, Lot> byId = Lots.ToDictionary(lot => lot.Id);
 
     /// <summary>The lot of an id.</summary>
     /// <exception cref="KeyNotFoundException">There is none.</exception>
     public Lot Lot(string id) => byId[id];
 
-    /// <summary>What lies on the trays of a visit.</summary>
+    /// <summary>What lies on the trays of a visit, of this day's or of one before.</summary>
     public OvenThing Thing(LoadVisit visit)
     {
+        if (Taken.Loads.FirstOrDefault(load => load.Visit.LotId == visit.LotId && load.Visit.StepId == visit.StepId) is { } taken) return taken.Thing;
         if (byId.TryGetValue(visit.LotId, out var lot))
             return new OvenThing(lot.Product.Name, lot.Product.ProcessIn(lot.Pan).Steps.First(step => step.Id == visit.StepId), lot.PickUpMin, lot);
         var made = Made.First(one => one.Batch.Id == visit.LotId);

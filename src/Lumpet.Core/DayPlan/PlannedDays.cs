@@ -24,12 +24,16 @@ internal static class PlannedDays
             round.Problem,
             round.Plan,
             ovens,
-            Loads.From(works, round.Made, round.Plan, ovens),
+            Loads.From(works, round.Made, round.Plan, ovens, round.Taken),
             tasks,
             batches,
             round.Made,
             round.Fates,
             troubles,
-            new TaskReasons(round, batches, stretches, tasks));
+            new TaskReasons(round, batches, stretches, tasks))
+        {
+            Taken = round.Taken,
+            PansInUse = PansOfDay.InUse(round.Parcels.Where(parcel => !round.PansShort.ContainsKey(parcel))),
+        };
     }
 }

@@ -3,7 +3,7 @@ using Lumpet.Core.Dough;
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>
-/// An oven or the mixer that two days want at one time: each day is planned by itself, so both count on having it.
+/// An oven or the mixer that two days want at one time: where each is planned by itself, both count on having it.
 /// </summary>
 /// <param name="What">Name of the oven or the mixer.</param>
 /// <param name="FromMin">First minute, on the clock of the first day.</param>
@@ -31,6 +31,23 @@ public sealed record SharedTime(string What, int FromMin, int ToMin)
                select shared,
         ];
     }
+
+    /// <summary>When trays of another plan, its own, are in ovens that one plan has on.</summary>
+    /// <param name="one">The plan of a day.</param>
+    /// <param name="other">The plan of another day, which is planned around it.</param>
+    /// <param name="offsetMin">Minutes to add to a minute of the other plan to have one of the first.</param>
+    public static IReadOnlyList<SharedTime> Baked(PlannedDay one, PlannedDay other, int offsetMin) =>
+    [
+        .. from oven in OnTimes(one).GroupBy(time => (time.OvenId, time.Name))
+           let meets = (from time in oven
+                        from load in other.Loads
+                        where load.OvenId == oven.Key.OvenId
+                        from visit in load.Visits
+                        from shared in Overlap(oven.Key.Name, (time.From, time.To), (visit.HeatedFromMin + offsetMin, visit.EndMin + offsetMin))
+                        select shared).ToArray()
+           where meets.Length > 0
+           select new SharedTime(oven.Key.Name, meets.Min(meet => meet.FromMin), meets.Max(meet => meet.ToMin)),
+    ];
 
     private static IEnumerable<(string OvenId, string Name, int From, int To)> OnTimes(PlannedDay day) =>
         from stretch in day.BakePlan.Settings.GroupBy(setting => setting.OvenId)

@@ -36,23 +36,48 @@ internal sealed record DayBook(
         Snapshot.School,
         Ovens = Snapshot.Ovens.Select(oven => oven.Id),
         Arrangement.LongerBakes,
+        Earlier = Earlier.Select(other => other.Fingerprint),
         Orders = Snapshot.Orders.Select(order => new { Product = order.Product.Id, Pan = order.Pan.Id, order.Count, order.PickUpMin, order.For }),
     })))[..16];
 
     /// <summary>What is arranged for the day; the snapshot has it already.</summary>
     public DayArrangement Arrangement { get; init; } = DayArrangement.Usual;
 
-    /// <summary>Gathers a day, or null while no bakery is set up.</summary>
+    /// <summary>Days before whose work may reach into this one, earliest first: this day is planned around their plans.</summary>
+    public IReadOnlyList<DayBook> Earlier { get; init; } = [];
+
+    // Days from yesterday up to so many days ahead are planned one around the other; what lies beyond is planned by itself.
+    private const int DaysAhead = 7;
+
+    /// <summary>Gathers a day with those before it that it is planned around, or null while no bakery is set up.</summary>
     /// <param name="connection">Where it is read.</param>
     /// <param name="day">The day.</param>
+    /// <param name="clock">The clock; null for the day by itself.</param>
     /// <param name="arranged">Its arrangement, where another than its own is asked about.</param>
-    public static DayBook? Open(SqliteConnection connection, LocalDate day, DayArrangement? arranged = null)
+    public static DayBook? Open(SqliteConnection connection, LocalDate day, BakeryClock? clock, DayArrangement? arranged = null)
     {
         if (BakeryStore.Find(connection) is not { } bakery) return null;
+        var first = clock?.Today(bakery.Zone).PlusDays(-1);
+        if (first is null || day < first || day > first.Value.PlusDays(DaysAhead + 1)) return Alone(connection, bakery, day, [], arranged);
+        var before = new List<DayBook>();
+        for (var date = first.Value; date < day; date = date.PlusDays(1))
+        {
+            var other = Alone(connection, bakery, date, before, null);
+            if (other.Snapshot.Orders.Count > 0) before.Add(other);
+        }
+
+        return Alone(connection, bakery, day, before, arranged);
+    }
+
+    /// <summary>A day, with what of the days before reaches into it.</summary>
+    private static DayBook Alone(SqliteConnection connection, BakeryRecord bakery, LocalDate day, IReadOnlyList<DayBook> before, DayArrangement? arranged)
+    {
         var orders = OrderStore.OnDay(connection, day);
         var products = RecipeStore.Products(connection, [.. orders.Select(order => order.Line.Product).Distinct()]);
         var begins = bakery.Shifts.Select(shift => OrderStore.InstantOf(ShiftStart(shift, day), bakery.Zone)).DefaultIfEmpty(
             OrderStore.InstantOf(day.AtMidnight(), bakery.Zone)).Min();
+        DayBook[] earlier = [.. before.Where(other => other.LastsUntil > begins)];
+        begins = BeginOfStretch(begins, earlier);
         var clock = new PlanClock(begins, bakery.Zone);
         DayShift[] shifts = [.. bakery.Shifts.Select(shift =>
         {
@@ -79,8 +104,28 @@ internal sealed record DayBook(
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
         var arrangement = arranged ?? ArrangementStore.Of(connection, day);
-        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStore.Stamp(connection)) { Arrangement = arrangement };
+        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStore.Stamp(connection)) { Arrangement = arrangement, Earlier = earlier };
     }
+
+    /// <summary>Until when its plan may have ovens on or someone at work: the end of its last shift.</summary>
+    public Instant LastsUntil => Clock.InstantAt(Snapshot.Shifts.Select(shift => shift.EndMin).DefaultIfEmpty(0).Max());
+
+    /// <summary>Where a day begins while people are there for days before, its clock begins with them: no tray is in an oven then.</summary>
+    private static Instant BeginOfStretch(Instant begins, IReadOnlyList<DayBook> earlier)
+    {
+        var shifts = earlier.SelectMany(day => day.Snapshot.Shifts.Select(shift => (From: day.Clock.InstantAt(shift.StartMin), To: day.Clock.InstantAt(shift.EndMin)))).OrderByDescending(shift => shift.From);
+        foreach (var (from, to) in shifts)
+            if (from < begins && begins < to) begins = from;
+        return begins;
+    }
+
+    /// <summary>What the plans of the days before have taken of this one.</summary>
+    /// <param name="plans">Their plans, in the order of <see cref="Earlier"/>; null for one that has none.</param>
+    public TakenTime Taken(IReadOnlyList<PlannedDay?> plans) => TakenTime.Of(
+    [
+        .. Earlier.Zip(plans).Where(one => one.Second is not null)
+            .Select(one => new EarlierDay(Days.Iso(one.First.Day), one.Second!, one.First.Snapshot.Shifts, Clock.MinuteOf(one.First.Clock.Start))),
+    ]);
 
     /// <summary>The same day with nobody there before a minute.</summary>
     public DayBook From(int minute) => this with

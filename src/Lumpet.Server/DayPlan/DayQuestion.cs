@@ -1,6 +1,7 @@
 using Lumpet.Core;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Orders;
+using Lumpet.Server.Bakery;
 using Lumpet.Store.Recipes;
 using Microsoft.Data.Sqlite;
 using NodaTime;
@@ -23,9 +24,10 @@ internal sealed record DayQuestion(
     /// <param name="connection">Where the day is read.</param>
     /// <param name="book">The day as it is.</param>
     /// <param name="request">The question.</param>
-    /// <param name="now">The bakery's clock.</param>
-    public static DayQuestion Of(SqliteConnection connection, DayBook book, WhatIfRequest request, LocalDateTime now)
+    /// <param name="clock">The bakery's clock.</param>
+    public static DayQuestion Of(SqliteConnection connection, DayBook book, WhatIfRequest request, BakeryClock clock)
     {
+        var now = clock.LocalNow(book.Bakery.Zone);
         var faults = new List<FieldFault>();
         var arrangement = Arranged(connection, book, request, faults);
         var more = Added(connection, book, request.More ?? [], now, faults);
@@ -35,7 +37,7 @@ internal sealed record DayQuestion(
         if (faults.Count > 0) return new DayQuestion(book, book.Arrangement, [], new Dictionary<LocalDateTime, LocalDateTime>(), faults);
         var times = moves.DistinctBy(move => move!.From).ToDictionary(move => PickUpMoves.Local(book, move!.From)!.Value, move => PickUpMoves.Local(book, move!.To)!.Value);
         // The arrangement is of the day, and so of what is added and moved as well.
-        var plain = DayBook.Open(connection, book.Day, DayArrangement.Usual)!;
+        var plain = DayBook.Open(connection, book.Day, clock, DayArrangement.Usual)!;
         var (onceMore, _) = PickUpMoves.Apply(plain, moves);
         var products = RecipeStore.Products(connection, [.. more.Select(order => order.Product).Distinct()]).ToDictionary(product => product.Id);
         DayOrder[] added = [.. more.Select(order => new DayOrder(products[order.Product], products[order.Product].SizeIn(order.Pan)!.Pan, order.Count, book.Clock.MinuteOf(order.PickUp), order.For))];

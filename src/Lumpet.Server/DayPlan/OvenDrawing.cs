@@ -3,6 +3,7 @@ using Lumpet.Core.Baking;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Steps;
+using Lumpet.Server.Bakery;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -51,8 +52,9 @@ internal static class OvenDrawing
 
     private static OvenAnswer Oven(DayBook book, PlannedDay plan, Oven oven)
     {
-        var all = plan.Loads.SelectMany(load => load.Visits.Select(visit => (load.Number, load.OvenId, Visit: visit))).Index().ToArray();
-        var visits = all.Where(one => one.Item.OvenId == oven.Id).Select(one => (one.Index, one.Item.Number, one.Item.Visit)).ToArray();
+        var all = plan.Loads.SelectMany(load => load.Visits.Select(visit => (load.Number, load.OvenId, Visit: visit, Day: string.Empty)))
+            .Concat(plan.Taken.Loads.Select(load => (Number: 0, load.OvenId, load.Visit, Day: Days.Read(load.Day) is { } date ? Days.Name(date) : load.Day))).Index().ToArray();
+        var visits = all.Where(one => one.Item.OvenId == oven.Id).Select(one => (one.Index, one.Item.Number, one.Item.Visit, one.Item.Day)).ToArray();
         // Trays that come from another oven left it when theirs of the same bake did.
         int[] From(LoadVisit visit) => visit.FromOvenId is null ? [] :
         [
@@ -73,10 +75,10 @@ internal static class OvenDrawing
                 setting.TempC,
                 setting.TempC + oven.DialOffsetC,
                 setting.TempC is not null && visits.Any(visit => visit.Visit.Stages.Skip(1).Any(stage => stage.StartMin == setting.AtMin))))],
-            [.. visits.Select(visit => Layer(book, plan, visit.Number, visit.Visit, visit.Index, From(visit.Visit)))]);
+            [.. visits.Select(visit => Layer(book, plan, visit.Number, visit.Visit, visit.Index, From(visit.Visit), visit.Day))]);
     }
 
-    private static LayerAnswer Layer(DayBook book, PlannedDay plan, int load, LoadVisit visit, int id, IReadOnlyList<int> from)
+    private static LayerAnswer Layer(DayBook book, PlannedDay plan, int load, LoadVisit visit, int id, IReadOnlyList<int> from, string day)
     {
         var (name, step, neededMin, lot) = plan.Thing(visit);
         return new LayerAnswer(
@@ -96,7 +98,8 @@ internal static class OvenDrawing
             step.Sign,
             id,
             from,
-            visit.HeatedFromMin < visit.Stages[0].StartMin ? book.Clock.At(visit.HeatedFromMin) : null);
+            visit.HeatedFromMin < visit.Stages[0].StartMin ? book.Clock.At(visit.HeatedFromMin) : null,
+            day);
     }
 
     private static TrayAnswer Tray(Pan pan, int pies)

@@ -3,6 +3,7 @@ using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Safety;
 using Lumpet.Core.Steps;
+using Lumpet.Server.Bakery;
 using Lumpet.Server.Recipes;
 
 namespace Lumpet.Server.DayPlan;
@@ -62,15 +63,20 @@ internal static class OvenStepWords
             OvenAct.Off => "Switch off",
             OvenAct.Set => $"Set to {Heat(step, oven)}",
             OvenAct.Drop => $"Change to {Heat(step, oven)}; the trays stay in",
-            OvenAct.HeatTrays => $"{Trays(step)} in, empty, to heat for load {step.Load}: {step.HeatedMin} min",
-            OvenAct.Handwork => $"Load {step.Load}, {step.Words}: {what}",
-            OvenAct.In => $"Load {step.Load} in: {what}{Signs(plan, step.Visits)}",
-            OvenAct.Move => $"Load {step.Load} moves here from {string.Join(", ", step.Visits.Select(visit => book.Snapshot.Ovens.First(one => one.Id == visit.FromOvenId).Name).Distinct())}: {what}",
-            OvenAct.WeightsOut => $"Weights out of load {step.Load}: {what}",
-            OvenAct.Turn => $"Turn the trays of load {step.Load}: {what}",
-            _ => $"Load {step.Load} out: {what}",
+            OvenAct.HeatTrays => $"{Trays(step)} in, empty, to heat for {Trays(plan, step, "load")}: {step.HeatedMin} min",
+            OvenAct.Handwork => $"{Trays(plan, step, "Load")}, {step.Words}: {what}",
+            OvenAct.In => $"{Trays(plan, step, "Load")} in: {what}{Signs(plan, step.Visits)}",
+            OvenAct.Move => $"{Trays(plan, step, "Load")} moves here from {string.Join(", ", step.Visits.Select(visit => book.Snapshot.Ovens.First(one => one.Id == visit.FromOvenId).Name).Distinct())}: {what}",
+            OvenAct.WeightsOut => $"Weights out of {Trays(plan, step, "load")}: {what}",
+            OvenAct.Turn => $"Turn the trays of {Trays(plan, step, "load")}: {what}",
+            _ => $"{Trays(plan, step, "Load")} out: {what}",
         };
     }
+
+    /// <summary>"Load 3", or of what an earlier day has in the oven "Load for Friday 11 December".</summary>
+    private static string Trays(PlannedDay plan, OvenStep step, string word) => step.Load > 0
+        ? $"{word} {step.Load}"
+        : $"{word} for {string.Join(" and ", plan.Taken.Loads.Where(load => step.Visits.Any(visit => visit.LotId == load.Visit.LotId)).Select(load => load.Day).Distinct().Select(day => Days.Read(day) is { } date ? Days.Name(date) : day))}";
 
     /// <summary>What is done by its sign while the trays are in: said when they go in, since no minute is known.</summary>
     private static string Signs(PlannedDay plan, IEnumerable<LoadVisit> visits)

@@ -21,7 +21,8 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="Hands">How many people the plan needs.</param>
 /// <param name="IsSettled">Whether all was tried that is tried for a day; given "settled" it has the time that takes.</param>
 /// <param name="Given">The time that it was given: "first", "soon" or "settled"; its sheets are asked for with the same word.</param>
-/// <param name="HotMin">Minutes for which ovens are on, all together.</param>
+/// <param name="HotMin">Minutes for which ovens are on, all together; where days before have them on anyway, what this day adds.</param>
+/// <param name="Beside">What days before and after have to do with it, one sentence each.</param>
 /// <param name="Arrangement">What is arranged for the day, and what can be.</param>
 /// <param name="Differences">What is another than in the day as it is; empty where nothing was asked about.</param>
 public sealed record PlanAnswer(
@@ -44,6 +45,7 @@ public sealed record PlanAnswer(
     bool IsSettled,
     string Given,
     long HotMin,
+    IReadOnlyList<string> Beside,
     ArrangementAnswer Arrangement,
     IReadOnlyList<PlanDifferenceAnswer> Differences);
 
@@ -173,7 +175,7 @@ public sealed record CurvePoint(int Min, int Celsius);
 public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDrop);
 
 /// <summary>Trays of one bake that lie in an oven together.</summary>
-/// <param name="Load">Number of the load they entered with.</param>
+/// <param name="Load">Number of the load they entered with; 0 of what a day before has in the oven.</param>
 /// <param name="Product">Name of the product, or of what is made before the pies.</param>
 /// <param name="Step">What is baked, where it is not simply pies: "shells".</param>
 /// <param name="IsOnFloor">Whether it bakes on the oven's floor.</param>
@@ -190,8 +192,9 @@ public sealed record SettingAnswer(Moment At, int? TempC, int? DialC, bool IsDro
 /// <param name="Id">Number of the layer in the drawing, over all ovens.</param>
 /// <param name="From">Numbers of the layers of another oven that its trays come from; empty where they come from the bench.</param>
 /// <param name="HeatedFrom">From when on its trays are heated, empty; null where they are not.</param>
+/// <param name="Day">The day whose plan it belongs to, where that is a day before; empty of this day's own.</param>
 public sealed record LayerAnswer(
-    int Load, string Product, string Step, bool IsOnFloor, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, double? PanLengthCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen, int Id, IReadOnlyList<int> From, Moment? HeatedFrom);
+    int Load, string Product, string Step, bool IsOnFloor, string Pan, int Pies, IReadOnlyList<int> Shelves, IReadOnlyList<TrayAnswer> Trays, double PanCm, double? PanLengthCm, IReadOnlyList<StageAnswer> Stages, string? FromOven, Moment PickUp, string ReadyWhen, int Id, IReadOnlyList<int> From, Moment? HeatedFrom, string Day);
 
 /// <summary>A tray seen from above.</summary>
 /// <param name="Pies">Pies on it.</param>

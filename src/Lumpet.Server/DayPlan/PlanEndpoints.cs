@@ -40,22 +40,22 @@ internal static class PlanEndpoints
         return view is null ? refused! : TypedResults.Ok(PlanWriting.Of(view));
     }
 
-    private static Results<Ok<PlanProgressAnswer>, ValidationProblem> Progress(string day, Database database, PlanShelf shelf)
+    private static Results<Ok<PlanProgressAnswer>, ValidationProblem> Progress(string day, Database database, PlanShelf shelf, BakeryClock clock)
     {
-        var (book, refused) = Open(day, database);
+        var (book, refused) = Open(day, database, clock);
         return book is null ? refused! : TypedResults.Ok(new PlanProgressAnswer(shelf.Settling(book) is { } done ? (int)(100 * Math.Clamp(done, 0, 1)) : null));
     }
 
     private static async Task<Results<Ok<PlanAnswer>, ValidationProblem>> WhatIf(string day, WhatIfRequest request, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (book, refused) = Open(day, database);
+        var (book, refused) = Open(day, database, clock);
         if (book is null) return refused!;
         DayQuestion question;
-        using (var connection = database.Open()) question = DayQuestion.Of(connection, book, request, clock.LocalNow(book.Bakery.Zone));
+        using (var connection = database.Open()) question = DayQuestion.Of(connection, book, request, clock);
         if (question.Faults.Count > 0) return FieldProblems.Of(question.Faults);
         // A pick-up that is stepped is followed at once; whoever asks more waits a moment longer for a plan that is settled.
         var time = request is { School: null, OvensOut: null, LongerBakes: null, More: null } ? PlanTime.Stepped : PlanTime.Compared;
-        var view = await DayView.OfAsync(question.Book, database, shelf, clock.Now, new Wish(request.FromNow, time), waiting);
+        var view = await DayView.OfAsync(question.Book, database, shelf, clock, new Wish(request.FromNow, time), waiting);
         var asItIs = await shelf.PlanAsync(book, time, waiting);
         return TypedResults.Ok(PlanWriting.Of(view) with { Differences = PlanComparison.Between(book, DayFigures.Of(asItIs), DayFigures.Of(view.Plan)) });
     }
@@ -68,10 +68,10 @@ internal static class PlanEndpoints
         var (before, reused) = once.Answered<TakenAnswer>(transaction);
         if (reused is not null) return reused;
         if (before is not null) return TypedResults.Ok(before);
-        var (book, refused) = Open(day, transaction.Connection);
+        var (book, refused) = Open(day, transaction.Connection, clock);
         if (book is null) return refused!;
+        var question = DayQuestion.Of(transaction.Connection, book, request, clock);
         var now = clock.LocalNow(book.Bakery.Zone);
-        var question = DayQuestion.Of(transaction.Connection, book, request, now);
         if (question.Faults.Count > 0) return FieldProblems.Of(question.Faults);
         if (question.Moves.Values.Any(to => to <= now)) return FieldProblems.Of(("moves", "A pick-up cannot be moved to a time that has passed."));
         if (question.More.Aggregate(OrderStore.Total(transaction.Connection, book.Day), (total, order) => total.With(order)).Fault is { } tooMuch) return FieldProblems.Of([tooMuch]);
@@ -85,15 +85,15 @@ internal static class PlanEndpoints
         return TypedResults.Ok(answer);
     }
 
-    private static async Task<Results<Ok<IReadOnlyList<OvenSchoolAnswer>>, ValidationProblem>> Ways(string day, Database database, PlanShelf shelf, CancellationToken waiting)
+    private static async Task<Results<Ok<IReadOnlyList<OvenSchoolAnswer>>, ValidationProblem>> Ways(string day, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
-        var (book, refused) = Open(day, database);
+        var (book, refused) = Open(day, database, clock);
         if (book is null) return refused!;
         var ways = new List<OvenSchoolAnswer>();
         foreach (var school in OvenSchools.All)
         {
             DayBook by;
-            using (var connection = database.Open()) by = DayBook.Open(connection, book.Day, book.Arrangement with { School = school })!;
+            using (var connection = database.Open()) by = DayBook.Open(connection, book.Day, clock, book.Arrangement with { School = school })!;
             ways.Add(PlanComparison.Way(book, school, DayFigures.Of(await shelf.PlanAsync(by, PlanTime.Compared, waiting)), school == book.Arrangement.School));
         }
 
@@ -118,18 +118,18 @@ internal static class PlanEndpoints
     }
 
     private static Task<Results<ContentHttpResult, ValidationProblem>> Calendar(string day, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting) =>
-        FileAsync(day, database, shelf, (book, plan) => TypedResults.Text(PlanCalendar.Of(book, plan, clock.Now), "text/calendar", Encoding.UTF8), waiting);
+        FileAsync(day, database, shelf, clock, (book, plan) => TypedResults.Text(PlanCalendar.Of(book, plan, clock.Now), "text/calendar", Encoding.UTF8), waiting);
 
-    private static Task<Results<ContentHttpResult, ValidationProblem>> Problem(string day, Database database, PlanShelf shelf, CancellationToken waiting) =>
-        FileAsync(day, database, shelf, (_, plan) => TypedResults.Text(BakePlanFile.Write(plan.Problem), "application/json", Encoding.UTF8), waiting);
+    private static Task<Results<ContentHttpResult, ValidationProblem>> Problem(string day, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting) =>
+        FileAsync(day, database, shelf, clock, (_, plan) => TypedResults.Text(BakePlanFile.Write(plan.Problem), "application/json", Encoding.UTF8), waiting);
 
-    private static Task<Results<ContentHttpResult, ValidationProblem>> Plan(string day, Database database, PlanShelf shelf, CancellationToken waiting) =>
-        FileAsync(day, database, shelf, (_, plan) => TypedResults.Text(BakePlanFile.Write(plan.BakePlan), "application/json", Encoding.UTF8), waiting);
+    private static Task<Results<ContentHttpResult, ValidationProblem>> Plan(string day, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting) =>
+        FileAsync(day, database, shelf, clock, (_, plan) => TypedResults.Text(BakePlanFile.Write(plan.BakePlan), "application/json", Encoding.UTF8), waiting);
 
     private static async Task<Results<ContentHttpResult, ValidationProblem>> FileAsync(
-        string day, Database database, PlanShelf shelf, Func<DayBook, PlannedDay, ContentHttpResult> write, CancellationToken waiting)
+        string day, Database database, PlanShelf shelf, BakeryClock clock, Func<DayBook, PlannedDay, ContentHttpResult> write, CancellationToken waiting)
     {
-        var (book, refused) = Open(day, database);
+        var (book, refused) = Open(day, database, clock);
         return book is null ? refused! : write(book, await shelf.PlanAsync(book, PlanTime.Soon, waiting));
     }
 
@@ -139,22 +139,22 @@ internal static class PlanEndpoints
     {
         if (given != Wish.AtOnceName && PlanTime.Of(given) is null) return (null, FieldProblems.Of(("given", "A plan is given the time \"first\", \"soon\" or \"settled\", or wanted \"atOnce\".")));
         if (from is not (null or "" or "now")) return (null, FieldProblems.Of(("from", "A plan begins as it should, or \"now\".")));
-        var (book, refused) = Open(day, database);
+        var (book, refused) = Open(day, database, clock);
         if (book is null) return (null, refused);
-        return (await DayView.OfAsync(book, database, shelf, clock.Now, new Wish(from == "now", given == Wish.AtOnceName ? null : PlanTime.Of(given)), waiting), null);
+        return (await DayView.OfAsync(book, database, shelf, clock, new Wish(from == "now", given == Wish.AtOnceName ? null : PlanTime.Of(given)), waiting), null);
     }
 
     /// <summary>Opens a day, or answers why not.</summary>
-    internal static (DayBook? Book, ValidationProblem? Refused) Open(string day, Database database)
+    internal static (DayBook? Book, ValidationProblem? Refused) Open(string day, Database database, BakeryClock clock)
     {
         using var connection = database.Open();
-        return Open(day, connection);
+        return Open(day, connection, clock);
     }
 
-    /// <summary>Opens a day as a connection sees it, or answers why not.</summary>
-    internal static (DayBook? Book, ValidationProblem? Refused) Open(string day, SqliteConnection connection)
+    /// <summary>Opens a day as a connection sees it, or answers why not; without a clock the day by itself.</summary>
+    internal static (DayBook? Book, ValidationProblem? Refused) Open(string day, SqliteConnection connection, BakeryClock? clock)
     {
         if (Days.Read(day) is not { } date) return (null, Days.NoDay());
-        return DayBook.Open(connection, date) is { } book ? (book, null) : (null, Days.NoBakery());
+        return DayBook.Open(connection, date, clock) is { } book ? (book, null) : (null, Days.NoBakery());
     }
 }

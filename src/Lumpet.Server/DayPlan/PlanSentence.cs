@@ -62,11 +62,12 @@ internal static class PlanSentence
     public static string Note(PlannedDay plan)
     {
         if (plan.Tasks.Count == 0) return string.Empty;
-        var cost = plan.BakePlan.Cost;
         var bound = plan.BakePlan.LowerBound.OvenOnMin;
-        return $"Ovens on for {Hours(cost.OvenOnMin)} between them"
+        // Where others have them on, only what this day adds is its own.
+        var isAround = plan.Taken.Settings.Count > 0;
+        return $"Ovens on for {Hours(DayFigures.Of(plan).HotMin)} between them{(isAround ? " beyond what days before need" : string.Empty)}"
             + (bound > 0 ? $"; no plan can do it in under {Hours(bound)}. " : ". ")
-            + $"{Count(cost.SettingChanges, "change")} of setting."
+            + $"{Count(DayFigures.Of(plan).SettingChanges, "change")} of setting{(isAround ? " more" : string.Empty)}."
             + (plan.IsSettled ? string.Empty : " A first plan, not settled yet: a better one may be found.");
     }
 
@@ -119,6 +120,13 @@ internal static class PlanSentence
     public static TroubleAnswer Shared(DayBook book, DayBook other, SharedTime shared) => new(
         $"{shared.What} is wanted by {Days.Name(other.Day)} too, from {Said(book.Clock.At(shared.FromMin))} to {Said(book.Clock.At(shared.ToMin))}: each day is planned by itself, and both count on having it then.",
         "Move a pick-up of one of the two days, or do that work earlier.");
+
+    /// <summary>What days before and after have to do with a day, one sentence each.</summary>
+    public static IReadOnlyList<string> Beside(DayBook book, OtherDays others) =>
+    [
+        .. others.Before.Select(before => $"Planned around {Days.Name(before.Other.Day)}{(before.OvensUntilMin is { } until ? $", whose last trays are out of the ovens at {Said(book.Clock.At(until))}" : ", which has hands or the mixer first")}."),
+        .. others.After.Select(after => $"{Days.Name(after.Other.Day)} bakes beside this day in {after.Shared.What} from {Said(book.Clock.At(after.Shared.FromMin))} to {Said(book.Clock.At(after.Shared.ToMin))}: its settings then are on that day's sheet, which has this day's trays too."),
+    ];
 
     /// <summary>A length of time in words: "5 h 26" or "32 min".</summary>
     internal static string Hours(long minutes) => minutes < 60 ? $"{minutes} min" : FormattableString.Invariant($"{minutes / 60} h {minutes % 60:00}");

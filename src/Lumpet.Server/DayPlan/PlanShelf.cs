@@ -124,6 +124,7 @@ internal sealed class PlanShelf(Planning planning) : IDisposable
 
     private async Task<PlannedDay> MakeAsync(DayBook book, PlanTime time, Making making)
     {
+        var snapshot = await AroundAsync(book, time, making.Abandoned);
         var turn = time == PlanTime.First ? firstTurns : turns;
         await turn.WaitAsync(making.Abandoned);
         try
@@ -134,7 +135,7 @@ internal sealed class PlanShelf(Planning planning) : IDisposable
             atOnce.CancelAfter(given.AtOnce);
             var patience = new Patience(enough.Token, atOnce.Token);
             // On a thread of its own: those of the pool are there to answer.
-            var plan = await Task.Factory.StartNew(() => SoundPlans.Of(planning, book.Snapshot, given.Effort, patience, making), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
+            var plan = await Task.Factory.StartNew(() => SoundPlans.Of(planning, snapshot, given.Effort, patience, making), CancellationToken.None, TaskCreationOptions.LongRunning, TaskScheduler.Default);
             making.Abandoned.ThrowIfCancellationRequested();
             // Where nothing is baked there is nothing to better.
             return plan with { IsSettled = plan.IsSettled && (time != PlanTime.First || plan.Loads.Count == 0) };
@@ -143,6 +144,27 @@ internal sealed class PlanShelf(Planning planning) : IDisposable
         {
             turn.Release();
         }
+    }
+
+    /// <summary>The day as it is asked, around the plans of the days before that reach into it, each as well planned as this one is to be.</summary>
+    private async Task<DaySnapshot> AroundAsync(DayBook book, PlanTime time, CancellationToken abandoned)
+    {
+        if (book.Earlier.Count == 0) return book.Snapshot;
+        var plans = new List<PlannedDay?>();
+        foreach (var other in book.Earlier)
+        {
+            try
+            {
+                plans.Add(await PlanAsync(other, time == PlanTime.First ? BestOf(other.Fingerprint) ?? time : time == PlanTime.Settled ? time : PlanTime.Soon, abandoned));
+            }
+            catch (Exception exception) when (exception is PlanStumblesException or UnsoundPlanException)
+            {
+                // That day says so itself when it is looked at; this one is not held up by it.
+                plans.Add(null);
+            }
+        }
+
+        return book.Snapshot with { Taken = book.Taken(plans) };
     }
 
     private static bool IsSmall(DayBook book) =>

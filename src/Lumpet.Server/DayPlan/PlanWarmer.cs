@@ -5,9 +5,12 @@ using Lumpet.Store.Orders;
 
 namespace Lumpet.Server.DayPlan;
 
-/// <summary>Plans the next day once after the start, so that the first person to look does not wait for it.</summary>
+/// <summary>Plans the next days once after the start, so that the first person to look does not wait for them.</summary>
 internal sealed class PlanWarmer(Database database, PlanShelf shelf, BakeryClock clock, ILogger<PlanWarmer> log) : BackgroundService
 {
+    // As far as one usually looks.
+    private const int DaysAhead = 3;
+
     /// <inheritdoc/>
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
@@ -18,7 +21,8 @@ internal sealed class PlanWarmer(Database database, PlanShelf shelf, BakeryClock
             using var connection = database.Open();
             if (BakeryStore.Find(connection) is not { } bakery) return;
             var days = OrderStore.Days(connection, clock.Today(bakery.Zone));
-            if (days.Count > 0 && DayBook.Open(connection, days[0].Day) is { } book) await shelf.PlanAsync(book, PlanTime.Settled, stoppingToken);
+            foreach (var (day, _) in days.Take(DaysAhead))
+                if (DayBook.Open(connection, day, clock) is { } book) await shelf.PlanAsync(book, PlanTime.Settled, stoppingToken);
         }
         catch (Exception exception)
         {

@@ -21,7 +21,7 @@ internal static class PlanWriting
             PlanSentence.Note(plan),
             [
                 .. plan.Troubles.Select(trouble => PlanSentence.Trouble(book, plan, trouble)),
-                .. view.Shared.Select(one => PlanSentence.Shared(book, one.Other, one.Shared)),
+                .. view.Others.Shared.Select(one => PlanSentence.Shared(book, one.Other, one.Shared)),
             ],
             view.Late,
             plan.Pies,
@@ -36,7 +36,8 @@ internal static class PlanWriting
             plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin, PlanSentence.There(book.Snapshot.Shifts, plan.Fates), [.. CrewRota.Of(plan).Select(line => (IReadOnlyList<string>)[.. line.Tasks.Select(task => task.Id)])]),
             plan.IsSettled,
             view.Given,
-            plan.BakePlan.Cost.OvenOnMin,
+            DayFigures.Of(plan).HotMin,
+            PlanSentence.Beside(book, view.Others),
             Arrangement(book),
             []);
     }

@@ -34,7 +34,7 @@ internal static class PreparationEndpoints
         var today = new Dictionary<string, Mass>();
         if (!string.IsNullOrEmpty(day))
         {
-            var (book, refused) = PlanEndpoints.Open(day, connection);
+            var (book, refused) = PlanEndpoints.Open(day, connection, clock: null);
             if (book is null) return refused!;
             ScaledProduct[] scaled = [.. book.Snapshot.Orders.Select(Scaled).OfType<ScaledProduct>()];
             today = MadeHere.In(scaled).ToDictionary(one => one.Ingredient.Id, one => one.Wanted);

@@ -25,7 +25,7 @@ public sealed class PlanShelfTests : IDisposable
     private DayBook Book()
     {
         using var connection = server.Services.GetRequiredService<Database>().Open();
-        return DayBook.Open(connection, new LocalDate(2026, 11, 26))!;
+        return DayBook.Open(connection, new LocalDate(2026, 11, 26), clock: null)!;
     }
 
     [Fact]

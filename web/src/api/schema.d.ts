@@ -2195,7 +2195,7 @@ export interface components {
         LayerAnswer: {
             /**
              * Format: int32
-             * @description Number of the load they entered with.
+             * @description Number of the load they entered with; 0 of what a day before has in the oven.
              */
             load: number;
             /** @description Name of the product, or of what is made before the pies. */
@@ -2241,6 +2241,8 @@ export interface components {
             /** @description Numbers of the layers of another oven that its trays come from; empty where they come from the bench. */
             from: number[];
             heatedFrom: null | components["schemas"]["Moment"];
+            /** @description The day whose plan it belongs to, where that is a day before; empty of this day's own. */
+            day: string;
         };
         /** @description A layer as written. */
         LayerDraft: {
@@ -3322,9 +3324,11 @@ export interface components {
             given: string;
             /**
              * Format: int64
-             * @description Minutes for which ovens are on, all together.
+             * @description Minutes for which ovens are on, all together; where days before have them on anyway, what this day adds.
              */
             hotMin: number;
+            /** @description What days before and after have to do with it, one sentence each. */
+            beside: string[];
             /** @description What is arranged for the day, and what can be. */
             arrangement: components["schemas"]["ArrangementAnswer"];
             /** @description What is another than in the day as it is; empty where nothing was asked about. */

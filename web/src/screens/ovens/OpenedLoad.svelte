@@ -3,7 +3,7 @@
   import { duration } from '../../parts/amounts'
   import PanSpots from '../../parts/PanSpots.svelte'
   import { colourOf } from '../../parts/heat'
-  import { placeOf, whatOf } from './layout'
+  import { loadOf, placeOf, whatOf } from './layout'
 
   interface Props {
     layer: Schemas['LayerAnswer']
@@ -18,7 +18,7 @@
 
 <section class="opened" aria-label="The opened load">
   <div>
-    <h2>Load {layer.load} in {oven.name}: {whatOf(layer)}</h2>
+    <h2>{loadOf(layer)} in {oven.name}: {whatOf(layer)}</h2>
     <ol class="stages">
       {#each layer.stages as stage (stage.number)}
         <li>

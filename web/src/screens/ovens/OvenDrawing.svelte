@@ -12,6 +12,7 @@
     mostZoom,
     ovenTops,
     rowsOf,
+    loadOf,
     shelfRuns,
     sizes,
     timeScale,
@@ -55,7 +56,7 @@
       width,
     )
   const wordsOf = (layer: Layer) =>
-    `Load ${layer.load}: ${whatOf(layer)}${layer.isOnFloor ? ', on the floor' : ''}, ${layer.stages
+    `${loadOf(layer)}: ${whatOf(layer)}${layer.isOnFloor ? ', on the floor' : ''}, ${layer.stages
       .map((stage) => `${stage.tempC} °C ${stage.start.clock} to ${stage.end.clock}`)
       .join(
         ', then ',
@@ -159,7 +160,7 @@
       {/if}
       <HeatCurve {oven} x={scale.x} top={(places.tops[index] ?? 0) + sizes.labels} />
       <OvenSettings {oven} {scale} end={wide} top={places.tops[index] ?? 0} />
-      {#each oven.layers as layer (`${layer.load} ${layer.product} ${layer.step} ${layer.pan} ${layer.pickUp.min} ${layer.shelves[0]}`)}
+      {#each oven.layers as layer (layer.id)}
         {#each shelfRuns(layer) as run (run.first)}
           {@const start = scale.x(layer.stages[0]?.start.min ?? 0)}
           {@const end = scale.x(layer.stages.at(-1)?.end.min ?? 0)}
@@ -171,12 +172,13 @@
               style:width="{start - scale.x(layer.heatedFrom.min)}px"
               style:top="{shelvesTop(index) + (run.first - 1) * sizes.shelf}px"
               style:height="{run.count * sizes.shelf - 2}px"
-              title="Empty trays heat from {layer.heatedFrom.clock} for load {layer.load}"
+              title="Empty trays heat from {layer.heatedFrom.clock} for {loadOf(layer).toLowerCase()}"
             ></div>
           {/if}
           <button
             class="layer"
             class:open={opened === layer}
+            class:other={layer.day !== ''}
             style:left="{start}px"
             style:width="{end - start}px"
             style:top="{shelvesTop(index) + (run.first - 1) * sizes.shelf}px"
@@ -325,6 +327,13 @@
     cursor: pointer;
     outline: 1px solid rgb(42 29 23 / 45%);
     outline-offset: -1px;
+  }
+
+  /* What an earlier day has in the oven is there, and not this day's: pale, in a dashed outline. */
+  .layer.other {
+    opacity: 0.55;
+    outline: 2px dashed var(--color-base-content);
+    outline-offset: -2px;
   }
 
   /* Shelves show through a layer that lies on several. */

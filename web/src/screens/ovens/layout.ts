@@ -7,6 +7,9 @@ type Layer = Schemas['LayerAnswer']
 export const countOf = (layer: Layer): string =>
   layer.pies > 0 ? `${layer.pies}` : layer.trays.length === 1 ? '1 tray' : `${layer.trays.length} trays`
 
+/** Which load a layer came in with: "Load 3", or "Load for Friday 11 December" of what an earlier day has in the oven. */
+export const loadOf = (layer: Layer) => (layer.day ? `Load for ${layer.day}` : `Load ${layer.load}`)
+
 /** How much of what lies there, and in which pans. */
 export const whatOf = (layer: Layer): string => {
   const name = layer.step ? `${layer.product} ${layer.step}` : layer.product

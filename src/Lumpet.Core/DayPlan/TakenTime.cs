@@ -1,0 +1,122 @@
+using Lumpet.Core.Baking;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>
+/// What the plans of days before have taken of a day's ovens, pans, mixer and hands, on that day's clock. Pick-ups that come sooner
+/// come first: a day is planned around those before it, and an order for Sunday never moves what is done for Saturday.
+/// </summary>
+/// <param name="Trays">Trays that stand in the ovens.</param>
+/// <param name="Pans">Pans in use.</param>
+/// <param name="Mixing">When the mixer is in use.</param>
+/// <param name="Work">When a pair of hands is at work; several at once are several entries.</param>
+/// <param name="Shifts">The shifts that those plans count on.</param>
+/// <param name="Loads">What the trays hold, to be told and drawn.</param>
+/// <param name="Warm">What heat is left in ovens when the horizon starts.</param>
+/// <param name="Settings">What the ovens would be set to for those plans alone.</param>
+public sealed record TakenTime(
+    IReadOnlyList<StandingTray> Trays,
+    IReadOnlyList<StandingPans> Pans,
+    IReadOnlyList<TakenMinutes> Mixing,
+    IReadOnlyList<TakenMinutes> Work,
+    IReadOnlyList<DayShift> Shifts,
+    IReadOnlyList<TakenLoad> Loads,
+    IReadOnlyList<WarmOven> Warm,
+    IReadOnlyList<OvenSetting> Settings)
+{
+    /// <summary>Nothing is taken.</summary>
+    public static TakenTime None { get; } = new([], [], [], [], [], [], [], []);
+
+    /// <summary>What earlier plans have taken from minute 0 on.</summary>
+    /// <param name="days">The plans, earliest first: each was planned around those before it.</param>
+    public static TakenTime Of(IReadOnlyList<EarlierDay> days)
+    {
+        TakenLoad[] loads = [.. days.SelectMany(Baked).Where(load => load.Visit.EndMin > 0)];
+        return new TakenTime(
+            [.. days.SelectMany(day => StandingTrays.Of(day.Plan.BakePlan, day.Plan.Problem.Bakes).Select(tray => tray.From(-day.OffsetMin))).Where(tray => tray.EndMin > 0)],
+            [.. days.SelectMany(day => day.Plan.PansInUse.Select(hold => hold with { FromMin = hold.FromMin + day.OffsetMin, ToMin = hold.ToMin + day.OffsetMin })).Where(hold => hold.ToMin > 0)],
+            Left(days.SelectMany(day => day.Plan.Batches.Where(batch => batch.Dough.IsMixed).Select(batch => new TakenMinutes(batch.MixStartMin + day.OffsetMin, batch.MixEndMin + day.OffsetMin)))),
+            Left(days.SelectMany(Worked)),
+            [.. days.SelectMany(day => day.Shifts.Select(shift => shift with { StartMin = shift.StartMin + day.OffsetMin, EndMin = shift.EndMin + day.OffsetMin })).Where(shift => shift.EndMin > 0)],
+            loads,
+            [.. days.TakeLast(1).SelectMany(LeftWarm)],
+            [.. days.TakeLast(1).SelectMany(Set)]);
+    }
+
+    /// <summary>Whether no minute of anything is taken.</summary>
+    public bool IsNothing => Trays.Count + Pans.Count + Mixing.Count + Work.Count == 0;
+
+    private static TakenMinutes[] Left(IEnumerable<TakenMinutes> minutes) => [.. minutes.Where(one => one.ToMin > 0).OrderBy(one => one.FromMin).ThenBy(one => one.ToMin)];
+
+    /// <summary>Work on pies of which none can be made is none: nobody begins it.</summary>
+    private static IEnumerable<TakenMinutes> Worked(EarlierDay day)
+    {
+        var hopeless = day.Plan.Fates.Where(fate => fate.Unfit + fate.NotBaked == fate.Lot.Count).Select(fate => fate.Lot.Id).ToHashSet();
+        return day.Plan.Tasks
+            .Where(task => task.Kind == TaskKind.Hands && (task.LotId is null || !hopeless.Contains(task.LotId)))
+            .Select(task => new TakenMinutes(task.StartMin + day.OffsetMin, task.EndMin + day.OffsetMin));
+    }
+
+    private static IEnumerable<TakenLoad> Baked(EarlierDay day) =>
+        from load in day.Plan.Loads
+        from visit in load.Visits
+        let thing = day.Plan.Thing(visit)
+        select new TakenLoad(day.Name, load.OvenId, Later(visit, day), thing with { NeededMin = thing.NeededMin + day.OffsetMin });
+
+    private static LoadVisit Later(LoadVisit visit, EarlierDay day) => visit with
+    {
+        // Another day's lot may have the same name.
+        LotId = $"{day.Name}/{visit.LotId}",
+        Stages = [.. visit.Stages.Select(stage => stage with { StartMin = stage.StartMin + day.OffsetMin, EndMin = stage.EndMin + day.OffsetMin })],
+        LeftAtMin = visit.LeftAtMin + day.OffsetMin,
+        HeatedFromMin = visit.HeatedFromMin + day.OffsetMin,
+    };
+
+    /// <summary>The settings from minute 0 on; what is in force then is set then.</summary>
+    private static IEnumerable<OvenSetting> Set(EarlierDay day)
+    {
+        foreach (var settings in day.Plan.BakePlan.Settings.Select(setting => setting with { AtMin = setting.AtMin + day.OffsetMin }).GroupBy(setting => setting.OvenId))
+        {
+            if (settings.LastOrDefault(setting => setting.AtMin <= 0) is { TempC: not null } inForce) yield return inForce with { AtMin = 0 };
+            foreach (var setting in settings.Where(setting => setting.AtMin > 0)) yield return setting;
+        }
+    }
+
+    /// <summary>An oven that was switched off before has cooled since, at its rate.</summary>
+    private static IEnumerable<WarmOven> LeftWarm(EarlierDay day)
+    {
+        foreach (var settings in day.Plan.BakePlan.Settings.Where(setting => setting.AtMin + day.OffsetMin <= 0).GroupBy(setting => setting.OvenId))
+        {
+            var (off, on) = (settings.Last(), settings.LastOrDefault(setting => setting.TempC is not null));
+            if (off.TempC is not null || on?.TempC is not { } celsius) continue;
+            var oven = day.Plan.Problem.Ovens.First(oven => oven.Id == settings.Key);
+            var now = celsius;
+            for (var minute = off.AtMin + day.OffsetMin; minute < 0 && now > oven.StartC; minute++) now = oven.After(now, null);
+            if (now > oven.StartC) yield return new WarmOven(oven.Id, now);
+        }
+    }
+}
+
+/// <summary>A plan of a day before.</summary>
+/// <param name="Name">Which day, as a name among others: "2026-12-11".</param>
+/// <param name="Plan">Its plan.</param>
+/// <param name="Shifts">The shifts that it counts on, on its own clock.</param>
+/// <param name="OffsetMin">Minutes to add to a minute of it to have one of the day that is planned.</param>
+public sealed record EarlierDay(string Name, PlannedDay Plan, IReadOnlyList<DayShift> Shifts, int OffsetMin);
+
+/// <summary>A stretch of time that is taken.</summary>
+/// <param name="FromMin">First minute.</param>
+/// <param name="ToMin">Minute after the last.</param>
+public sealed record TakenMinutes(int FromMin, int ToMin);
+
+/// <summary>Trays of an earlier day in an oven.</summary>
+/// <param name="Day">Which day, by its name.</param>
+/// <param name="OvenId">The oven.</param>
+/// <param name="Visit">What enters, when, on which shelves.</param>
+/// <param name="Thing">What it is.</param>
+public sealed record TakenLoad(string Day, string OvenId, LoadVisit Visit, OvenThing Thing);
+
+/// <summary>An oven that is not at room temperature when the horizon starts.</summary>
+/// <param name="OvenId">The oven.</param>
+/// <param name="Celsius">Its chamber.</param>
+public sealed record WarmOven(string OvenId, int Celsius);
