@@ -40,7 +40,9 @@ public sealed class DemoDay
                 var product = products.First(one => one.Id == order.Line.Product);
                 return new DayOrder(product, product.SizeIn(order.Line.Pan)!.Pan, order.Line.Count, (int)Period.Between(noon, order.Line.PickUp, PeriodUnits.Minutes).Minutes, order.Line.For);
             })];
-            DayShift[] shifts = [.. bakery.Shifts.Select(shift => ((shift.DayOffset + 1) * 1440) - 720 + shift.StartMinute is var start ? new DayShift(shift.Name, start, start + shift.LengthMin) : null!)];
+            // The afternoon before and the night: what the day needs.
+            DayShift[] shifts = [.. new[] { fair.PlusDays(-1), fair }.SelectMany((date, day) => bakery.ShiftsOn(date).Select(shift => (Start: (day * 1440) - 720 + shift.StartMinute, Shift: shift)))
+                .Where(one => one.Start is >= 0 and < 1440).OrderBy(one => one.Start).Select(one => new DayShift(one.Shift.Name, one.Start, one.Start + one.Shift.LengthMin))];
             var snapshot = new DaySnapshot(orders, shifts, bakery.Ovens, bakery.Mixer, bakery.ToleranceC, bakery.TransferMin, bakery.SpareMin, 36 * 60);
             return new DemoDay(snapshot, products[0], PriceList.On(now.Date, IngredientStore.Prices(connection)));
         }

@@ -12,11 +12,13 @@ namespace Lumpet.Core.Bakery;
 /// <param name="MixerName">The mixer's name.</param>
 /// <param name="SmallestBatchKg">Below this the dough does not mix well.</param>
 /// <param name="LargestBatchKg">Above this the bowl runs over.</param>
-/// <param name="Shifts">When people are there.</param>
+/// <param name="Shifts">When people are there, by the days of the week.</param>
 /// <param name="Ovens">The ovens.</param>
 /// <param name="Pans">The pans.</param>
 /// <param name="Handles">Allergens that this kitchen handles; null while nothing is stated.</param>
 /// <param name="OpenCPerTray">Degrees that an oven loses through the open door for each tray put in; null or 0 where that is not counted.</param>
+/// <param name="DaysAhead">How many days before the day of a pick-up work for it may begin; null for one.</param>
+/// <param name="SpecialDates">Dates on which other shifts are worked, or none; null for none.</param>
 /// <param name="Cups">Which cup and spoons a recipe means that names no country: "unitedStates", "metric" or "australian".</param>
 public sealed record BakeryDraft(
     string? Name,
@@ -33,15 +35,29 @@ public sealed record BakeryDraft(
     IReadOnlyList<PanDraft?>? Pans,
     string? Cups,
     IReadOnlyList<string?>? Handles = null,
-    int? OpenCPerTray = null);
+    int? OpenCPerTray = null,
+    int? DaysAhead = null,
+    IReadOnlyList<SpecialDateDraft?>? SpecialDates = null);
 
 /// <summary>A shift as described.</summary>
 /// <param name="Name">The name shown.</param>
-/// <param name="DayOffset">0 for the day of the pick-ups, -1 for the day before, -2 for the one before that.</param>
 /// <param name="Start">Local clock time, "12:00".</param>
 /// <param name="LengthMin">How long it lasts.</param>
 /// <param name="People">How many people work in it; null where hands are not to limit the plan.</param>
-public sealed record ShiftDraft(string? Name, int? DayOffset, string? Start, int? LengthMin, int? People = null);
+/// <param name="Days">The days of the week on which it begins, "monday" to "sunday"; null for every day, and on a special date.</param>
+/// <param name="Breaks">When nobody is at the bench; whoever watches the ovens takes turns. Null for none.</param>
+public sealed record ShiftDraft(string? Name, string? Start, int? LengthMin, int? People = null, IReadOnlyList<string?>? Days = null, IReadOnlyList<BreakDraft?>? Breaks = null);
+
+/// <summary>A break as described.</summary>
+/// <param name="Start">Local clock time, "17:30".</param>
+/// <param name="LengthMin">How long it lasts.</param>
+public sealed record BreakDraft(string? Start, int? LengthMin);
+
+/// <summary>A date on which other shifts are worked than on its day of the week.</summary>
+/// <param name="Date">The date, "2026-12-24".</param>
+/// <param name="Words">Why; may be empty.</param>
+/// <param name="Shifts">The shifts that begin on it; empty where nobody works.</param>
+public sealed record SpecialDateDraft(string? Date, string? Words, IReadOnlyList<ShiftDraft?>? Shifts);
 
 /// <summary>An oven as described.</summary>
 /// <param name="Name">The name shown.</param>

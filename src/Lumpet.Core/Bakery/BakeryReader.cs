@@ -3,16 +3,13 @@ using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Lumpet.Core.Pans;
 using NodaTime;
-using NodaTime.Text;
 
 namespace Lumpet.Core.Bakery;
 
 /// <summary>Reads a described bakery: everything wrong is named, or the whole of it can be taken.</summary>
 public static class BakeryReader
 {
-    private const int MinutesOfADay = 1440;
-
-    private static readonly LocalTimePattern OnTheWall = LocalTimePattern.CreateWithInvariantCulture("HH:mm");
+    private const int MostDaysAhead = 3;
 
     /// <summary>Reads a draft.</summary>
     /// <returns>The bakery and its pans; both null where there are faults.</returns>
@@ -28,15 +25,15 @@ public static class BakeryReader
         var openC = checks.Whole("openCPerTray", draft.OpenCPerTray ?? 0, 0, 40, "°C");
         var spare = checks.Whole("spareMin", draft.SpareMin, 0, 240, "min");
         var mixer = Mixer(checks, draft);
-        ShiftRecord[] shifts = [.. checks.List("shifts", draft.Shifts, 1, 6, "shifts").Select((shift, at) => Shift(checks, shift, $"shifts[{at}]"))];
-        Overlaps(checks, shifts);
+        var (shifts, special) = (ShiftReader.Week(checks, draft.Shifts), ShiftReader.Special(checks, draft.SpecialDates));
+        var ahead = checks.Whole("daysAhead", draft.DaysAhead ?? BakeryRecord.UsualDaysAhead, 0, MostDaysAhead, "days");
         var ovens = Ovens(checks, draft);
         var pans = PanReader.Read(checks, "pans", draft.Pans);
         var cups = checks.Word("cups", draft.Cups, CupCustom.UnitedStates);
         var handles = draft.Handles is null ? null : MajorAllergens.Stated(checks, "handles", draft.Handles);
         return checks.Faults.Count > 0 || zone is null
             ? (null, [], checks.Faults)
-            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups) { Handles = handles, OpenCPerTray = openC }, pans, []);
+            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups) { Handles = handles, OpenCPerTray = openC, DaysAhead = ahead, SpecialDates = special }, pans, []);
     }
 
     /// <summary>A bakery as it would be described.</summary>
@@ -50,13 +47,14 @@ public static class BakeryReader
         bakery.Mixer.Name,
         bakery.Mixer.SmallestBatch.Kilograms,
         bakery.Mixer.LargestBatch.Kilograms,
-        [.. bakery.Shifts.Select(shift => new ShiftDraft(
-            shift.Name, shift.DayOffset, OnTheWall.Format(LocalTime.Midnight.PlusMinutes(shift.StartMinute)), shift.LengthMin, shift.People))],
+        ShiftReader.Write(bakery.Shifts, withDays: true),
         [.. bakery.Ovens.Select(oven => new OvenDraft(oven.Name, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, oven.DialOffsetC, oven.FloorPlaces, oven.HourPrice, oven.ActionMin == 0 ? null : oven.ActionMin))],
         [.. pans.Select(PanReader.Write)],
         Naming.Of(bakery.Cups),
         bakery.Handles,
-        bakery.OpenCPerTray == 0 ? null : bakery.OpenCPerTray);
+        bakery.OpenCPerTray == 0 ? null : bakery.OpenCPerTray,
+        bakery.DaysAhead,
+        ShiftReader.Write(bakery.SpecialDates));
 
     /// <summary>A bakery to begin with: one oven, two shifts, one common pan. Its figures are common practice, no source.</summary>
     /// <param name="zone">Id of the time zone to suggest.</param>
@@ -70,10 +68,11 @@ public static class BakeryReader
         "Mixer",
         1,
         10,
-        [new ShiftDraft("Afternoon", -1, "12:00", 480), new ShiftDraft("Night", 0, "00:00", 600)],
+        [new ShiftDraft("Night", "00:00", 600), new ShiftDraft("Afternoon", "12:00", 480)],
         [new OvenDraft("Oven", 4, 60, 280, 8, 4, 0)],
         [PanReader.Write(Pan.Round("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4))],
-        Naming.Of(CupCustom.UnitedStates));
+        Naming.Of(CupCustom.UnitedStates),
+        DaysAhead: BakeryRecord.UsualDaysAhead);
 
     private static DateTimeZone? Zone(FieldChecks checks, string? id)
     {
@@ -90,30 +89,6 @@ public static class BakeryReader
         if (smallest > largest) checks.Add("smallestBatchKg", "The smallest batch is more than the largest.");
         return new Mixer(name, Mass.FromKilograms(smallest), Mass.FromKilograms(Math.Max(smallest, largest)));
     }
-
-    private static ShiftRecord Shift(FieldChecks checks, ShiftDraft shift, string path)
-    {
-        var timed = OnTheWall.Parse(shift.Start ?? string.Empty).TryGetValue(LocalTime.Midnight, out var start);
-        if (!timed) checks.Add($"{path}.start", "A clock time is written 04:30.");
-        return new ShiftRecord(
-            checks.Name($"{path}.name", shift.Name, "A shift", 40),
-            checks.Whole($"{path}.dayOffset", shift.DayOffset, -2, 0, "days from the pick-ups"),
-            (start.Hour * 60) + start.Minute,
-            checks.Whole($"{path}.lengthMin", shift.LengthMin, 15, MinutesOfADay, "min"))
-        {
-            People = shift.People is null ? null : checks.Whole($"{path}.people", shift.People, 1, ShiftRecord.MostPeople, "people"),
-        };
-    }
-
-    private static void Overlaps(FieldChecks checks, ShiftRecord[] shifts)
-    {
-        var inOrder = shifts.OrderBy(Start).ToArray();
-        foreach (var (one, next) in inOrder.Zip(inOrder.Skip(1)))
-            if (Start(one) + one.LengthMin > Start(next))
-                checks.Add("shifts", $"\"{one.Name}\" and \"{next.Name}\" overlap; let one end when the other begins.");
-    }
-
-    private static int Start(ShiftRecord shift) => (shift.DayOffset * MinutesOfADay) + shift.StartMinute;
 
     private static decimal Price(FieldChecks checks, string field, decimal price)
     {

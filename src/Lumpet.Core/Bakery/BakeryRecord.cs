@@ -11,7 +11,7 @@ namespace Lumpet.Core.Bakery;
 /// <param name="TransferMin">Minutes a tray takes from one oven to another.</param>
 /// <param name="SpareMin">By how many minutes boxes should be ready before their pick-up.</param>
 /// <param name="Mixer">Its mixer.</param>
-/// <param name="Shifts">Its shifts.</param>
+/// <param name="Shifts">Its shifts, by the days of the week.</param>
 /// <param name="Ovens">Its ovens.</param>
 /// <param name="Cups">Which cup and spoons its recipes mean.</param>
 public sealed record BakeryRecord(
@@ -29,23 +29,22 @@ public sealed record BakeryRecord(
     /// <summary>Degrees that an oven loses through the open door for each tray put in; 0 where that is not counted.</summary>
     public int OpenCPerTray { get; init; }
 
+    /// <summary>How many days before the day of a pick-up work for it may begin.</summary>
+    public int DaysAhead { get; init; } = UsualDaysAhead;
+
+    /// <summary>What <see cref="DaysAhead"/> is where nobody has said.</summary>
+    public const int UsualDaysAhead = 1;
+
+    /// <summary>Dates on which other shifts are worked, in order, each once.</summary>
+    public IReadOnlyList<SpecialDate> SpecialDates { get; init; } = [];
+
+    /// <summary>The shifts that begin on a date.</summary>
+    public IReadOnlyList<ShiftRecord> ShiftsOn(LocalDate date) =>
+        SpecialDates.FirstOrDefault(special => special.Date == date)?.Shifts ?? [.. Shifts.Where(shift => shift.Days.Contains(date.DayOfWeek))];
+
     /// <summary>
     /// Allergens that this kitchen handles, and so may leave in traces anywhere: the bakery's own statement; null while it
     /// has made none.
     /// </summary>
     public IReadOnlyList<string>? Handles { get; init; }
-}
-
-/// <summary>A shift, relative to the day of the pick-ups it works for.</summary>
-/// <param name="Name">The name shown.</param>
-/// <param name="DayOffset">0 for that day, -1 for the day before.</param>
-/// <param name="StartMinute">Minute of the day at which it begins.</param>
-/// <param name="LengthMin">How long it lasts.</param>
-public sealed record ShiftRecord(string Name, int DayOffset, int StartMinute, int LengthMin)
-{
-    /// <summary>The most people that a shift can have.</summary>
-    public const int MostPeople = 60;
-
-    /// <summary>How many people work in it; null where nobody has said, and hands limit nothing.</summary>
-    public int? People { get; init; }
 }

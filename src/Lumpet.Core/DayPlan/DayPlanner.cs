@@ -41,7 +41,7 @@ public static class DayPlanner
     public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort, Patience patience = default, IProgress<double>? progress = null)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts, snapshot.Midnights);
-        var question = new OvenQuestion(snapshot, calendar);
+        var question = new OvenQuestion(snapshot);
         var round = Best(snapshot, calendar, question, effort, MostRounds, patience, progress);
         var troubles = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
         return PlannedDays.From(round, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles) with { IsSettled = !patience.IsOver };
@@ -63,7 +63,7 @@ public static class DayPlanner
     internal static DayRound Best(DaySnapshot snapshot, int effort, int mostRounds, Patience patience = default)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts, snapshot.Midnights);
-        return Best(snapshot, calendar, new OvenQuestion(snapshot, calendar), effort, mostRounds, patience);
+        return Best(snapshot, calendar, new OvenQuestion(snapshot), effort, mostRounds, patience);
     }
 
     private static DayRound Best(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, int effort, int mostRounds, Patience patience, IProgress<double>? progress = null)

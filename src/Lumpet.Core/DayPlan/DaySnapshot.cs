@@ -6,7 +6,7 @@ namespace Lumpet.Core.DayPlan;
 
 /// <summary>Everything a day's plan follows from. Minutes count from the start of the horizon.</summary>
 /// <param name="Orders">Orders of the day.</param>
-/// <param name="Shifts">When people are there, in order of time, not overlapping.</param>
+/// <param name="Shifts">When people are at work, in order of time; those of two shifts may overlap.</param>
 /// <param name="Ovens">The ovens.</param>
 /// <param name="Mixer">The mixer.</param>
 /// <param name="ToleranceC">By how much an oven's setting may differ from what a bake asks for.</param>
@@ -28,6 +28,18 @@ public sealed record DaySnapshot(
 
     /// <summary>Degrees that an oven loses through the open door for each tray put in.</summary>
     public int OpenCPerTray { get; init; }
+
+    /// <summary>When somebody watches the ovens; where nobody has said, in the shifts. A break of the bench is none of the ovens'.</summary>
+    public IReadOnlyList<DayShift> OvensWatched
+    {
+        get => watched ?? Shifts;
+        init => watched = value;
+    }
+
+    private readonly IReadOnlyList<DayShift>? watched;
+
+    /// <summary>The same day with other shifts, in which the ovens are watched as well.</summary>
+    internal DaySnapshot With(IReadOnlyList<DayShift> shifts) => this with { Shifts = shifts, OvensWatched = shifts };
 
     /// <summary>What days before have taken already.</summary>
     public TakenTime Taken { get; init; } = TakenTime.None;

@@ -16,12 +16,12 @@ internal sealed class OvenQuestion
     private readonly DaySnapshot snapshot;
     private readonly IReadOnlyList<BakeOven> ovens;
 
-    /// <summary>A question about the ovens of a snapshot, on while people are there; what heat is left from one shift helps the next.</summary>
-    public OvenQuestion(DaySnapshot snapshot, ShiftCalendar calendar)
+    /// <summary>A question about the ovens of a snapshot, on while somebody watches them; what heat is left from one shift helps the next.</summary>
+    public OvenQuestion(DaySnapshot snapshot)
     {
         this.snapshot = snapshot;
         // Where another day's crew is there, its ovens are on and are served.
-        OvenOpening[] openings = [.. calendar.Stretches.Concat(snapshot.Taken.Trays.Count > 0 ? snapshot.Taken.Shifts : []).Select(stretch => new OvenOpening(stretch.StartMin, stretch.EndMin))];
+        OvenOpening[] openings = [.. new ShiftCalendar(snapshot.OvensWatched).Stretches.Concat(snapshot.Taken.Trays.Count > 0 ? snapshot.Taken.OvensWatched : []).Select(stretch => new OvenOpening(stretch.StartMin, stretch.EndMin))];
         ovens = [.. snapshot.Ovens.Select(oven => AsAsked(oven).OpenAt(openings))];
     }
 

@@ -11,6 +11,7 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Mixing">When the mixer is in use.</param>
 /// <param name="Work">When a pair of hands is at work; several at once are several entries.</param>
 /// <param name="Shifts">The shifts that those plans count on.</param>
+/// <param name="OvensWatched">When somebody watches the ovens for them.</param>
 /// <param name="Loads">What the trays hold, to be told and drawn.</param>
 /// <param name="Warm">What heat is left in ovens when the horizon starts.</param>
 /// <param name="Settings">What the ovens would be set to for those plans alone.</param>
@@ -20,28 +21,52 @@ public sealed record TakenTime(
     IReadOnlyList<TakenMinutes> Mixing,
     IReadOnlyList<TakenMinutes> Work,
     IReadOnlyList<DayShift> Shifts,
+    IReadOnlyList<DayShift> OvensWatched,
     IReadOnlyList<TakenLoad> Loads,
     IReadOnlyList<WarmOven> Warm,
     IReadOnlyList<OvenSetting> Settings)
 {
     /// <summary>Nothing is taken.</summary>
-    public static TakenTime None { get; } = new([], [], [], [], [], [], [], []);
+    public static TakenTime None { get; } = new([], [], [], [], [], [], [], [], []);
 
     /// <summary>What earlier plans have taken from minute 0 on.</summary>
     /// <param name="days">The plans, earliest first: each was planned around those before it.</param>
     public static TakenTime Of(IReadOnlyList<EarlierDay> days)
     {
         TakenLoad[] loads = [.. days.SelectMany(Baked).Where(load => load.Visit.EndMin > 0)];
+        DayShift[] There(Func<EarlierDay, IEnumerable<DayShift>> shifts) => [.. days.SelectMany(day => shifts(day).Select(shift => Later(shift, day.OffsetMin))).Where(shift => shift.EndMin > 0).Distinct()];
         return new TakenTime(
             [.. days.SelectMany(day => StandingTrays.Of(day.Plan.BakePlan, day.Plan.Problem.Bakes).Select(tray => tray.From(-day.OffsetMin))).Where(tray => tray.EndMin > 0)],
             [.. days.SelectMany(day => day.Plan.PansInUse.Select(hold => hold with { FromMin = hold.FromMin + day.OffsetMin, ToMin = hold.ToMin + day.OffsetMin })).Where(hold => hold.ToMin > 0)],
             Left(days.SelectMany(day => day.Plan.Batches.Where(batch => batch.Dough.IsMixed).Select(batch => new TakenMinutes(batch.MixStartMin + day.OffsetMin, batch.MixEndMin + day.OffsetMin)))),
             Left(days.SelectMany(Worked)),
-            [.. days.SelectMany(day => day.Shifts.Select(shift => shift with { StartMin = shift.StartMin + day.OffsetMin, EndMin = shift.EndMin + day.OffsetMin })).Where(shift => shift.EndMin > 0)],
+            There(day => day.Snapshot.Shifts),
+            There(day => day.Snapshot.OvensWatched),
             loads,
             [.. days.TakeLast(1).SelectMany(LeftWarm)],
             [.. days.TakeLast(1).SelectMany(Set)]);
     }
+
+    /// <summary>The same, so many minutes later on the clock.</summary>
+    internal TakenTime Later(int minutes)
+    {
+        TakenMinutes Moved(TakenMinutes one) => new(one.FromMin + minutes, one.ToMin + minutes);
+        return this with
+        {
+            Trays = [.. Trays.Select(tray => tray.From(-minutes))],
+            Pans = [.. Pans.Select(hold => hold with { FromMin = hold.FromMin + minutes, ToMin = hold.ToMin + minutes })],
+            Mixing = [.. Mixing.Select(Moved)],
+            Work = [.. Work.Select(Moved)],
+            Shifts = [.. Shifts.Select(shift => Later(shift, minutes))],
+            OvensWatched = [.. OvensWatched.Select(shift => Later(shift, minutes))],
+            Loads = [.. Loads.Select(load => load with { Visit = Later(load.Visit, minutes), Thing = load.Thing with { NeededMin = load.Thing.NeededMin + minutes } })],
+            // By then they have cooled.
+            Warm = [],
+            Settings = [.. Settings.Select(setting => setting with { AtMin = setting.AtMin + minutes })],
+        };
+    }
+
+    private static DayShift Later(DayShift shift, int minutes) => shift with { StartMin = shift.StartMin + minutes, EndMin = shift.EndMin + minutes };
 
     /// <summary>Whether no minute of anything is taken.</summary>
     public bool IsNothing => Trays.Count + Pans.Count + Mixing.Count + Work.Count == 0;
@@ -61,15 +86,14 @@ public sealed record TakenTime(
         from load in day.Plan.Loads
         from visit in load.Visits
         let thing = day.Plan.Thing(visit)
-        select new TakenLoad(day.Name, load.OvenId, Later(visit, day), thing with { NeededMin = thing.NeededMin + day.OffsetMin });
-
-    private static LoadVisit Later(LoadVisit visit, EarlierDay day) => visit with
-    {
         // Another day's lot may have the same name.
-        LotId = $"{day.Name}/{visit.LotId}",
-        Stages = [.. visit.Stages.Select(stage => stage with { StartMin = stage.StartMin + day.OffsetMin, EndMin = stage.EndMin + day.OffsetMin })],
-        LeftAtMin = visit.LeftAtMin + day.OffsetMin,
-        HeatedFromMin = visit.HeatedFromMin + day.OffsetMin,
+        select new TakenLoad(day.Name, load.OvenId, Later(visit, day.OffsetMin) with { LotId = $"{day.Name}/{visit.LotId}" }, thing with { NeededMin = thing.NeededMin + day.OffsetMin });
+
+    private static LoadVisit Later(LoadVisit visit, int minutes) => visit with
+    {
+        Stages = [.. visit.Stages.Select(stage => stage with { StartMin = stage.StartMin + minutes, EndMin = stage.EndMin + minutes })],
+        LeftAtMin = visit.LeftAtMin + minutes,
+        HeatedFromMin = visit.HeatedFromMin + minutes,
     };
 
     /// <summary>The settings from minute 0 on; what is in force then is set then.</summary>
@@ -100,9 +124,9 @@ public sealed record TakenTime(
 /// <summary>A plan of a day before.</summary>
 /// <param name="Name">Which day, as a name among others: "2026-12-11".</param>
 /// <param name="Plan">Its plan.</param>
-/// <param name="Shifts">The shifts that it counts on, on its own clock.</param>
+/// <param name="Snapshot">What it was made for, on its own clock.</param>
 /// <param name="OffsetMin">Minutes to add to a minute of it to have one of the day that is planned.</param>
-public sealed record EarlierDay(string Name, PlannedDay Plan, IReadOnlyList<DayShift> Shifts, int OffsetMin);
+public sealed record EarlierDay(string Name, PlannedDay Plan, DaySnapshot Snapshot, int OffsetMin);
 
 /// <summary>A stretch of time that is taken.</summary>
 /// <param name="FromMin">First minute.</param>

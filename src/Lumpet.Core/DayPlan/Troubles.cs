@@ -105,7 +105,7 @@ internal static class Troubles
             yield return ("hands at every oven at any time", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { ActionMin = 0 })] });
         yield return ("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] });
         var (first, last) = (snapshot.Shifts.Min(shift => shift.StartMin), Math.Max(snapshot.Shifts.Max(shift => shift.EndMin), snapshot.HorizonMin));
-        yield return ("people there without a break from the first shift to the last pick-up", snapshot with { Shifts = [new DayShift("All", first, last) { People = snapshot.Shifts.Any(shift => shift.People is null) ? null : snapshot.Shifts.Max(shift => shift.People) }] });
+        yield return ("people there without a break from the first shift to the last pick-up", snapshot.With([new DayShift("All", first, last) { People = snapshot.Shifts.Any(shift => shift.People is null) ? null : snapshot.Shifts.Max(shift => shift.People) }]));
         yield return ("a mixer of twice the size", snapshot with { Mixer = new Mixer(snapshot.Mixer.Name, snapshot.Mixer.SmallestBatch, snapshot.Mixer.LargestBatch * 2) });
         yield return ($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot));
     }
@@ -114,12 +114,16 @@ internal static class Troubles
     private static DaySnapshot Earlier(DaySnapshot snapshot)
     {
         var first = snapshot.Shifts.MinBy(shift => shift.StartMin);
+        IReadOnlyList<DayShift> Later(IEnumerable<DayShift> shifts) => [.. shifts.Select(shift => shift.StartMin == first!.StartMin
+            ? shift with { EndMin = shift.EndMin + EarlierMin }
+            : shift with { StartMin = shift.StartMin + EarlierMin, EndMin = shift.EndMin + EarlierMin })];
         return snapshot with
         {
+            Taken = snapshot.Taken.Later(EarlierMin),
+            Midnights = [.. snapshot.Midnights.Select(midnight => midnight + EarlierMin)],
+            OvensWatched = Later(snapshot.OvensWatched),
             Orders = [.. snapshot.Orders.Select(order => order with { PickUpMin = order.PickUpMin + EarlierMin })],
-            Shifts = [.. snapshot.Shifts.Select(shift => shift == first
-                ? shift with { EndMin = shift.EndMin + EarlierMin }
-                : shift with { StartMin = shift.StartMin + EarlierMin, EndMin = shift.EndMin + EarlierMin })],
+            Shifts = Later(snapshot.Shifts),
             HorizonMin = snapshot.HorizonMin + EarlierMin,
         };
     }

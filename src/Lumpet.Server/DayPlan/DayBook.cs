@@ -33,6 +33,7 @@ internal sealed record DayBook(
         Start = Clock.Start.ToUnixTimeSeconds(),
         LibraryStamp,
         Snapshot.Shifts,
+        Snapshot.OvensWatched,
         Snapshot.School,
         Ovens = Snapshot.Ovens.Select(oven => oven.Id),
         Arrangement.LongerBakes,
@@ -74,16 +75,12 @@ internal sealed record DayBook(
     {
         var orders = OrderStore.OnDay(connection, day);
         var products = RecipeStore.Products(connection, [.. orders.Select(order => order.Line.Product).Distinct()]);
-        var begins = bakery.Shifts.Select(shift => OrderStore.InstantOf(ShiftStart(shift, day), bakery.Zone)).DefaultIfEmpty(
-            OrderStore.InstantOf(day.AtMidnight(), bakery.Zone)).Min();
+        var (first, worked) = (day.PlusDays(-bakery.DaysAhead), WorkedFor(bakery, day).ToArray());
+        var begins = worked.Select(one => one.Start).DefaultIfEmpty(OrderStore.InstantOf(first.AtMidnight(), bakery.Zone)).Min();
         DayBook[] earlier = [.. before.Where(other => other.LastsUntil > begins)];
         begins = BeginOfStretch(begins, earlier);
         var clock = new PlanClock(begins, bakery.Zone);
-        DayShift[] shifts = [.. bakery.Shifts.Select(shift =>
-        {
-            var start = clock.MinuteOf(ShiftStart(shift, day));
-            return new DayShift(shift.Name, start, start + shift.LengthMin) { People = shift.People };
-        }).OrderBy(shift => shift.StartMin)];
+        DayShift Shift(ShiftRecord shift, Instant start, int from, int to) => new(shift.Name, clock.MinuteOf(start) + from, clock.MinuteOf(start) + to) { People = shift.People };
         var byId = products.ToDictionary(product => product.Id);
         DayOrder[] lines = [.. orders.Select(order =>
         {
@@ -92,7 +89,7 @@ internal sealed record DayBook(
         })];
         var snapshot = new DaySnapshot(
             lines,
-            shifts,
+            [.. worked.SelectMany(one => one.Shift.AtTheBench().Select(bench => Shift(one.Shift, one.Start, bench.FromMin, bench.ToMin))).OrderBy(shift => shift.StartMin)],
             bakery.Ovens,
             bakery.Mixer,
             bakery.ToleranceC,
@@ -101,6 +98,7 @@ internal sealed record DayBook(
             clock.MinuteOf(day.PlusDays(1).AtMidnight()))
         {
             OpenCPerTray = bakery.OpenCPerTray,
+            OvensWatched = [.. worked.Select(one => Shift(one.Shift, one.Start, 0, one.Shift.LengthMin)).OrderBy(shift => shift.StartMin)],
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
         var arrangement = arranged ?? ArrangementStore.Of(connection, day);
@@ -108,12 +106,12 @@ internal sealed record DayBook(
     }
 
     /// <summary>Until when its plan may have ovens on or someone at work: the end of its last shift.</summary>
-    public Instant LastsUntil => Clock.InstantAt(Snapshot.Shifts.Select(shift => shift.EndMin).DefaultIfEmpty(0).Max());
+    public Instant LastsUntil => Clock.InstantAt(Snapshot.OvensWatched.Select(shift => shift.EndMin).DefaultIfEmpty(0).Max());
 
     /// <summary>Where a day begins while people are there for days before, its clock begins with them: no tray is in an oven then.</summary>
     private static Instant BeginOfStretch(Instant begins, IReadOnlyList<DayBook> earlier)
     {
-        var shifts = earlier.SelectMany(day => day.Snapshot.Shifts.Select(shift => (From: day.Clock.InstantAt(shift.StartMin), To: day.Clock.InstantAt(shift.EndMin)))).OrderByDescending(shift => shift.From);
+        var shifts = earlier.SelectMany(day => day.Snapshot.OvensWatched.Select(shift => (From: day.Clock.InstantAt(shift.StartMin), To: day.Clock.InstantAt(shift.EndMin)))).OrderByDescending(shift => shift.From);
         foreach (var (from, to) in shifts)
             if (from < begins && begins < to) begins = from;
         return begins;
@@ -124,7 +122,7 @@ internal sealed record DayBook(
     public TakenTime Taken(IReadOnlyList<PlannedDay?> plans) => TakenTime.Of(
     [
         .. Earlier.Zip(plans).Where(one => one.Second is not null)
-            .Select(one => new EarlierDay(Days.Iso(one.First.Day), one.Second!, one.First.Snapshot.Shifts, Clock.MinuteOf(one.First.Clock.Start))),
+            .Select(one => new EarlierDay(Days.Iso(one.First.Day), one.Second!, one.First.Snapshot, Clock.MinuteOf(one.First.Clock.Start))),
     ]);
 
     /// <summary>The same day with nobody there before a minute.</summary>
@@ -132,15 +130,23 @@ internal sealed record DayBook(
     {
         Snapshot = Snapshot with
         {
-            Shifts = [.. Snapshot.Shifts.Where(shift => shift.EndMin > minute).Select(shift => shift with { StartMin = Math.Max(shift.StartMin, minute) })],
+            Shifts = From(Snapshot.Shifts, minute),
+            OvensWatched = From(Snapshot.OvensWatched, minute),
         },
     };
+
+    private static DayShift[] From(IReadOnlyList<DayShift> shifts, int minute) =>
+        [.. shifts.Where(shift => shift.EndMin > minute).Select(shift => shift with { StartMin = Math.Max(shift.StartMin, minute) })];
 
     private static IEnumerable<LocalDateTime> Midnights(LocalDate first, LocalDate last)
     {
         for (var date = first; date <= last; date = date.PlusDays(1)) yield return date.PlusDays(1).AtMidnight();
     }
 
-    private static LocalDateTime ShiftStart(ShiftRecord shift, LocalDate day) =>
-        day.PlusDays(shift.DayOffset).AtMidnight().PlusMinutes(shift.StartMinute);
+    /// <summary>The shifts in which work for a day's pick-ups may be done: those that begin on it and on the days before on which it may.</summary>
+    private static IEnumerable<(ShiftRecord Shift, Instant Start)> WorkedFor(BakeryRecord bakery, LocalDate day)
+    {
+        for (var date = day.PlusDays(-bakery.DaysAhead); date <= day; date = date.PlusDays(1))
+            foreach (var shift in bakery.ShiftsOn(date)) yield return (shift, OrderStore.InstantOf(date.AtMidnight().PlusMinutes(shift.StartMinute), bakery.Zone));
+    }
 }

@@ -78,9 +78,11 @@ internal static class PlanSentence
     public static string There(IReadOnlyList<DayShift> shifts, IReadOnlyList<LotFate> fates)
     {
         if (shifts.All(shift => shift.People is null)) return string.Empty;
+        // The pieces that breaks leave, and other days' shifts of one name, are one where as many work in them.
+        var named = shifts.DistinctBy(shift => (shift.Name, shift.People)).ToArray();
         var there = shifts.All(shift => shift.People == shifts[0].People)
             ? $"{shifts[0].People} {(shifts[0].People == 1 ? "is" : "are")} there"
-            : $"there are {string.Join(", ", shifts.Select(shift => shift.People is { } people ? $"{people} in \"{shift.Name}\"" : $"as many as are wanted in \"{shift.Name}\""))}";
+            : $"there are {string.Join(", ", named.Select(shift => shift.People is { } people ? $"{people} in \"{shift.Name}\"" : $"as many as are wanted in \"{shift.Name}\""))}";
         return fates.Any(fate => fate.Unfit > 0) ? $"{there}; work on pies that cannot be made is counted too" : there;
     }
 

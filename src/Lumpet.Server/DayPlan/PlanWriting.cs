@@ -27,7 +27,7 @@ internal static class PlanWriting
             plan.Pies,
             [.. plan.Waves.Select(wave => new WaveAnswer(
                 book.Clock.At(wave.PickUpMin), wave.Pies, string.Join(", ", wave.For), wave.IsMet, PlanSentence.Says(wave), wave.BoxedMin is { } boxed ? book.Clock.At(boxed) : null, wave.SpareMin))],
-            [.. book.Snapshot.Shifts.Select(shift => new ShiftAnswer(shift.Name, book.Clock.At(shift.StartMin), book.Clock.At(shift.EndMin)))],
+            [.. book.Snapshot.OvensWatched.Select(shift => new ShiftAnswer(shift.Name, book.Clock.At(shift.StartMin), book.Clock.At(shift.EndMin)))],
             [.. DayRibbon.Of(plan).Select(stretch => new RibbonAnswer(stretch.Phase, book.Clock.At(stretch.StartMin), book.Clock.At(stretch.EndMin), stretch.Celsius))],
             now >= from && now <= to ? book.Clock.At(now) : null,
             OvenDrawing.Of(book, plan),

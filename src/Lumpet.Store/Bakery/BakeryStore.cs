@@ -6,6 +6,7 @@ using Lumpet.Core.Measures;
 using Lumpet.Core.Measures.Amounts;
 using Microsoft.Data.Sqlite;
 using NodaTime;
+using NodaTime.Text;
 
 namespace Lumpet.Store.Bakery;
 
@@ -17,13 +18,14 @@ public static class BakeryStore
     {
         var row = connection.QuerySingleOrDefault<Row>(
             """
-            SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin, spare_min AS spareMin, open_c_per_tray AS openCPerTray,
+            SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin, spare_min AS spareMin, open_c_per_tray AS openCPerTray, days_ahead AS daysAhead,
                    mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest, cups, handles_stated AS handlesStated
             FROM bakery
             """);
         if (row is null) return null;
-        var shifts = connection.Query<ShiftRow>(
-            "SELECT name, day_offset AS dayOffset, start_minute AS startMinute, length_min AS lengthMin, people FROM shift ORDER BY day_offset, start_minute");
+        var shifts = connection.Query<ShiftRow>("SELECT id, date, weekdays, name, start_minute AS startMinute, length_min AS lengthMin, people FROM work_shift ORDER BY position").AsList();
+        var breaks = connection.Query<BreakRow>("SELECT shift_id AS shiftId, after_min AS afterMin, length_min AS lengthMin FROM shift_break ORDER BY shift_id, after_min").ToLookup(pause => pause.ShiftId);
+        ShiftRecord[] On(string? date) => [.. shifts.Where(shift => shift.Date == date).Select(shift => Shift(shift, breaks[shift.Id]))];
         var ovens = connection.Query<OvenRow>(
             """
             SELECT id, name, shelves, min_c AS minC, max_c AS maxC, heat_c_per_min AS heat, cool_c_per_min AS cool, dial_offset_c AS dialOffset, floor_places AS floorPlaces, hour_price AS hourPrice, action_min AS actionMin
@@ -37,20 +39,36 @@ public static class BakeryStore
             (int)row.TransferMin,
             (int)row.SpareMin,
             new Mixer(row.MixerName, Mass.FromGrams(row.Smallest), Mass.FromGrams(row.Largest)),
-            [.. shifts.Select(shift => new ShiftRecord(shift.Name, (int)shift.DayOffset, (int)shift.StartMinute, (int)shift.LengthMin) { People = (int?)shift.People })],
+            On(null),
             [.. ovens.Select(oven => new Oven(
                 oven.Id, oven.Name, (int)oven.Shelves, (int)oven.MinC, (int)oven.MaxC, (int)oven.Heat, (int)oven.Cool, (int)oven.DialOffset) { FloorPlaces = (int?)oven.FloorPlaces, ActionMin = (int)oven.ActionMin, HourPrice = oven.HourPrice is { } price ? decimal.Parse(price, CultureInfo.InvariantCulture) : null })],
             Naming.Known<CupCustom>(row.Cups))
         {
             OpenCPerTray = (int)row.OpenCPerTray,
+            DaysAhead = (int)row.DaysAhead,
+            SpecialDates = [.. connection.Query<DateRow>("SELECT date, words FROM special_date ORDER BY date").Select(special => new SpecialDate(LocalDatePattern.Iso.Parse(special.Date).Value, special.Words, On(special.Date)))],
             Handles = row.HandlesStated == 1 ? [.. connection.Query<string>("SELECT allergen FROM bakery_handles ORDER BY allergen")] : null,
         };
     }
 
-    private sealed record Row(
-        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, long OpenCPerTray, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
+    private static ShiftRecord Shift(ShiftRow shift, IEnumerable<BreakRow> breaks) => new(shift.Name, (int)shift.StartMinute, (int)shift.LengthMin)
+    {
+        People = (int?)shift.People,
+        Days = shift.Weekdays is { } days ? [.. ShiftRecord.EveryDay.Where(day => (days & BitOf(day)) != 0)] : ShiftRecord.EveryDay,
+        Breaks = [.. breaks.Select(pause => new ShiftBreak((int)pause.AfterMin, (int)pause.LengthMin))],
+    };
 
-    private sealed record ShiftRow(string Name, long DayOffset, long StartMinute, long LengthMin, long? People);
+    /// <summary>The bit of a day of the week in a shift's row.</summary>
+    internal static long BitOf(IsoDayOfWeek day) => 1L << ((int)day - 1);
+
+    private sealed record Row(
+        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, long OpenCPerTray, long DaysAhead, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
+
+    private sealed record ShiftRow(long Id, string? Date, long? Weekdays, string Name, long StartMinute, long LengthMin, long? People);
+
+    private sealed record BreakRow(long ShiftId, long AfterMin, long LengthMin);
+
+    private sealed record DateRow(string Date, string Words);
 
     private sealed record OvenRow(
         string Id, string Name, long Shelves, long MinC, long MaxC, long Heat, long Cool, long DialOffset, long? FloorPlaces, string? HourPrice, long ActionMin);

@@ -6,6 +6,7 @@ using Lumpet.Core.Bakery;
 using Lumpet.Core.Pans;
 using Lumpet.Store.Orders;
 using Microsoft.Data.Sqlite;
+using NodaTime.Text;
 
 namespace Lumpet.Store.Bakery;
 
@@ -30,7 +31,7 @@ public static class BakeryWriter
             .Except(pans.Select(pan => pan.Id)).Order(StringComparer.Ordinal).ToArray();
         if (used.Length > 0) return (ChangeOutcome.Conflict, used);
         connection.Execute("DELETE FROM day_oven_out WHERE oven_id NOT IN @kept", new { kept = bakery.Ovens.Select(oven => oven.Id) });
-        connection.Execute("DELETE FROM bakery; DELETE FROM bakery_handles; DELETE FROM shift; DELETE FROM oven");
+        connection.Execute("DELETE FROM bakery; DELETE FROM bakery_handles; DELETE FROM work_shift; DELETE FROM special_date; DELETE FROM oven");
         Rows.Insert(connection, "bakery", new
         {
             id = 1,
@@ -41,6 +42,7 @@ public static class BakeryWriter
             transfer_min = bakery.TransferMin,
             open_c_per_tray = bakery.OpenCPerTray,
             spare_min = bakery.SpareMin,
+            days_ahead = bakery.DaysAhead,
             mixer_name = bakery.Mixer.Name,
             mixer_smallest_g = bakery.Mixer.SmallestBatch.Grams,
             mixer_largest_g = bakery.Mixer.LargestBatch.Grams,
@@ -49,8 +51,14 @@ public static class BakeryWriter
             row_version = version + 1,
         });
         foreach (var allergen in bakery.Handles ?? []) Rows.Insert(connection, "bakery_handles", new { allergen });
-        foreach (var shift in bakery.Shifts)
-            Rows.Insert(connection, "shift", new { name = shift.Name, day_offset = shift.DayOffset, start_minute = shift.StartMinute, length_min = shift.LengthMin, people = shift.People });
+        Shifts(connection, bakery.Shifts, null);
+        foreach (var special in bakery.SpecialDates)
+        {
+            var date = LocalDatePattern.Iso.Format(special.Date);
+            Rows.Insert(connection, "special_date", new { date, words = special.Words });
+            Shifts(connection, special.Shifts, date);
+        }
+
         foreach (var (oven, position) in bakery.Ovens.Select((oven, position) => (oven, position)))
             Rows.Insert(connection, "oven", new
             {
@@ -79,6 +87,25 @@ public static class BakeryWriter
         if (pans.Count == 0) return;
         Put(connection, pans, (int)connection.QuerySingle<long>("SELECT coalesce(max(position), -1) + 1 FROM pan"));
         connection.Execute("UPDATE bakery SET row_version = row_version + 1");
+    }
+
+    private static void Shifts(SqliteConnection connection, IReadOnlyList<ShiftRecord> shifts, string? date)
+    {
+        foreach (var (shift, position) in shifts.Select((shift, at) => (shift, at)))
+        {
+            Rows.Insert(connection, "work_shift", new
+            {
+                date,
+                weekdays = date is null ? shift.Days.Sum(BakeryStore.BitOf) : (long?)null,
+                position,
+                name = shift.Name,
+                start_minute = shift.StartMinute,
+                length_min = shift.LengthMin,
+                people = shift.People,
+            });
+            var id = connection.QuerySingle<long>("SELECT last_insert_rowid()");
+            foreach (var pause in shift.Breaks) Rows.Insert(connection, "shift_break", new { shift_id = id, after_min = pause.AfterMin, length_min = pause.LengthMin });
+        }
     }
 
     private static void Pans(SqliteConnection connection, IReadOnlyList<Pan> pans)

@@ -1,5 +1,6 @@
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Pans;
+using NodaTime;
 using Xunit;
 
 namespace Lumpet.Core.Tests.Bakery;
@@ -22,6 +23,38 @@ public sealed class BakeryReaderTests
         Assert.Equivalent(Good, BakeryReader.Write(bakery!, pans), strict: true);
     }
 
+    [Fact]
+    public void The_week_its_breaks_and_its_special_dates_come_out_as_they_went_in()
+    {
+        var draft = Good with
+        {
+            DaysAhead = 2,
+            Shifts = [Shift with { Days = ["monday", "saturday"], Start = "22:00", LengthMin = 480, Breaks = [new BreakDraft("23:30", 15), new BreakDraft("02:00", 30)] }, Shift with { Name = "Late", Days = ["sunday"], People = 3 }],
+            SpecialDates = [new SpecialDateDraft("2026-12-24", "Lantern Fair", [Shift with { Start = "01:00" }]), new SpecialDateDraft("2026-12-25", string.Empty, [])],
+        };
+        var (bakery, pans, faults) = BakeryReader.Read(draft);
+        Assert.Empty(faults);
+        Assert.Equivalent(draft, BakeryReader.Write(bakery!, pans), strict: true);
+        // By hand: an hour and a half, then from 23:45 to 02:00, then from 02:30 to 06:00.
+        Assert.Equal([(0, 90), (105, 240), (270, 480)], bakery!.Shifts[0].AtTheBench());
+        string[] On(int day) => [.. bakery.ShiftsOn(new LocalDate(2026, 12, day)).Select(shift => $"{shift.Name} {shift.StartMinute}")];
+        // The 19th is a Saturday; the 24th would be a Thursday, without any.
+        Assert.Equal(["Night 1320"], On(19));
+        Assert.Equal(["Late 0"], On(20));
+        Assert.Equal(["Night 1320"], On(21));
+        Assert.Empty(On(22));
+        Assert.Equal(["Night 60"], On(24));
+        Assert.Empty(On(25));
+    }
+
+    [Fact]
+    public void A_break_at_either_end_of_a_shift_leaves_the_rest()
+    {
+        var (bakery, _, faults) = BakeryReader.Read(Good with { Shifts = [Shift with { LengthMin = 120, Breaks = [new BreakDraft("00:00", 15), new BreakDraft("01:45", 15)] }] });
+        Assert.Empty(faults);
+        Assert.Equal([(15, 105)], bakery!.Shifts[0].AtTheBench());
+    }
+
     public static TheoryData<string, string, BakeryDraft> Wrong => new()
     {
         { "no name", "name", Good with { Name = null } },
@@ -33,11 +66,22 @@ public sealed class BakeryReaderTests
         { "a mixer upside down", "smallestBatchKg", Good with { SmallestBatchKg = 20 } },
         { "no number", "largestBatchKg", Good with { LargestBatchKg = double.NaN } },
         { "no shift", "shifts", Good with { Shifts = [] } },
-        { "seven shifts", "shifts", Good with { Shifts = [.. Enumerable.Repeat(Shift, 7)] } },
-        { "shifts that overlap", "shifts", Good with { Shifts = [Shift, Shift with { Name = "Late", Start = "15:00" }] } },
-        { "a shift that overlaps over midnight", "shifts", Good with { Shifts = [Shift with { LengthMin = 1000 }, new ShiftDraft("Night", 0, "00:00", 60)] } },
+        { "fifteen shifts", "shifts", Good with { Shifts = [.. Enumerable.Repeat(Shift, 15)] } },
+        { "two shifts of one name", "shifts[1].name", Good with { Shifts = [Shift, Shift with { Name = "NIGHT", Start = "15:00" }] } },
         { "no clock time", "shifts[0].start", Good with { Shifts = [Shift with { Start = "25:00" }] } },
-        { "a shift next week", "shifts[0].dayOffset", Good with { Shifts = [Shift with { DayOffset = 7 }] } },
+        { "no day", "shifts[0].days", Good with { Shifts = [Shift with { Days = [] }] } },
+        { "no day of the week", "shifts[0].days", Good with { Shifts = [Shift with { Days = ["monday", "none"] }] } },
+        { "a day of null", "shifts[0].days", Good with { Shifts = [Shift with { Days = ["monday", null] }] } },
+        { "a break after its shift", "shifts[0].breaks[0].start", Good with { Shifts = [Shift with { Breaks = [new BreakDraft("09:45", 30)] }] } },
+        { "a break before its shift", "shifts[0].breaks[0].start", Good with { Shifts = [Shift with { Breaks = [new BreakDraft("23:00", 30)] }] } },
+        { "a break of a minute", "shifts[0].breaks[0].lengthMin", Good with { Shifts = [Shift with { Breaks = [new BreakDraft("03:00", 1)] }] } },
+        { "breaks that overlap", "shifts[0].breaks[1].start", Good with { Shifts = [Shift with { Breaks = [new BreakDraft("03:00", 30), new BreakDraft("03:29", 30)] }] } },
+        { "nothing but a break", "shifts[0].breaks", Good with { Shifts = [Shift with { LengthMin = 60, Breaks = [new BreakDraft("00:00", 60)] }] } },
+        { "a week ahead", "daysAhead", Good with { DaysAhead = 7 } },
+        { "no date", "specialDates[0].date", Good with { SpecialDates = [new SpecialDateDraft("24 December", null, [])] } },
+        { "a date long ago", "specialDates[0].date", Good with { SpecialDates = [new SpecialDateDraft("1066-10-14", null, [])] } },
+        { "a date twice", "specialDates[1].date", Good with { SpecialDates = [new SpecialDateDraft("2026-12-24", null, []), new SpecialDateDraft("2026-12-24", null, [])] } },
+        { "a shift of a date without a name", "specialDates[0].shifts[0].name", Good with { SpecialDates = [new SpecialDateDraft("2026-12-24", null, [Shift with { Name = null }])] } },
         { "no oven", "ovens", Good with { Ovens = null } },
         { "an oven of null", "ovens", Good with { Ovens = [null] } },
         { "two ovens of one name", "ovens[1].name", Good with { Ovens = [Oven, Oven] } },

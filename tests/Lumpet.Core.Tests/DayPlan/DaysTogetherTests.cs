@@ -39,7 +39,7 @@ public sealed class DaysTogetherTests
     private static void Holds(Days days)
     {
         var first = DayPlanner.Plan(days.First, effort: 3);
-        var snapshot = days.Second with { Taken = TakenTime.Of([new EarlierDay("first", first, days.First.Shifts, -days.LaterMin)]) };
+        var snapshot = days.Second with { Taken = TakenTime.Of([new EarlierDay("first", first, days.First, -days.LaterMin)]) };
         var second = DayPlanner.Plan(snapshot, effort: 3);
         Assert.Empty(BakePlanChecker.Check(second.Problem, second.BakePlan).Faults);
         Assert.Empty(DayPlanChecker.Check(snapshot, second));
@@ -92,7 +92,7 @@ public sealed class DaysTogetherTests
     {
         var alone = Snapshot(Order(Pear, 12, 1200, Pan23));
         var longAgo = DayPlanner.Plan(Snapshot(Order(Custard, 12, 1200, Pan23)), effort: 2);
-        var taken = TakenTime.Of([new EarlierDay("before", longAgo, alone.Shifts, -3000)]);
+        var taken = TakenTime.Of([new EarlierDay("before", longAgo, alone, -3000)]);
         Assert.True(taken.IsNothing);
         Assert.Equal(DayPlanner.Plan(alone, effort: 3).Tasks, DayPlanner.Plan(alone with { Taken = taken }, effort: 3).Tasks);
     }
@@ -103,7 +103,7 @@ public sealed class DaysTogetherTests
         // The same pies for the same minute: two trays of six, in ovens with shelves for all of them.
         var day = Snapshot(Order(Pear, 6, 1200, Pan23));
         var first = DayPlanner.Plan(day, effort: 4);
-        var second = DayPlanner.Plan(day with { Taken = TakenTime.Of([new EarlierDay("first", first, day.Shifts, 0)]) }, effort: 4);
+        var second = DayPlanner.Plan(day with { Taken = TakenTime.Of([new EarlierDay("first", first, day, 0)]) }, effort: 4);
         Assert.Empty(second.Troubles);
         Assert.Equal(first.BakePlan.Settings, second.BakePlan.Settings);
         Assert.Equal(first.BakePlan.Trays.Select(tray => tray.StartMin), second.BakePlan.Trays.Select(tray => tray.StartMin));
@@ -124,10 +124,10 @@ public sealed class DaysTogetherTests
         var hot = first.BakePlan.Settings.Last(setting => setting.OvenId == off.OvenId && setting.TempC is not null).TempC!.Value;
         var oven = first.Problem.Ovens.First(oven => oven.Id == off.OvenId);
         // By hand: ten minutes at the oven's rate.
-        var warm = Assert.Single(TakenTime.Of([new EarlierDay("first", first, day.Shifts, -off.AtMin - 10)]).Warm, one => one.OvenId == off.OvenId);
+        var warm = Assert.Single(TakenTime.Of([new EarlierDay("first", first, day, -off.AtMin - 10)]).Warm, one => one.OvenId == off.OvenId);
         Assert.Equal(hot - (10 * oven.CoolCPerMin), warm.Celsius);
-        Assert.DoesNotContain(TakenTime.Of([new EarlierDay("first", first, day.Shifts, -off.AtMin - 400)]).Warm, one => one.OvenId == off.OvenId);
-        var second = DayPlanner.Plan(day with { Taken = TakenTime.Of([new EarlierDay("first", first, day.Shifts, -off.AtMin - 10)]) }, effort: 2);
+        Assert.DoesNotContain(TakenTime.Of([new EarlierDay("first", first, day, -off.AtMin - 400)]).Warm, one => one.OvenId == off.OvenId);
+        var second = DayPlanner.Plan(day with { Taken = TakenTime.Of([new EarlierDay("first", first, day, -off.AtMin - 10)]) }, effort: 2);
         Assert.Equal(warm.Celsius, second.Problem.Ovens.First(oven => oven.Id == off.OvenId).StartC);
     }
 
@@ -136,7 +136,7 @@ public sealed class DaysTogetherTests
     {
         var day = Snapshot(Order(Pear, 6, 1200, Pan23)) with { Shifts = [.. Snapshot().Shifts.Select(shift => shift with { People = 1 })] };
         var first = DayPlanner.Plan(day, effort: 4);
-        var taken = TakenTime.Of([new EarlierDay("first", first, day.Shifts, 0)]);
+        var taken = TakenTime.Of([new EarlierDay("first", first, day, 0)]);
         // A plan that knows of nothing that is taken wants the same hands, the same bowl.
         var rules = DayPlanChecker.Check(day with { Taken = taken }, first).Select(fault => fault.Rule).ToHashSet();
         Assert.Superset(new HashSet<string> { "hands", "mixer", "standing" }, rules);

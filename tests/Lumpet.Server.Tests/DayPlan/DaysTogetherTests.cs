@@ -14,14 +14,14 @@ public sealed class DaysTogetherTests : IDisposable
 
     public void Dispose() => server.Dispose();
 
-    /// <summary>A bakery that works from four to eight in the evening, and for the day after from noon on.</summary>
+    /// <summary>A bakery that works from midnight to ten in the evening, so that every day may be worked for on the day before.</summary>
     private static async Task AllDay(TestServer server, int people)
     {
         var written = await server.Get("/api/bakery/description");
         var draft = JsonNode.Parse(written.GetProperty("draft").GetRawText())!;
         draft["shifts"] = JsonNode.Parse(
             $$"""
-            [{ "name": "Ahead", "dayOffset": -1, "start": "12:00", "lengthMin": 600, "people": {{people}} }, { "name": "Day", "dayOffset": 0, "start": "00:00", "lengthMin": 1200, "people": {{people}} }]
+            [{ "name": "Day", "start": "00:00", "lengthMin": 1320, "people": {{people}} }]
             """);
         Assert.Equal(200, (await server.Send(HttpMethod.Put, "/api/bakery/description", draft, ("If-Match", $"\"{written.GetProperty("version").GetInt32()}\""))).Status);
         // A pick-up in the evening, when the next day has begun.

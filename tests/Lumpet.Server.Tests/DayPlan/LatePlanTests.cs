@@ -1,5 +1,4 @@
 using System.Text.Json;
-using System.Text.Json.Nodes;
 using Xunit;
 
 namespace Lumpet.Server.Tests.DayPlan;
@@ -43,22 +42,4 @@ public sealed class LatePlanTests(TestServer server) : IClassFixture<TestServer>
         Assert.Equal(400, status);
         Assert.True(refused.GetProperty("errors").TryGetProperty("from", out _));
     }
-
-    [Fact]
-    public async Task Two_days_that_want_one_oven_at_one_time_name_each_other()
-    {
-        using var own = new TestServer();
-        // The fair is baked from five on Wednesday afternoon; with a long shift on Wednesday so is this, four hours on the rack before it goes.
-        var described = JsonNode.Parse((await own.Get("/api/bakery/description")).GetRawText())!;
-        var draft = described["draft"]!;
-        draft["shifts"]![1]!["lengthMin"] = 1410;
-        Assert.Equal(200, (await own.Send(HttpMethod.Put, "/api/bakery/description", draft, ("If-Match", $"\"{described["version"]}\""))).Status);
-        Assert.Equal(201, (await own.Send(HttpMethod.Post, "/api/orders/typed", new { line = "30 pear @ 26 23:30 quay", day = Today })).Status);
-        var (wednesday, thursday) = (await Troubles(own, Today), await Troubles(own, TestServer.Fair));
-        Assert.Contains(wednesday, said => said.Contains("is wanted by Thursday 26 November too", StringComparison.Ordinal));
-        Assert.Contains(thursday, said => said.Contains("is wanted by Wednesday 25 November too", StringComparison.Ordinal));
-    }
-
-    private static async Task<string[]> Troubles(TestServer server, string day) =>
-        [.. (await server.Get($"/api/plan/{day}")).GetProperty("troubles").EnumerateArray().Select(trouble => trouble.GetProperty("text").GetString()!)];
 }

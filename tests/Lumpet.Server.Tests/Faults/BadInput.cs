@@ -130,7 +130,7 @@ public sealed record BadInput(
         yield return Row("an oven with shelves below nothing", new { ovens = new[] { new { name = "x", shelves = -1 } } }, 400, "ovens[0].shelves: This does not fit: 1 to 60 shelves.", FirstVersion);
         yield return Row("a thousand ovens", new { ovens = Enumerable.Range(0, 1000).Select(at => new { name = $"{at}" }) }, 400, "ovens: At most 8 ovens are taken.", FirstVersion);
         yield return Row("a pan five times deeper than wide", new { pans = new[] { new { id = "a", topCm = 4, bottomCm = 4, depthCm = 20 } } }, 400, "pans[0].depthCm: A pan is not deeper than it is wide.", FirstVersion);
-        yield return Row("shifts of a minute", new { shifts = new[] { new { name = "x", dayOffset = 0, start = "00:00", lengthMin = 1 } } }, 400, "shifts[0].lengthMin: This does not fit: 15 to 1440 min.", FirstVersion);
+        yield return Row("shifts of a minute", new { shifts = new[] { new { name = "x", start = "00:00", lengthMin = 1 } } }, 400, "shifts[0].lengthMin: This does not fit: 15 to 1440 min.", FirstVersion);
         yield return Row("another currency than the prices have", House("USD"), 400, "currency: Prices are kept in EUR, so the currency stays.", FirstVersion);
         yield return Row("a description without the version it changes", new { name = "x" }, 428, "The version the bakery was read with is needed in If-Match.");
     }
@@ -146,7 +146,7 @@ public sealed record BadInput(
         mixerName = "Mixer",
         smallestBatchKg = 1,
         largestBatchKg = 10,
-        shifts = new[] { new { name = "Day", dayOffset = 0, start = "00:00", lengthMin = 600 } },
+        shifts = new[] { new { name = "Day", start = "00:00", lengthMin = 600 } },
         ovens = new[] { new { name = "Oven", shelves = 4, minC = 60, maxC = 280, heatCPerMin = 8, coolCPerMin = 4, dialOffsetC = 0 } },
         pans = new[]
         {

@@ -1147,7 +1147,7 @@ export interface components {
              * @description Above this the bowl runs over.
              */
             largestBatchKg: null | number;
-            /** @description When people are there. */
+            /** @description When people are there, by the days of the week. */
             shifts: null | components["schemas"]["ShiftDraft"][];
             /** @description The ovens. */
             ovens: null | components["schemas"]["OvenDraft"][];
@@ -1162,6 +1162,13 @@ export interface components {
              * @description Degrees that an oven loses through the open door for each tray put in; null or 0 where that is not counted.
              */
             openCPerTray?: null | number;
+            /**
+             * Format: int32
+             * @description How many days before the day of a pick-up work for it may begin; null for one.
+             */
+            daysAhead?: null | number;
+            /** @description Dates on which other shifts are worked, or none; null for none. */
+            specialDates?: null | components["schemas"]["SpecialDateDraft"][];
         };
         /** @description A batch. */
         BatchAnswer: {
@@ -1328,6 +1335,16 @@ export interface components {
             to: components["schemas"]["Moment"];
             /** @description The full hours in it. */
             hours: components["schemas"]["Moment"][];
+        };
+        /** @description A break as described. */
+        BreakDraft: {
+            /** @description Local clock time, "17:30". */
+            start: null | string;
+            /**
+             * Format: int32
+             * @description How long it lasts.
+             */
+            lengthMin: null | number;
         };
         /** @description Something was changed. */
         Change: {
@@ -3960,11 +3977,6 @@ export interface components {
         ShiftDraft: {
             /** @description The name shown. */
             name: null | string;
-            /**
-             * Format: int32
-             * @description 0 for the day of the pick-ups, -1 for the day before, -2 for the one before that.
-             */
-            dayOffset: null | number;
             /** @description Local clock time, "12:00". */
             start: null | string;
             /**
@@ -3977,6 +3989,10 @@ export interface components {
              * @description How many people work in it; null where hands are not to limit the plan.
              */
             people?: null | number;
+            /** @description The days of the week on which it begins, "monday" to "sunday"; null for every day, and on a special date. */
+            days?: null | string[];
+            /** @description When nobody is at the bench; whoever watches the ovens takes turns. Null for none. */
+            breaks?: null | components["schemas"]["BreakDraft"][];
         };
         /** @description A size as written. */
         SizeDraft: {
@@ -4008,6 +4024,15 @@ export interface components {
             pan: string;
             /** @description "Pear and ginger, 23 cm". */
             name: string;
+        };
+        /** @description A date on which other shifts are worked than on its day of the week. */
+        SpecialDateDraft: {
+            /** @description The date, "2026-12-24". */
+            date: null | string;
+            /** @description Why; may be empty. */
+            words: null | string;
+            /** @description The shifts that begin on it; empty where nobody works. */
+            shifts: null | components["schemas"]["ShiftDraft"][];
         };
         /** @description The middle of a pan on a tray of 66 x 46 cm. */
         SpotAnswer: {

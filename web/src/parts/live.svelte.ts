@@ -68,10 +68,10 @@ class Live {
     return () => this.listeners.delete(listener)
   }
 
-  /** Whether a change is of one of these areas, and of this day where one is named. */
+  /** Whether a change is of one of these areas, and where a day is named of it or of one before, around which it is planned. */
   concerns(change: Change, areas: readonly Area[], day?: string): boolean {
     if (change.what !== 'everything' && !areas.some((area) => area === change.what)) return false
-    return change.day === null || day === undefined || change.day === day
+    return change.day === null || day === undefined || change.day <= day
   }
 
   /** After a change of one's own: it comes back on the line as everybody else hears it; where the line is down it is told here. */

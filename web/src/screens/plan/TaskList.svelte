@@ -18,10 +18,15 @@
   const opened = new SvelteSet<string>()
   const shown = $derived(plan.tasks.filter((task) => withWaits || task.kind !== 'wait'))
   const groups = $derived.by(() => {
-    const named = plan.shifts.map((shift) => ({
-      name: `${shift.name}, ${shift.start.day} ${shift.start.clock} to ${shift.end.clock}`,
-      tasks: shown.filter((task) => task.start.min >= shift.start.min && task.start.min < shift.end.min),
-    }))
+    // Where two shifts overlap, work is told in the one that began first.
+    const told = new Set<string>()
+    const named = plan.shifts.map((shift) => {
+      const tasks = shown.filter(
+        (task) => task.start.min >= shift.start.min && task.start.min < shift.end.min && !told.has(task.id),
+      )
+      for (const task of tasks) told.add(task.id)
+      return { name: `${shift.name}, ${shift.start.day} ${shift.start.clock} to ${shift.end.clock}`, tasks }
+    })
     const inside = new Set(named.flatMap((group) => group.tasks))
     const outside = shown.filter((task) => !inside.has(task))
     return [...named, { name: 'Outside the shifts', tasks: outside }].filter((group) => group.tasks.length > 0)
