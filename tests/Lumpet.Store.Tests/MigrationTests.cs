@@ -201,6 +201,27 @@ public sealed class MigrationTests : IDisposable
     }
 
     [Fact]
+    public void Shifts_for_a_day_of_pick_ups_are_those_of_every_day_now_and_work_may_begin_as_long_before()
+    {
+        var database = OfVersion(
+            24,
+            """
+            INSERT INTO shift (name, day_offset, start_minute, length_min, people) VALUES ('Dough', -2, 600, 240, NULL), ('Night', -1, 1320, 480, 3), ('night', 0, 420, 180, 2);
+            """);
+        database.Migrate();
+        using var connection = database.Open();
+        var bakery = Store.Bakery.BakeryStore.Find(connection)!;
+        Assert.Equal(2, bakery.DaysAhead);
+        Assert.Empty(bakery.SpecialDates);
+        Assert.Equal([("night 2", 420, 180, 2), ("Dough", 600, 240, null), ("Night 1", 1320, 480, 3)], bakery.Shifts.Select(shift => (shift.Name, shift.StartMinute, shift.LengthMin, shift.People)));
+        Assert.All(bakery.Shifts, shift => Assert.Equal(7, shift.Days.Count));
+        // What is read can be described anew as it is.
+        Assert.DoesNotContain(Core.Bakery.BakeryReader.Read(Core.Bakery.BakeryReader.Write(bakery, RecipeStore.Pans(connection))).Faults, fault => fault.Field.StartsWith("shifts", StringComparison.Ordinal));
+        Assert.ThrowsAny<SqliteException>(() => connection.Execute("INSERT INTO work_shift (position, name, start_minute, length_min) VALUES (9, 'x', 0, 60)"));
+        Assert.ThrowsAny<SqliteException>(() => connection.Execute("INSERT INTO work_shift (date, position, name, start_minute, length_min) VALUES ('2026-12-24', 9, 'x', 0, 60)"));
+    }
+
+    [Fact]
     public void What_an_order_names_and_its_recipe_lost_is_put_back_and_two_of_a_name_are_told_apart()
     {
         var database = OfVersion(

@@ -1,4 +1,5 @@
 using Dapper;
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Pans;
 using Lumpet.Store.Bakery;
@@ -59,6 +60,26 @@ public sealed class WhatHoldsTests : IDisposable
         Assert.Equal((7, 2, 0), (kept.OpenCPerTray, kept.Ovens[0].ActionMin, kept.Ovens[1].ActionMin));
         Assert.Equal([17, null], RecipeStore.Pans(after).Take(2).Select(pan => pan.Owned));
         Database.Write(transaction => BakeryWriter.Save(transaction, bakery, pans, BakeryWriter.Version(transaction.Connection)));
+    }
+
+    [Fact]
+    public void The_week_its_breaks_and_its_special_dates_are_kept()
+    {
+        using var connection = Database.Open();
+        var (bakery, pans) = (BakeryStore.Find(connection)!, RecipeStore.Pans(connection));
+        var night = bakery.Shifts[0] with { Days = [IsoDayOfWeek.Monday, IsoDayOfWeek.Sunday], Breaks = [new ShiftBreak(60, 15), new ShiftBreak(240, 30)] };
+        var told = bakery with
+        {
+            DaysAhead = 3,
+            Shifts = [night, bakery.Shifts[1] with { People = null }],
+            SpecialDates = [new SpecialDate(new LocalDate(2026, 12, 24), "Lantern Fair", [night with { Days = ShiftRecord.EveryDay }, bakery.Shifts[1]]), new SpecialDate(new LocalDate(2026, 12, 25), string.Empty, [])],
+        };
+        Assert.Equal(ChangeOutcome.Done, Database.Write(transaction => BakeryWriter.Save(transaction, told, pans, BakeryWriter.Version(transaction.Connection))).Outcome);
+        using var after = Database.Open();
+        Assert.Equivalent(BakeryReader.Write(told, pans), BakeryReader.Write(BakeryStore.Find(after)!, pans), strict: true);
+        Database.Write(transaction => BakeryWriter.Save(transaction, bakery, pans, BakeryWriter.Version(transaction.Connection)));
+        using var back = Database.Open();
+        Assert.Empty(BakeryStore.Find(back)!.SpecialDates);
     }
 
     [Fact]

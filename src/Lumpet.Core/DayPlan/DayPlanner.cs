@@ -30,6 +30,7 @@ public static class DayPlanner
     private const double DoneWithLoosening = 0.15;
     private const double DoneWithThorough = 0.6;
     private const double DoneWithKeeping = 0.7;
+    private const double DoneWithSearch = 0.8;
     private const double DoneWithRounds = 0.85;
 
     /// <summary>Plans a snapshot. The same snapshot gives the same plan, unless patience runs out before it is settled.</summary>
@@ -100,7 +101,13 @@ public static class DayPlanner
             if (!patience.AtOnce.IsCancellationRequested && keeping.ServesAsWellAs(best!)) best = keeping;
         }
 
-        return best!.Fates.All(fate => fate.Missed == 0) ? best : Searched(snapshot, calendar, question, [.. first.Select(aim => aim with { IsShortlyInPans = true })], best, effort, patience, PartOf(progress, DoneWithKeeping, DoneWithRounds));
+        if (best!.Fates.All(fate => fate.Missed == 0)) return best;
+        best = Searched(snapshot, calendar, question, [.. first.Select(aim => aim with { IsShortlyInPans = true })], best, effort, patience, PartOf(progress, DoneWithKeeping, DoneWithSearch));
+        // What is as late as it may be may find its work between two shifts: then sooner is better, where later was tried.
+        LotAim[] sooner = [.. first.Select(aim => aim with { IsShortlyInPans = true, IsDueWhereWorkFits = true })];
+        return best.Fates.All(fate => fate.Missed == 0) || sooner.Zip(first).All(aim => aim.First.Work.Graph.Bakes.All(bake => aim.First.Due(bake) == aim.Second.Due(bake)))
+            ? best
+            : Searched(snapshot, calendar, question, sooner, best, effort, patience, PartOf(progress, DoneWithSearch, DoneWithRounds));
     }
 
     /// <summary>

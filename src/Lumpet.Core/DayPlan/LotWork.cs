@@ -61,6 +61,22 @@ internal sealed class LotWork
     /// <summary>Times the work around its bakes.</summary>
     public ParcelTimetable Timetable { get; }
 
+    /// <summary>The minute by which a bake is out, or the last before it at which the work around it fits; the minute itself where there is none.</summary>
+    /// <param name="node">Node of the bake.</param>
+    /// <param name="outMin">When it should be out.</param>
+    /// <param name="releaseMin">First minute at which it can start.</param>
+    public int WhereWorkFits(int node, int outMin, int releaseMin)
+    {
+        if (outBy.TryGetValue((node, outMin, releaseMin), out var known)) return known;
+        var length = Graph.Minutes(node, PiesTogether);
+        // Not so early that the pies are too old.
+        var from = Math.Max(releaseMin, node == Graph.LastBake ? Lot.PickUpMin - Lot.Product.OldestAtPickUp - length : releaseMin);
+        return outBy[(node, outMin, releaseMin)] = Timetable.LastDoor(node, PiesTogether, outMin - length, from) is { } door ? door + length : outMin;
+    }
+
+    // It is asked for again and again.
+    private readonly Dictionary<(int Node, int OutMin, int ReleaseMin), int> outBy = [];
+
     /// <summary>Name of a bake in the oven problem.</summary>
     public string BakeId(int node) => $"{Lot.Id}/{Graph.Nodes[node].Id}";
 }
@@ -78,8 +94,16 @@ internal sealed record LotAim(LotWork Work, IReadOnlyList<int> Release, bool Giv
     public static LotAim First(LotWork work, int horizonMin) =>
         new(work, [.. Enumerable.Range(0, work.Graph.Nodes.Count).Select(node => work.Graph.Nodes[node].IsBake ? work.Timetable.NextDoor(node, work.PiesTogether, 0, horizonMin) ?? 0 : 0)], GivenUp: false);
 
+    /// <summary>
+    /// Whether a bake should be out when the work around it fits, where that is sooner than what follows it asks for: between two
+    /// shifts the work before it may fit only in the first.
+    /// </summary>
+    public bool IsDueWhereWorkFits { get; init; }
+
     /// <summary>When a bake should be out: the last for pick-up, an earlier one for the one after it.</summary>
-    public int Due(int node)
+    public int Due(int node) => IsDueWhereWorkFits ? Work.WhereWorkFits(node, WantedBy(node), Release[node]) : WantedBy(node);
+
+    private int WantedBy(int node)
     {
         if (node == Work.Graph.LastBake) return Work.Timetable.LatestOut(Work.PiesTogether, !GivenUp);
         var next = Work.Graph.Bakes.First(other => other > node);

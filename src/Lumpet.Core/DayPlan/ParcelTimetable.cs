@@ -32,30 +32,52 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
     /// <param name="horizonMin">Last minute looked at.</param>
     public int? NextDoor(int bake, int pies, int from, int horizonMin)
     {
-        var length = graph.Minutes(bake, pies);
         var minute = Math.Max(0, from);
         while (minute <= horizonMin)
         {
-            if (!calendar.Holds(minute, minute + length))
+            if (!IsOpen(bake, pies, minute))
             {
                 minute++;
                 continue;
             }
 
-            var (start, end, misfits) = Fixed(new Dictionary<int, (int, int)> { [bake] = (minute, minute + length) });
-            Before(bake, pies, start, end, misfits);
-            if (bake == graph.LastBake)
-            {
-                After(pies, start, end, misfits);
-                Aside(pies, start, end, misfits);
-            }
-
+            var misfits = Misfits(bake, pies, minute);
             if (misfits.Count == 0) return minute;
             // Work before a bake comes at most as much later as the bake does, so what is short is the least to add.
             minute += Math.Max(1, misfits.Max(misfit => misfit.Short));
         }
 
         return null;
+    }
+
+    /// <summary>The last minute at which a bake could start as far as its own work and the shifts are concerned, to a few minutes; null: none.</summary>
+    /// <param name="bake">Node of the bake.</param>
+    /// <param name="pies">Pies that are prepared together.</param>
+    /// <param name="until">Last minute looked at.</param>
+    /// <param name="from">First minute looked at.</param>
+    public int? LastDoor(int bake, int pies, int until, int from)
+    {
+        for (var minute = until; minute >= from; minute -= LookedAtEvery)
+            if (IsOpen(bake, pies, minute) && Misfits(bake, pies, minute).Count == 0) return minute;
+        return null;
+    }
+
+    // A door back in time is looked for where work does not fit, which is hours at a stretch: minutes would cost more than they gain.
+    private const int LookedAtEvery = 5;
+
+    private bool IsOpen(int bake, int pies, int minute) => calendar.Holds(minute, minute + graph.Minutes(bake, pies));
+
+    private List<Misfit> Misfits(int bake, int pies, int minute)
+    {
+        var (start, end, misfits) = Fixed(new Dictionary<int, (int, int)> { [bake] = (minute, minute + graph.Minutes(bake, pies)) });
+        Before(bake, pies, start, end, misfits);
+        if (bake == graph.LastBake)
+        {
+            After(pies, start, end, misfits);
+            Aside(pies, start, end, misfits);
+        }
+
+        return misfits;
     }
 
     /// <summary>The minute by which the last bake must be out so that all that follows is done at pick-up.</summary>

@@ -96,7 +96,7 @@ public sealed class DaysTogetherTests : IDisposable
     public async Task Far_ahead_a_day_is_planned_by_itself_and_what_two_count_on_is_said()
     {
         await AllDay(server, 4);
-        foreach (var (product, pan, count, pickUp) in new[] { ("pear", "23", 24, "2026-12-10T19:55"), ("sweet-potato", "22-foil", 40, "2026-12-11T00:30"), ("oat-custard", "26", 24, "2026-12-11T00:30") })
+        foreach (var (product, pan, count, pickUp) in new[] { ("sweet-potato", "22-foil", 100, "2026-12-10T19:55"), ("sweet-potato", "22-foil", 100, "2026-12-11T00:30") })
             Assert.Equal(201, (await server.Send(HttpMethod.Post, "/api/orders", new { product, pan, count, pickUp, @for = "Kiosk" })).Status);
         var far = await server.Get("/api/plan/2026-12-11");
         Assert.Empty(Beside(far));
