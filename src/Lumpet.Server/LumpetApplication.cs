@@ -12,6 +12,7 @@ using Lumpet.Server.Orders;
 using Lumpet.Server.Pans;
 using Lumpet.Server.Preparations;
 using Lumpet.Server.Recipes;
+using Lumpet.Server.Sheets;
 using Lumpet.Server.Words;
 using Lumpet.Store.DemoData;
 using Lumpet.Store.Ingredients;
@@ -89,6 +90,7 @@ internal static class LumpetApplication
         DoughEndpoints.Map(app);
         FillingEndpoints.Map(app);
         BenchEndpoints.Map(app);
+        SheetEndpoints.Map(app);
         RecipeEndpoints.Map(app);
         WritingEndpoints.Map(app);
         SchoolEndpoints.Map(app);

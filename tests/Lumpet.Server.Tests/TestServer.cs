@@ -20,6 +20,9 @@ public sealed class TestServer : WebApplicationFactory<Program>
     /// <summary>Plans in place of the planner; null for the planner.</summary>
     internal Planning? Planning { get; init; }
 
+    /// <summary>Whether the next days are planned ahead after the start, which takes time from whatever is tested.</summary>
+    public bool PlansAhead { get; init; }
+
     /// <summary>Whether the demo bakery is put in.</summary>
     public bool Demo { get; init; } = true;
 
@@ -33,6 +36,7 @@ public sealed class TestServer : WebApplicationFactory<Program>
         {
             services.AddSingleton<TimeProvider>(new StandingClock());
             if (Planning is not null) services.AddSingleton(Planning);
+            if (!PlansAhead) services.Remove(services.Single(service => service.ImplementationType == typeof(PlanWarmer)));
         });
     }
 

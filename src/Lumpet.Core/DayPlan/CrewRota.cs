@@ -8,10 +8,14 @@ public static class CrewRota
     /// As many lines as tasks at once are enough: of those that are free when a task begins one takes it, if it can the one that
     /// worked on the same thing last.
     /// </remarks>
-    public static IReadOnlyList<CrewLine> Of(PlannedDay day)
+    public static IReadOnlyList<CrewLine> Of(PlannedDay day) => Of(day.Tasks);
+
+    /// <summary>One line for each pair of hands that some work needs at once.</summary>
+    /// <param name="tasks">The work; what takes no hands, or no time, is left out.</param>
+    public static IReadOnlyList<CrewLine> Of(IEnumerable<DayTask> tasks)
     {
         var lines = new List<List<DayTask>>();
-        foreach (var task in day.Tasks.Where(task => task.Kind == TaskKind.Hands && task.EndMin > task.StartMin).OrderBy(task => task.StartMin).ThenBy(task => task.Id, StringComparer.Ordinal))
+        foreach (var task in tasks.Where(task => task.Kind == TaskKind.Hands && task.EndMin > task.StartMin).OrderBy(task => task.StartMin).ThenBy(task => task.Id, StringComparer.Ordinal))
         {
             var free = lines.Where(line => line[^1].EndMin <= task.StartMin).ToArray();
             var line = free.FirstOrDefault(one => one[^1].About == task.About) ?? free.FirstOrDefault();

@@ -1,7 +1,5 @@
 using Lumpet.Core;
 using Lumpet.Core.DayPlan;
-using Lumpet.Core.Measures;
-using Lumpet.Core.Recipes;
 using Lumpet.Core.Steps;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.DayPlan;
@@ -41,46 +39,11 @@ internal static class BenchEndpoints
         task.Pies,
         Naming.Of(task.Station),
         task.Celsius ?? 20,
-        [.. Weights(lot, task)],
+        [.. TaskWeights.Of(lot, task)],
         task.ReadyWhen,
         task.Caution,
         task.Station == Station.Box ? ProcessWords.Keeping(lot.Product) : string.Empty,
         book.Clock.At(lot.PickUpMin));
-
-    /// <summary>What the step takes, as the scale shows it: discs, fillings and what lies on them by the pie, wash and the like by the batch.</summary>
-    private static IEnumerable<string> Weights(Lot lot, DayTask task)
-    {
-        var product = lot.Product;
-        var scaled = Scaling.Scale(product, lot.Pan, task.Pies);
-        var step = product.Process.Steps.First(one => one.Id == task.StepId);
-        if (step.UsesDough)
-            foreach (var piece in scaled.Pieces)
-                yield return Words($"{piece.Name}: {(piece.Disc > Mass.Zero ? Words($"{Math.Round(piece.Disc.Grams)} g") : "from the trim")}{(PieceWords.Rolled(piece) is { Length: > 0 } rolled ? $", {rolled}" : PieceWords.Cut(piece))}");
-        var filling = FillingSteps.Of(product.Process);
-        if (filling.Count > 1 && step.Id == filling[0].Id)
-        {
-            foreach (var part in scaled.Fillings.Where(part => part.Part.Id == product.MainFilling.Id))
-                yield return Words($"{LayerWords.Title(product, part.Part)}, for all: {string.Join(", ", part.Lines.Select(line => Words($"{ScaleReading.GramsOf(line.Total, line.Line.Ingredient.Facts.WeighedTo)} g {line.Line.Ingredient.Name.ToLowerInvariant()}")))}");
-        }
-
-        if (filling.Count > 0 && step.Id == filling[^1].Id)
-        {
-            foreach (var part in scaled.Parts.Where(part => part.Kind is PartKind.Filling or PartKind.Topping))
-                yield return Words($"{LayerWords.Title(product, part.Part)}: {LayerWords.PerPie(part)} g a pie{Pieces(scaled, part)}");
-            foreach (var part in scaled.Parts.Where(part => part.Kind == PartKind.Finish))
-                yield return Words($"{LayerWords.Title(product, part.Part)}, for all: {string.Join(", ", part.Lines.Select(line => Words($"{ScaleReading.GramsOf(line.Total, line.Line.Ingredient.Facts.WeighedTo)} g {line.Line.Ingredient.Name.ToLowerInvariant()}")))}");
-        }
-
-        if (step.Station == Station.Box)
-            foreach (var said in scaled.Packaging.GroupBy(item => item.Name).Select(item => Words($"{item.Count() * task.Pies} × {item.Key.ToLowerInvariant()}"))
-                .Concat(scaled.Parts.Where(part => part.Kind == PartKind.Beside).Select(part => Words($"{LayerWords.Title(product, part.Part)}: {LayerWords.PerPie(part)} g a pie beside"))))
-                yield return said;
-    }
-
-    private static string Pieces(ScaledProduct scaled, ScaledPart part) =>
-        LayerScale.Pieces(part.Layer!, scaled.Product, scaled.Pan) is > 0 and var pieces ? Words($", {pieces} pieces") : string.Empty;
-
-    private static string Words(FormattableString text) => FormattableString.Invariant(text);
 }
 
 /// <summary>The work of a day at the bench.</summary>

@@ -12,12 +12,22 @@ namespace Lumpet.Server.DayPlan;
 internal static class PlanCalendar
 {
     /// <summary>The calendar of a day.</summary>
-    public static string Of(DayBook book, PlannedDay plan, Instant now)
+    public static string Of(DayBook book, PlannedDay plan, Instant now) =>
+        // Resting, chilling and cooling fill a calendar without asking anything of anyone.
+        Of(book, plan, now, string.Empty, plan.Tasks.Where(task => task.Kind != TaskKind.Wait), plan.Waves);
+
+    /// <summary>The calendar of some of its work.</summary>
+    /// <param name="book">The day.</param>
+    /// <param name="plan">Its plan.</param>
+    /// <param name="now">When it is written.</param>
+    /// <param name="of">Whose work it is; empty of all.</param>
+    /// <param name="tasks">The work.</param>
+    /// <param name="waves">The pick-ups.</param>
+    public static string Of(DayBook book, PlannedDay plan, Instant now, string of, IEnumerable<DayTask> tasks, IReadOnlyList<Wave> waves)
     {
         var calendar = new Calendar { ProductId = "-//Lumpet//Day plan//EN", Method = "PUBLISH" };
-        calendar.AddProperty("X-WR-CALNAME", $"{book.Bakery.Name}, {Days.Name(book.Day)}");
-        // Resting, chilling and cooling fill a calendar without asking anything of anyone.
-        foreach (var task in plan.Tasks.Where(task => task.Kind != TaskKind.Wait))
+        calendar.AddProperty("X-WR-CALNAME", $"{book.Bakery.Name}, {Days.Name(book.Day)}{(of.Length > 0 ? $", {of}" : string.Empty)}");
+        foreach (var task in tasks)
             calendar.Events.Add(Event(
                 book,
                 now,
@@ -27,7 +37,7 @@ internal static class PlanCalendar
                 task.Station.ToString(),
                 task.StartMin,
                 task.EndMin));
-        foreach (var wave in plan.Waves)
+        foreach (var wave in waves)
             calendar.Events.Add(Event(book, now, $"pick-up-{wave.PickUpMin}", $"Pick-up: {wave.Pies} pies", string.Join(", ", wave.For), "Box", wave.PickUpMin, wave.PickUpMin));
         return new CalendarSerializer().SerializeToString(calendar) ?? string.Empty;
     }

@@ -93,6 +93,24 @@ public sealed class DaysTogetherTests : IDisposable
     }
 
     [Fact]
+    public async Task The_next_days_are_planned_ahead_one_after_the_other()
+    {
+        var planned = new System.Collections.Concurrent.ConcurrentQueue<int>();
+        using var ahead = new TestServer
+        {
+            PlansAhead = true,
+            Planning = (snapshot, _, patience, progress) =>
+            {
+                planned.Enqueue(snapshot.Orders.Sum(order => order.Count));
+                return DayPlanner.Plan(snapshot, 1, patience, progress);
+            },
+        };
+        Assert.Equal(JsonValueKind.Object, (await ahead.Get("/api/bakery")).ValueKind);
+        for (var waits = 0; planned.Count < 2 && waits < 600; waits++) await Task.Delay(50, TestContext.Current.CancellationToken);
+        Assert.Equal([62, 77], planned.Take(2));
+    }
+
+    [Fact]
     public async Task Far_ahead_a_day_is_planned_by_itself_and_what_two_count_on_is_said()
     {
         await AllDay(server, 4);

@@ -947,6 +947,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The work of a day on sheets, one for each pair of hands of each shift, or one for each station. */
+        get: operations["GetSheets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{day}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The work of one sheet as iCalendar. */
+        get: operations["GetSheetCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/{id}/scale": {
         parameters: {
             query?: never;
@@ -4643,6 +4677,61 @@ export interface components {
             /** @description What an ingredient may carry. */
             allergens: string[];
         };
+        /** @description A sheet. */
+        WorkSheetAnswer: {
+            /** @description Its name among the sheets, by which its calendar is asked for. */
+            id: string;
+            /** @description "Night, pair of hands 2", or the station. */
+            title: string;
+            /** @description From when to when the shift is; empty of a station's. */
+            when: string;
+            /**
+             * Format: int32
+             * @description Minutes of work in all.
+             */
+            workMin: number;
+            /** @description In order of time. */
+            tasks: components["schemas"]["WorkSheetTaskAnswer"][];
+        };
+        /** @description A task on a sheet. */
+        WorkSheetTaskAnswer: {
+            /** @description As in the plan. */
+            id: string;
+            /** @description When it begins. */
+            start: components["schemas"]["Moment"];
+            /** @description When it ends. */
+            end: components["schemas"]["Moment"];
+            /**
+             * Format: int32
+             * @description How long it takes.
+             */
+            minutes: number;
+            /** @description What is done. */
+            name: string;
+            /** @description Of what, and how much of it. */
+            about: string;
+            /** @description Where. */
+            station: string;
+            /** @description What it takes, one thing each, as the scale shows it. */
+            weights: string[];
+            /** @description The sensory test. */
+            readyWhen: string;
+            /** @description What can hurt. */
+            caution: string;
+        };
+        /** @description A day's work on sheets. */
+        WorkSheetsAnswer: {
+            /** @description The day, ISO date. */
+            day: string;
+            /** @description The day as people say it. */
+            dayName: string;
+            /** @description "person" or "station". */
+            by: string;
+            /** @description The sheets. */
+            sheets: components["schemas"]["WorkSheetAnswer"][];
+            /** @description Of the plan that they are of. */
+            fingerprint: string;
+        };
         /** @description A dough as written. */
         WrittenDough: {
             /** @description Its id. */
@@ -6592,6 +6681,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetSheets: {
+        parameters: {
+            query?: {
+                by?: string;
+                from?: string;
+                given?: string;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkSheetsAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetSheetCalendar: {
+        parameters: {
+            query?: {
+                by?: string;
+                sheet?: string;
+                from?: string;
+                given?: string;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
             /** @description Bad Request */

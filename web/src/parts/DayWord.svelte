@@ -2,7 +2,7 @@
   import { push, router } from 'svelte-spa-router'
   import { bakery } from './bakery.svelte'
   import ChoiceWord from './ChoiceWord.svelte'
-  import { placeOf } from './places'
+  import { ofAnotherDay } from './places'
 
   interface Props {
     /** The day on screen, ISO date. */
@@ -21,5 +21,5 @@
   label="Day of the pick-ups"
   value={day}
   options={days.map((one) => ({ value: one.day, words: one.name }))}
-  onchange={(chosen) => push(`/${placeOf(router.location).id}/${chosen}`)}
+  onchange={(chosen) => push(ofAnotherDay(router.location, chosen))}
 />

@@ -33,6 +33,7 @@ export const screens = [
 /** Addresses that belong to a place without being it. */
 const within: Record<string, string> = {
   '': 'orders',
+  sheets: 'plan',
   write: 'recipes',
   doughs: 'recipes',
   preparations: 'recipes',
@@ -42,6 +43,10 @@ const within: Record<string, string> = {
   compare: 'recipes',
   library: 'recipes',
 }
+
+/** Where the same is shown of another day: sheets stay sheets. */
+export const ofAnotherDay = (location: string, day: string) =>
+  `/${location.startsWith('/sheets') ? 'sheets' : placeOf(location).id}/${day}`
 
 /** The place that an address belongs to. */
 export function placeOf(location: string): Place {

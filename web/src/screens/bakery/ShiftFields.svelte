@@ -20,9 +20,9 @@
     pick-ups share these shifts, and those that come first have them first.
   </p>
   {#each draft.shifts ?? [] as shift, at (at)}
-    {#if shift && draft.shifts}
+    {#if shift}
       <ShiftRow
-        bind:shift={draft.shifts[at]!}
+        {shift}
         path="shifts[{at}]"
         name="Shift {at + 1}"
         ofTheWeek
@@ -76,9 +76,9 @@
           >
         </div>
         {#each special.shifts ?? [] as shift, number (number)}
-          {#if shift && special.shifts}
+          {#if shift}
             <ShiftRow
-              bind:shift={special.shifts[number]!}
+              {shift}
               path="specialDates[{at}].shifts[{number}]"
               name="Special date {at + 1}, shift {number + 1}"
               ofTheWeek={false}

@@ -15,7 +15,7 @@
     failure: Failure | undefined
     onremove: () => void
   }
-  let { shift = $bindable(), path, name, ofTheWeek, failure, onremove }: Props = $props()
+  const { shift, path, name, ofTheWeek, failure, onremove }: Props = $props()
 
   const hours = (minutes: number | null) =>
     minutes ? `${Math.floor(minutes / 60)} h${minutes % 60 ? ` ${minutes % 60}` : ''}` : ''

@@ -13,22 +13,20 @@
     at: number
   }
   const { plan, at }: Props = $props()
+  type Task = Schemas['PlanAnswer']['tasks'][number]
 
   let withWaits = $state(false)
   const opened = new SvelteSet<string>()
   const shown = $derived(plan.tasks.filter((task) => withWaits || task.kind !== 'wait'))
   const groups = $derived.by(() => {
     // Where two shifts overlap, work is told in the one that began first.
-    const told = new Set<string>()
-    const named = plan.shifts.map((shift) => {
-      const tasks = shown.filter(
-        (task) => task.start.min >= shift.start.min && task.start.min < shift.end.min && !told.has(task.id),
-      )
-      for (const task of tasks) told.add(task.id)
-      return { name: `${shift.name}, ${shift.start.day} ${shift.start.clock} to ${shift.end.clock}`, tasks }
-    })
-    const inside = new Set(named.flatMap((group) => group.tasks))
-    const outside = shown.filter((task) => !inside.has(task))
+    const shiftOf = (task: Task) =>
+      plan.shifts.findIndex((shift) => task.start.min >= shift.start.min && task.start.min < shift.end.min)
+    const named = plan.shifts.map((shift, at) => ({
+      name: `${shift.name}, ${shift.start.day} ${shift.start.clock} to ${shift.end.clock}`,
+      tasks: shown.filter((task) => shiftOf(task) === at),
+    }))
+    const outside = shown.filter((task) => shiftOf(task) < 0)
     return [...named, { name: 'Outside the shifts', tasks: outside }].filter((group) => group.tasks.length > 0)
   })
 
@@ -61,6 +59,7 @@
           {withWaits ? 'Hide rests, chilling and cooling' : 'Show rests, chilling and cooling'}
         </button>
         <button class="link" onclick={() => window.print()}>Print the day</button>
+        <a class="link screen-only" href="#/sheets/{plan.day}">Sheets for each person</a>
       {/if}
     </div>
     <ol>
