@@ -55,7 +55,6 @@
             type="button"
             class="day"
             aria-pressed={isOn(day)}
-            aria-label={words}
             title={words}
             onclick={() => turn(day)}>{short}</button
           >{/each}

@@ -1,12 +1,12 @@
 /** The days of the week as a shift names them, Monday first. */
 export const everyDay = [
-  { day: 'monday', short: 'Mo', words: 'Monday' },
-  { day: 'tuesday', short: 'Tu', words: 'Tuesday' },
-  { day: 'wednesday', short: 'We', words: 'Wednesday' },
-  { day: 'thursday', short: 'Th', words: 'Thursday' },
-  { day: 'friday', short: 'Fr', words: 'Friday' },
-  { day: 'saturday', short: 'Sa', words: 'Saturday' },
-  { day: 'sunday', short: 'Su', words: 'Sunday' },
+  { day: 'monday', short: 'Mon', words: 'Monday' },
+  { day: 'tuesday', short: 'Tue', words: 'Tuesday' },
+  { day: 'wednesday', short: 'Wed', words: 'Wednesday' },
+  { day: 'thursday', short: 'Thu', words: 'Thursday' },
+  { day: 'friday', short: 'Fri', words: 'Friday' },
+  { day: 'saturday', short: 'Sat', words: 'Saturday' },
+  { day: 'sunday', short: 'Sun', words: 'Sunday' },
 ] as const
 
 /** A shift to begin with. */

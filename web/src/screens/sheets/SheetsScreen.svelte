@@ -63,6 +63,7 @@
           >Sheet
           <select
             class="field"
+            aria-label="Sheet"
             value={alone?.id ?? ''}
             onchange={(event) => go(event.currentTarget.value ? { sheet: event.currentTarget.value } : {})}
             ><option value="">all of them</option>{#each answer.sheets as sheet (sheet.id)}<option value={sheet.id}
@@ -77,7 +78,7 @@
     </div>
   </div>
   {#each shown as sheet (sheet.id)}
-    <section class="sheet" aria-label={sheet.title}>
+    <section class="sheet" aria-label={sheet.when ? `${sheet.title}, ${sheet.when}` : sheet.title}>
       <header>
         <h2>{sheet.title}</h2>
         <span
