@@ -1,5 +1,6 @@
 using System.Net.Http.Json;
 using System.Text.Json;
+using Lumpet.Core.DayPlan;
 using Lumpet.Server.DayPlan;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -17,8 +18,10 @@ public sealed class TestServer : WebApplicationFactory<Program>
 
     private readonly string folder = Directory.CreateTempSubdirectory("lumpet-server-test-").FullName;
 
-    /// <summary>Plans in place of the planner; null for the planner.</summary>
+    /// <summary>Plans in place of the planner; null for the planner, which does less than for people who wait: what is tested here is not how good a plan is.</summary>
     internal Planning? Planning { get; init; }
+
+    private const int MostEffort = 6;
 
     /// <summary>Whether the next days are planned ahead after the start, which takes time from whatever is tested.</summary>
     public bool PlansAhead { get; init; }
@@ -35,7 +38,7 @@ public sealed class TestServer : WebApplicationFactory<Program>
         builder.ConfigureTestServices(services =>
         {
             services.AddSingleton<TimeProvider>(new StandingClock());
-            if (Planning is not null) services.AddSingleton(Planning);
+            services.AddSingleton(Planning ?? ((snapshot, effort, patience, progress) => DayPlanner.Plan(snapshot, Math.Min(effort, MostEffort), patience, progress)));
             if (!PlansAhead) services.Remove(services.Single(service => service.ImplementationType == typeof(PlanWarmer)));
         });
     }

@@ -63,8 +63,7 @@ internal sealed record DayBook(
         var before = new List<DayBook>();
         for (var date = first.Value; date < day; date = date.PlusDays(1))
         {
-            var other = Alone(connection, bakery, date, before, null);
-            if (other.Snapshot.Orders.Count > 0) before.Add(other);
+            if (OrderStore.Total(connection, date).Lines > 0) before.Add(Alone(connection, bakery, date, before, null));
         }
 
         return Alone(connection, bakery, day, before, arranged);

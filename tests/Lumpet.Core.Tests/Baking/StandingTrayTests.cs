@@ -93,7 +93,7 @@ public sealed class StandingTrayTests
                 Assert.DoesNotContain(BakePlanChecker.Check(problem, whole).Faults, fault => fault.Rule != "cost");
                 Assert.Equal((second.Cost.OvenOnMin, second.Cost.SettingChanges, second.Cost.DoorOpenings), BakePlanChecker.Check(problem, whole).Cost is var cost ? (cost.OvenOnMin, cost.SettingChanges, cost.DoorOpenings) : default);
             },
-            iter: 60);
+            iter: 40);
 
     [Fact]
     public void A_minute_later_what_stands_still_stands() =>
@@ -108,7 +108,7 @@ public sealed class StandingTrayTests
                 Assert.Equal(BakePlanFile.Write(rest), BakePlanFile.Write(BakeProblemFile.Read(BakePlanFile.Write(rest))));
                 Assert.Empty(Planned(rest).Unplaced);
             },
-            iter: 20);
+            iter: 12);
 
     [Fact]
     public void The_checker_sees_what_would_be_disturbed()

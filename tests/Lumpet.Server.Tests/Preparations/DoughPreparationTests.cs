@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Lumpet.Core.DayPlan;
 using Xunit;
 
 namespace Lumpet.Server.Tests.Preparations;
@@ -9,7 +10,7 @@ public sealed class DoughPreparationTests : IDisposable
 {
     private const string Day = "2026-12-11";
 
-    private readonly TestServer server = new();
+    private readonly TestServer server = new() { Planning = DayPlanner.Plan };
 
     public void Dispose() => server.Dispose();
 
