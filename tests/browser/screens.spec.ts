@@ -29,6 +29,7 @@ const screens = [
   '/dough',
   '/fillings',
   '/bench',
+  '/sheets',
   '/recipes',
   '/recipes/pear/26/24',
   '/recipes/damson/23/6',
