@@ -18,7 +18,7 @@ internal static class ShiftReader
     private const int LastYear = 2200;
 
     /// <summary>Reads the shifts of the week.</summary>
-    public static ShiftRecord[] Week(FieldChecks checks, IReadOnlyList<ShiftDraft?>? drafts) => Read(checks, "shifts", drafts, 1);
+    public static ShiftRecord[] Week(FieldChecks checks, IReadOnlyList<ShiftDraft?>? drafts) => Read(checks, "shifts", drafts, 1, ofTheWeek: true);
 
     /// <summary>Reads the dates that differ.</summary>
     public static SpecialDate[] Special(FieldChecks checks, IReadOnlyList<SpecialDateDraft?>? drafts)
@@ -30,7 +30,7 @@ internal static class ShiftReader
             var isDate = LocalDatePattern.Iso.Parse(draft.Date ?? string.Empty).TryGetValue(default, out var date) && date.Year is >= FirstYear and <= LastYear;
             if (!isDate) checks.Add($"{path}.date", "A date is written 2026-12-24.");
             else if (dates.Any(other => other.Date == date)) checks.Add($"{path}.date", "This date is there twice.");
-            dates.Add(new SpecialDate(date, checks.Words($"{path}.words", draft.Words, 80), Read(checks, $"{path}.shifts", draft.Shifts ?? [], 0)));
+            dates.Add(new SpecialDate(date, checks.Words($"{path}.words", draft.Words, 80), Read(checks, $"{path}.shifts", draft.Shifts ?? [], 0, ofTheWeek: false)));
         }
 
         return [.. dates.OrderBy(date => date.Date)];
@@ -54,9 +54,12 @@ internal static class ShiftReader
     public static IReadOnlyList<SpecialDateDraft?>? Write(IReadOnlyList<SpecialDate> dates) =>
         dates.Count == 0 ? null : [.. dates.Select(date => new SpecialDateDraft(LocalDatePattern.Iso.Format(date.Date), date.Words, Write(date.Shifts, withDays: false)))];
 
-    private static ShiftRecord[] Read(FieldChecks checks, string path, IReadOnlyList<ShiftDraft?>? drafts, int least)
+    private static ShiftRecord[] Read(FieldChecks checks, string path, IReadOnlyList<ShiftDraft?>? drafts, int least, bool ofTheWeek)
     {
         ShiftRecord[] shifts = [.. checks.List(path, drafts, least, MostShifts, "shifts").Select((shift, at) => Shift(checks, shift, $"{path}[{at}]"))];
+        // On a date a shift begins on that date, and nothing else can be said of its days.
+        foreach (var (draft, at) in (drafts ?? []).Select((draft, at) => (draft, at)))
+            if (!ofTheWeek && draft?.Days is not null) checks.Add($"{path}[{at}].days", "A shift of a date has no days of the week.");
         foreach (var (shift, at) in shifts.Select((shift, at) => (shift, at)))
             if (shifts.Take(at).Any(other => other.Name.Equals(shift.Name, StringComparison.OrdinalIgnoreCase) && other.Days.Intersect(shift.Days).Any()))
                 checks.Add($"{path}[{at}].name", "Two shifts of one day have this name.");

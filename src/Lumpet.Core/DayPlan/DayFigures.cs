@@ -76,7 +76,9 @@ public sealed record DayFigures(
         foreach (var oven in plan.BakePlan.Settings.GroupBy(setting => setting.OvenId))
         {
             if (plan.Ovens[oven.Key].HourPrice is not { } price) return null;
-            sum += price * (OnMin(oven) - OnMin(plan.Taken.Settings.Where(setting => setting.OvenId == oven.Key))) / 60;
+            // What was on when the clock began is on until its first change.
+            var begun = plan.Problem.Ovens.First(asked => asked.Id == oven.Key).StartSettingC is null ? 0 : oven.First().AtMin;
+            sum += price * (begun + OnMin(oven) - OnMin(plan.Taken.Settings.Where(setting => setting.OvenId == oven.Key))) / 60;
         }
 
         return sum;

@@ -38,8 +38,12 @@ internal sealed class OvenQuestion
         StandingPans = [.. snapshot.Taken.Pans.Where(hold => aims.Any(aim => aim.Work.Lot.Pan is { AtOnce: not null } pan && pan.Id == hold.PanId))],
     };
 
-    private BakeOven AsAsked(Oven oven) =>
-        new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, snapshot.Taken.Warm.FirstOrDefault(warm => warm.OvenId == oven.Id)?.Celsius ?? RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces, ShortestOffMin = ShortestOffMin, ActionMin = oven.ActionMin };
+    private BakeOven AsAsked(Oven oven) => snapshot.Taken.Warm.FirstOrDefault(warm => warm.OvenId == oven.Id) is { } left
+        ? Cold(oven) with { StartC = left.Celsius, StartSettingC = left.SettingC }
+        : Cold(oven);
+
+    private static BakeOven Cold(Oven oven) =>
+        new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces, ShortestOffMin = ShortestOffMin, ActionMin = oven.ActionMin };
 
     private static Bake BakeOf(LotAim aim, int node) => new(
         aim.Work.BakeId(node),

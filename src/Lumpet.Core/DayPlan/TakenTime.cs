@@ -106,19 +106,11 @@ public sealed record TakenTime(
         }
     }
 
-    /// <summary>An oven that was switched off before has cooled since, at its rate.</summary>
-    private static IEnumerable<WarmOven> LeftWarm(EarlierDay day)
-    {
-        foreach (var settings in day.Plan.BakePlan.Settings.Where(setting => setting.AtMin + day.OffsetMin <= 0).GroupBy(setting => setting.OvenId))
-        {
-            var (off, on) = (settings.Last(), settings.LastOrDefault(setting => setting.TempC is not null));
-            if (off.TempC is not null || on?.TempC is not { } celsius) continue;
-            var oven = day.Plan.Problem.Ovens.First(oven => oven.Id == settings.Key);
-            var now = celsius;
-            for (var minute = off.AtMin + day.OffsetMin; minute < 0 && now > oven.StartC; minute++) now = oven.After(now, null);
-            if (now > oven.StartC) yield return new WarmOven(oven.Id, now);
-        }
-    }
+    /// <summary>The ovens as the last plan before has them when this day's clock begins: on, where trays are inside, or cooling.</summary>
+    private static IEnumerable<WarmOven> LeftWarm(EarlierDay day) =>
+        from oven in Replanning.OvensAt(day.Plan.Problem, day.Plan.BakePlan, Math.Max(0, -day.OffsetMin))
+        where day.OffsetMin <= 0 && (oven.StartSettingC is not null || oven.StartC > day.Plan.Problem.Ovens.First(other => other.Id == oven.Id).StartC)
+        select new WarmOven(oven.Id, oven.StartC, oven.StartSettingC);
 }
 
 /// <summary>A plan of a day before.</summary>
@@ -143,4 +135,5 @@ public sealed record TakenLoad(string Day, string OvenId, LoadVisit Visit, OvenT
 /// <summary>An oven that is not at room temperature when the horizon starts.</summary>
 /// <param name="OvenId">The oven.</param>
 /// <param name="Celsius">Its chamber.</param>
-public sealed record WarmOven(string OvenId, int Celsius);
+/// <param name="SettingC">What it is set to; null where it is off and cools.</param>
+public sealed record WarmOven(string OvenId, int Celsius, int? SettingC);

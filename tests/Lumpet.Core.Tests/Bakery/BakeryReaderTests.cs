@@ -81,6 +81,7 @@ public sealed class BakeryReaderTests
         { "no date", "specialDates[0].date", Good with { SpecialDates = [new SpecialDateDraft("24 December", null, [])] } },
         { "a date long ago", "specialDates[0].date", Good with { SpecialDates = [new SpecialDateDraft("1066-10-14", null, [])] } },
         { "a date twice", "specialDates[1].date", Good with { SpecialDates = [new SpecialDateDraft("2026-12-24", null, []), new SpecialDateDraft("2026-12-24", null, [])] } },
+        { "a shift of a date with days", "specialDates[0].shifts[0].days", Good with { SpecialDates = [new SpecialDateDraft("2026-12-24", null, [Shift with { Days = ["monday"] }])] } },
         { "a shift of a date without a name", "specialDates[0].shifts[0].name", Good with { SpecialDates = [new SpecialDateDraft("2026-12-24", null, [Shift with { Name = null }])] } },
         { "no oven", "ovens", Good with { Ovens = null } },
         { "an oven of null", "ovens", Good with { Ovens = [null] } },

@@ -18,7 +18,7 @@ public sealed class DaysTogetherTests
 
     // The second day's clock begins at the start of a shift of the first, or in a pause, when its ovens are off.
     private static readonly Gen<Days> AnyDays =
-        Gen.Select(AnyOrders, AnyOrders, Gen.Int[0, 2], Gen.Int[0, 1000]).Select((first, second, from, dice) =>
+        Gen.Select(AnyOrders, AnyOrders, Gen.Int[0, 3], Gen.Int[0, 1000]).Select((first, second, from, dice) =>
         {
             DaySnapshot Day(DayOrder[] orders) => Snapshot(orders) with
             {
@@ -27,9 +27,10 @@ public sealed class DaysTogetherTests
                 Ovens = [.. Snapshot().Ovens.Select(oven => oven with { ActionMin = dice % 5 == 1 ? 1 : 0 })],
                 Orders = [.. orders.Select(order => dice % 3 == 2 ? order with { Pan = order.Pan with { Owned = 18 } } : order)],
             };
-            var later = from switch { 0 => 0, 1 => 600, _ => 720 };
+            // The last lies in the middle of a shift, when trays of the first day are in its ovens.
+            var later = from switch { 0 => 0, 1 => 600, 2 => 720, _ => 800 };
             // Where both days count on one shift it is the same people.
-            var following = Day(second) with { Shifts = [.. from == 2 ? [new DayShift("Night", 0, 600) { People = Day(second).Shifts[1].People }] : Array.Empty<DayShift>(), .. Day(second).Shifts.Where(shift => from != 2 || shift.StartMin >= 720)] };
+            var following = Day(second) with { Shifts = [.. from == 3 ? [new DayShift("Rest of the night", 0, 520) { People = Day(second).Shifts[1].People }] : Array.Empty<DayShift>(), .. from == 2 ? [new DayShift("Night", 0, 600) { People = Day(second).Shifts[1].People }] : Array.Empty<DayShift>(), .. Day(second).Shifts.Where(shift => from < 2 || shift.StartMin >= 720)] };
             return new Days(Day(first), following, later);
         });
 
@@ -60,7 +61,8 @@ public sealed class DaysTogetherTests
 
     private static void ShelvesHold(PlannedDay first, PlannedDay second, int later)
     {
-        int? SetAt(PlannedDay plan, string oven, int minute) => plan.BakePlan.Settings.LastOrDefault(setting => setting.OvenId == oven && setting.AtMin <= minute)?.TempC;
+        int? SetAt(PlannedDay plan, string oven, int minute) => plan.BakePlan.Settings.LastOrDefault(setting => setting.OvenId == oven && setting.AtMin <= minute) is { } setting
+            ? setting.TempC : plan.Problem.Ovens.First(one => one.Id == oven).StartSettingC;
         var stages = first.BakePlan.Trays.SelectMany(tray => tray.Stages).ToArray();
         var others = second.BakePlan.Trays.SelectMany(tray => tray.Stages).Select(stage => new BakedStage(stage.OvenId, stage.StartMin + later, stage.EndMin + later)).ToArray();
         foreach (var oven in first.Problem.Ovens)
