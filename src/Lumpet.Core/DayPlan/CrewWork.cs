@@ -51,11 +51,11 @@ internal sealed class CrewWork
             foreach (var (one, next) in dough.OrderBy(one => one.Batch.Number).Zip(dough.OrderBy(one => one.Batch.Number).Skip(1)))
                 Follow(byTask[DayTasks.Id(one.Batch, DayTasks.Mix)], byTask[DayTasks.Id(next.Batch, DayTasks.Mix)], 0, null);
         foreach (var one in made) Tie(one);
+        // What does not fit may be reckoned back to before the first minute, where a schedule knows none. The bowl is there then as well, so that what takes of it stays behind it.
+        originMin = Math.Min(0, activities.Select(one => one.WishMin).DefaultIfEmpty(0).Min());
         int[] turns = [.. snapshot.Shifts.Concat(snapshot.Taken.Shifts).SelectMany(shift => new[] { shift.StartMin, shift.EndMin })
             .Concat(snapshot.Taken.Work.SelectMany(work => new[] { work.FromMin, work.ToMin })).Append(0).Distinct().Order()];
-        int[] bowl = [.. snapshot.Taken.Mixing.SelectMany(mixing => new[] { mixing.FromMin, mixing.ToMin }).Append(0).Distinct().Order()];
-        // What does not fit may be reckoned back to before the first minute, where a schedule knows none.
-        originMin = Math.Min(0, activities.Select(one => one.WishMin).DefaultIfEmpty(0).Min());
+        int[] bowl = [.. snapshot.Taken.Mixing.SelectMany(mixing => new[] { mixing.FromMin, mixing.ToMin }).Append(originMin).Distinct().Order()];
         Problem = new ScheduleProblem(
             [.. activities.Select(one => one with { WishMin = one.WishMin - originMin, EarliestMin = one.EarliestMin - originMin, LatestMin = one.LatestMin == ScheduleProblem.MostMinutes ? one.LatestMin : one.LatestMin - originMin })],
             lags,
@@ -97,7 +97,9 @@ internal sealed class CrewWork
     /// <summary>How many pairs of hands are free for this day at a minute; as many as anybody wants where nobody has said.</summary>
     private int PeopleAt(int minute) => snapshot.HandsFreeAt(minute) ?? Unlimited;
 
-    private bool IsMixing(int minute) => snapshot.Taken.Mixing.Any(mixing => mixing.FromMin <= minute && minute < mixing.ToMin);
+    private bool IsMixing(int minute) => IsMixing(minute, minute + 1);
+
+    private bool IsMixing(int fromMin, int toMin) => snapshot.Taken.Mixing.Any(mixing => mixing.FromMin < toMin && fromMin < mixing.ToMin);
 
     /// <summary>Adds the work of a parcel. Work that does not fit around its bakes anyway is left out of it.</summary>
     private void Add(Parcel parcel)
@@ -225,9 +227,9 @@ internal sealed class CrewWork
     {
         byTask[taskId] = activities.Count;
         about.Add((owner, name, lots));
-        // What is let go is one pair of hands less to find; the bowl that it is in is in use all the same.
+        // What is let go is one pair of hands less to find; the bowl that it is in is in use all the same, unless a day before has it: what found no place would hold nothing behind it.
         activities.Add(letGo.Contains(owner)
-            ? activity with { Id = taskId, Needs = [.. activity.Needs.Where(need => need.Resource != Hands)], EarliestMin = activity.WishMin, LatestMin = activity.WishMin }
+            ? activity with { Id = taskId, Needs = [.. activity.Needs.Where(need => need.Resource != Hands && !IsMixing(activity.WishMin, activity.WishMin + activity.Minutes))], EarliestMin = activity.WishMin, LatestMin = activity.WishMin }
             : activity with { Id = taskId });
         return activities.Count - 1;
     }

@@ -28,6 +28,12 @@ public sealed class AnyDayTests
     [Fact]
     public void A_plan_is_valid_complete_and_honest() => AnyDay.Sample(Holds, iter: 100);
 
+    // Days on which a batch comes too late and is reckoned back to before anybody is there: pies moved before it had rested.
+    [Theory]
+    [InlineData("bF4rpTe6gCw2")]
+    [InlineData("000g61-U1Yi2")]
+    public void Nothing_is_taken_of_a_dough_before_it_has_rested_not_even_of_one_that_comes_too_late(string seed) => AnyDay.Sample(Holds, seed: seed, iter: 1);
+
     private static void Holds(DaySnapshot snapshot)
     {
         var plan = DayPlanner.Plan(snapshot, effort: 3);
