@@ -50,6 +50,12 @@ public static class ScheduleChecker
                 for (var minute = start; amount > 0 && minute < start + problem.Activities[at].Minutes; minute++) used[minute] = used.GetValueOrDefault(minute) + amount;
             }
 
+            foreach (var hold in problem.Holds.Where(hold => hold.Resource == resource))
+            {
+                int? At(HoldEnd end) => schedule.Starts[end.Activity] is { } start ? (end.IsAtEnd ? start + problem.Activities[end.Activity].Minutes : start) : null;
+                for (var minute = At(hold.From) ?? int.MaxValue; minute < At(hold.To); minute++) used[minute] = used.GetValueOrDefault(minute) + hold.Amount;
+            }
+
             foreach (var (minute, amount) in used.OrderBy(one => one.Key))
                 if (amount > problem.Resources[resource].At(minute))
                 {

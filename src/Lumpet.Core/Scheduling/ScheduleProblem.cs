@@ -9,6 +9,9 @@ namespace Lumpet.Core.Scheduling;
 /// <param name="Resources">What they share.</param>
 public sealed record ScheduleProblem(IReadOnlyList<Activity> Activities, IReadOnlyList<Lag> Lags, IReadOnlyList<Resource> Resources)
 {
+    /// <summary>What is in use from one activity until another: a tray in the fridge from when it is lined until it is filled.</summary>
+    public IReadOnlyList<Hold> Holds { get; init; } = [];
+
     /// <summary>Whether nothing in it points to what is not there, and no number is absurd.</summary>
     /// <exception cref="ArgumentException">Something does; the message says what.</exception>
     public void Check()
@@ -22,6 +25,10 @@ public sealed record ScheduleProblem(IReadOnlyList<Activity> Activities, IReadOn
 
         foreach (var lag in Lags)
             if (lag.From < 0 || lag.To < 0 || lag.From >= Activities.Count || lag.To >= Activities.Count || lag.From == lag.To || lag.MostMin < lag.LeastMin) throw new ArgumentException($"A lag from {lag.From} to {lag.To} cannot be.");
+
+        bool IsThere(HoldEnd end) => end.Activity >= 0 && end.Activity < Activities.Count;
+        foreach (var hold in Holds)
+            if (hold.Resource < 0 || hold.Resource >= Resources.Count || hold.Amount < 0 || !IsThere(hold.From) || !IsThere(hold.To) || hold.From.Activity == hold.To.Activity) throw new ArgumentException($"A hold from {hold.From.Activity} to {hold.To.Activity} cannot be.");
     }
 
     /// <summary>No minute of a problem lies further from 0.</summary>
@@ -71,6 +78,18 @@ public sealed record Need(int Resource, int Amount);
 /// <param name="LeastMin">At least so many minutes; below 0 where they may overlap.</param>
 /// <param name="MostMin">At most so many; null where nothing limits it.</param>
 public sealed record Lag(int From, int To, int LeastMin, int? MostMin = null);
+
+/// <summary>So much of a resource in use from a minute of one activity until a minute of another; nothing where that is not later, or where either has no place.</summary>
+/// <param name="Resource">Its index.</param>
+/// <param name="Amount">How much; at least 0.</param>
+/// <param name="From">From when.</param>
+/// <param name="To">Until when; of another activity.</param>
+public sealed record Hold(int Resource, int Amount, HoldEnd From, HoldEnd To);
+
+/// <summary>The start or the end of an activity.</summary>
+/// <param name="Activity">Its index.</param>
+/// <param name="IsAtEnd">Whether its end is meant, and not its start.</param>
+public sealed record HoldEnd(int Activity, bool IsAtEnd);
 
 /// <summary>Something of which there is only so much at a time.</summary>
 /// <param name="Name">Its name, for messages.</param>

@@ -138,8 +138,8 @@ internal sealed class ScheduleSearch
     {
         foreach (var at in taken)
         {
-            if (starts[at] is not { } start) continue;
-            use.GiveBack(at, start);
+            if (starts[at] is null) continue;
+            use.GiveBack(starts, at);
             starts[at] = null;
         }
     }
@@ -156,7 +156,7 @@ internal sealed class ScheduleSearch
             }
 
             starts[at] = start;
-            use.Take(at, start);
+            use.Take(starts, at);
             windows.Place(starts, at);
         }
     }
@@ -170,7 +170,7 @@ internal sealed class ScheduleSearch
     /// <summary>The start that costs least; null where there is none.</summary>
     private int? Place(int activity)
     {
-        var (from, to) = (windows.From[activity], windows.To[activity]);
+        var (from, to) = use.Within(starts, activity, windows.From[activity], windows.To[activity]);
         if (from > to) return null;
         var one = problem.Activities[activity];
         // What is put where it costs least alone may stand in the way of more: now and then it goes elsewhere. What costs nothing is only soon.
@@ -194,15 +194,16 @@ internal sealed class ScheduleSearch
 
         for (var at = 0; at < count; at++)
         {
-            if (starts[at] == current[at]) continue;
-            if (starts[at] is { } start) use.GiveBack(at, start);
+            if (starts[at] == current[at] || starts[at] is null) continue;
+            use.GiveBack(starts, at);
+            starts[at] = null;
         }
 
         for (var at = 0; at < count; at++)
         {
             if (starts[at] == current[at]) continue;
             starts[at] = current[at];
-            if (starts[at] is { } start) use.Take(at, start);
+            use.Take(starts, at);
         }
     }
 }
