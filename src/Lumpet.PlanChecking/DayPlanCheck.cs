@@ -5,7 +5,7 @@ using Lumpet.Core.Steps;
 namespace Lumpet.PlanChecking;
 
 /// <summary>The rules of a day's plan, one method each.</summary>
-internal sealed class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan)
+internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan)
 {
     private readonly List<PlanFault> faults = [];
     private readonly Dictionary<string, DayTask[]> byId = plan.Tasks.GroupBy(task => task.Id).ToDictionary(group => group.Key, group => group.ToArray());

@@ -3,7 +3,7 @@ using Lumpet.Core.DayPlan;
 namespace Lumpet.PlanChecking;
 
 /// <summary>
-/// Checks a day's plan against what was asked: hands, shifts, the mixer, what follows what, rests and keeping. It reads products
+/// Checks a day's plan against what was asked: hands, shifts, the mixer, pans and room, what follows what, rests and keeping. It reads products
 /// and recipes itself and shares no scheduling code with the planner. Of pies that the plan says cannot be made nothing is asked but
 /// that no least time is broken.
 /// </summary>
@@ -22,6 +22,7 @@ public static class DayPlanChecker
         check.Bowl();
         check.Crew();
         check.Standing();
+        check.Room();
         return check.Faults;
     }
 }

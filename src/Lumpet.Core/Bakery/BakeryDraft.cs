@@ -19,6 +19,7 @@ namespace Lumpet.Core.Bakery;
 /// <param name="OpenCPerTray">Degrees that an oven loses through the open door for each tray put in; null or 0 where that is not counted.</param>
 /// <param name="DaysAhead">How many days before the day of a pick-up work for it may begin; null for one.</param>
 /// <param name="SpecialDates">Dates on which other shifts are worked, or none; null for none.</param>
+/// <param name="Room">How much room it has besides its ovens; null where nothing is counted.</param>
 /// <param name="Cups">Which cup and spoons a recipe means that names no country: "unitedStates", "metric" or "australian".</param>
 public sealed record BakeryDraft(
     string? Name,
@@ -37,7 +38,19 @@ public sealed record BakeryDraft(
     IReadOnlyList<string?>? Handles = null,
     int? OpenCPerTray = null,
     int? DaysAhead = null,
-    IReadOnlyList<SpecialDateDraft?>? SpecialDates = null);
+    IReadOnlyList<SpecialDateDraft?>? SpecialDates = null,
+    RoomDraft? Room = null);
+
+/// <summary>Room as described; what is null is not counted, and limits nothing.</summary>
+/// <param name="BenchPlaces">How many people have a place at the bench at once.</param>
+/// <param name="Burners">How many pots can be on the fire at once.</param>
+/// <param name="RackTrays">Trays that the cooling racks hold.</param>
+/// <param name="FridgeTrays">Trays that the fridge holds.</param>
+/// <param name="FridgeKg">Kilograms of dough and tubs that the fridge holds beside its trays.</param>
+/// <param name="FreezerTrays">Trays that the freezer holds.</param>
+/// <param name="FreezerKg">Kilograms of dough and tubs that the freezer holds beside its trays.</param>
+public sealed record RoomDraft(
+    int? BenchPlaces = null, int? Burners = null, int? RackTrays = null, int? FridgeTrays = null, int? FridgeKg = null, int? FreezerTrays = null, int? FreezerKg = null);
 
 /// <summary>A shift as described.</summary>
 /// <param name="Name">The name shown.</param>

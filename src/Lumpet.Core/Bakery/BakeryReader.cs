@@ -10,6 +10,8 @@ namespace Lumpet.Core.Bakery;
 public static class BakeryReader
 {
     private const int MostDaysAhead = 3;
+    private const int MostTrays = 5000;
+    private const int MostKilograms = 20_000;
 
     /// <summary>Reads a draft.</summary>
     /// <returns>The bakery and its pans; both null where there are faults.</returns>
@@ -28,12 +30,13 @@ public static class BakeryReader
         var (shifts, special) = (ShiftReader.Week(checks, draft.Shifts), ShiftReader.Special(checks, draft.SpecialDates));
         var ahead = checks.Whole("daysAhead", draft.DaysAhead ?? BakeryRecord.UsualDaysAhead, 0, MostDaysAhead, "days");
         var ovens = Ovens(checks, draft);
+        var room = Room(checks, draft.Room);
         var pans = PanReader.Read(checks, "pans", draft.Pans);
         var cups = checks.Word("cups", draft.Cups, CupCustom.UnitedStates);
         var handles = draft.Handles is null ? null : MajorAllergens.Stated(checks, "handles", draft.Handles);
         return checks.Faults.Count > 0 || zone is null
             ? (null, [], checks.Faults)
-            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups) { Handles = handles, OpenCPerTray = openC, DaysAhead = ahead, SpecialDates = special }, pans, []);
+            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups) { Handles = handles, OpenCPerTray = openC, DaysAhead = ahead, SpecialDates = special, Room = room }, pans, []);
     }
 
     /// <summary>A bakery as it would be described.</summary>
@@ -54,7 +57,12 @@ public static class BakeryReader
         bakery.Handles,
         bakery.OpenCPerTray == 0 ? null : bakery.OpenCPerTray,
         bakery.DaysAhead,
-        ShiftReader.Write(bakery.SpecialDates));
+        ShiftReader.Write(bakery.SpecialDates),
+        Write(bakery.Room));
+
+    private static RoomDraft? Write(KitchenRoom room) => room.IsCounted
+        ? new RoomDraft(room.BenchPlaces, room.Burners, room.RackTrays, room.FridgeTrays, room.FridgeKilograms, room.FreezerTrays, room.FreezerKilograms)
+        : null;
 
     /// <summary>A bakery to begin with: one oven, two shifts, one common pan. Its figures are common practice, no source.</summary>
     /// <param name="zone">Id of the time zone to suggest.</param>
@@ -88,6 +96,21 @@ public static class BakeryReader
         var largest = checks.Number("largestBatchKg", draft.LargestBatchKg, 0.5, 500, "kg");
         if (smallest > largest) checks.Add("smallestBatchKg", "The smallest batch is more than the largest.");
         return new Mixer(name, Mass.FromKilograms(smallest), Mass.FromKilograms(Math.Max(smallest, largest)));
+    }
+
+    private static KitchenRoom Room(FieldChecks checks, RoomDraft? room)
+    {
+        int? Counted(string field, int? count, int most, string unit) => count is null ? null : checks.Whole($"room.{field}", count, 1, most, unit);
+        return room is null ? KitchenRoom.Uncounted : new KitchenRoom
+        {
+            BenchPlaces = Counted("benchPlaces", room.BenchPlaces, 60, "places"),
+            Burners = Counted("burners", room.Burners, 60, "pots"),
+            RackTrays = Counted("rackTrays", room.RackTrays, MostTrays, "trays"),
+            FridgeTrays = Counted("fridgeTrays", room.FridgeTrays, MostTrays, "trays"),
+            FridgeKilograms = Counted("fridgeKg", room.FridgeKg, MostKilograms, "kg"),
+            FreezerTrays = Counted("freezerTrays", room.FreezerTrays, MostTrays, "trays"),
+            FreezerKilograms = Counted("freezerKg", room.FreezerKg, MostKilograms, "kg"),
+        };
     }
 
     private static decimal Price(FieldChecks checks, string field, decimal price)

@@ -29,6 +29,9 @@ public sealed record BakeryRecord(
     /// <summary>Degrees that an oven loses through the open door for each tray put in; 0 where that is not counted.</summary>
     public int OpenCPerTray { get; init; }
 
+    /// <summary>How much room it has besides its ovens.</summary>
+    public KitchenRoom Room { get; init; } = KitchenRoom.Uncounted;
+
     /// <summary>How many days before the day of a pick-up work for it may begin.</summary>
     public int DaysAhead { get; init; } = UsualDaysAhead;
 

@@ -1,29 +1,26 @@
 using Lumpet.Core.Dough;
+using Lumpet.Core.Measures;
 using Lumpet.Core.Scheduling;
 using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
-/// <summary>A round's work as activities that share hands and the mixer. Bakes stand where they are and need neither.</summary>
+/// <summary>A round's work as activities that share hands, the mixer, pans and the room of the kitchen. Bakes stand where they are and need none of them.</summary>
 internal sealed class CrewWork
 {
-    private const int Hands = 0;
-    private const int MixerBowl = 1;
-
-    // As many as nobody ever wants at once, where nobody has said how many there are.
-    private const int Unlimited = 1_000_000;
-
     // What is late anyway may be so much later before it counts as having no place.
     private const int MostLaterMin = 180;
 
-    private static readonly Need[] OnePair = [new Need(Hands, 1)];
-    private static readonly Need[] OnePairAndBowl = [new Need(Hands, 1), new Need(MixerBowl, 1)];
+    private static readonly Need OnePair = new(CrewResources.Hands, 1);
+    private static readonly Need[] OnePairAndBowl = [OnePair, new Need(CrewResources.Bowl, 1)];
 
     private readonly DaySnapshot snapshot;
     private readonly ShiftCalendar calendar;
     private readonly HashSet<string> letGo;
     private readonly List<Activity> activities = [];
     private readonly List<Lag> lags = [];
+    private readonly List<Hold> holds = [];
+    private readonly CrewResources resources;
     private readonly List<(string Owner, string Name, IReadOnlyList<string> Lots)> about = [];
     private readonly Dictionary<string, int> byTask = [];
     private readonly ILookup<string, string> parcelsOf;
@@ -41,6 +38,7 @@ internal sealed class CrewWork
         (this.snapshot, this.calendar) = (snapshot, calendar);
         // What comes too late already stays where that is said of it.
         this.letGo = mixed.Where(one => one.Short > 0).Select(one => Owner(one.Batch)).Concat(made.Where(one => one.Short > 0).Select(one => one.Batch.Id)).Concat(letGo).ToHashSet();
+        resources = new CrewResources(snapshot, [.. made.Where(one => !this.letGo.Contains(one.Batch.Id)).SelectMany(FromTheOven)]);
         parcelsOf = parcels.ToLookup(parcel => parcel.Work.Lot.Id, Owner);
         foreach (var parcel in parcels) Add(parcel);
         foreach (var one in mixed) Add(one);
@@ -53,13 +51,10 @@ internal sealed class CrewWork
         foreach (var one in made) Tie(one);
         // What does not fit may be reckoned back to before the first minute, where a schedule knows none. The bowl is there then as well, so that what takes of it stays behind it.
         originMin = Math.Min(0, activities.Select(one => one.WishMin).DefaultIfEmpty(0).Min());
-        int[] turns = [.. snapshot.Shifts.Concat(snapshot.Taken.Shifts).SelectMany(shift => new[] { shift.StartMin, shift.EndMin })
-            .Concat(snapshot.Taken.Work.SelectMany(work => new[] { work.FromMin, work.ToMin })).Append(0).Distinct().Order()];
-        int[] bowl = [.. snapshot.Taken.Mixing.SelectMany(mixing => new[] { mixing.FromMin, mixing.ToMin }).Append(originMin).Distinct().Order()];
         Problem = new ScheduleProblem(
             [.. activities.Select(one => one with { WishMin = one.WishMin - originMin, EarliestMin = one.EarliestMin - originMin, LatestMin = one.LatestMin == ScheduleProblem.MostMinutes ? one.LatestMin : one.LatestMin - originMin })],
             lags,
-            [new Resource("hands", [.. turns.Select(minute => new CapacityFrom(minute - originMin, PeopleAt(minute)))]), new Resource("mixer", [.. bowl.Select(minute => new CapacityFrom(minute - originMin, IsMixing(minute) ? 0 : 1))])]);
+            resources.From(originMin)) { Holds = holds };
     }
 
     /// <summary>The start of a task; null where it is not part of this or found no place.</summary>
@@ -71,35 +66,56 @@ internal sealed class CrewWork
     /// <summary>Name of a parcel here.</summary>
     public static string Owner(Parcel parcel) => DayTasks.Id(parcel, string.Empty);
 
-    private static string Owner(DoughBatch batch) => DayTasks.Id(batch, string.Empty);
+    /// <summary>Name of a dough batch here.</summary>
+    public static string Owner(DoughBatch batch) => DayTasks.Id(batch, string.Empty);
 
-    /// <summary>Parcels and batches with work that found no hands, and why; with a batch the parcels that take of it.</summary>
-    public IEnumerable<(string Owner, PlanText Why)> WithoutHands(Schedule found)
+    /// <summary>Parcels and batches with work that found no hands or no room, and why; with a batch the parcels that take of it.</summary>
+    public IEnumerable<(string Owner, PlanText Why)> WithoutPlace(Schedule found)
     {
         for (var at = 0; at < activities.Count; at++)
         {
             var (owner, name, lots) = about[at];
-            if (found.Starts[at] is not null || activities[at].Needs.Count == 0 || letGo.Contains(owner)) continue;
-            var wish = activities[at].WishMin;
-            var there = PeopleAt(wish) switch
-            {
-                0 when snapshot.Shifts.Any(shift => shift.StartMin <= wish && wish < shift.EndMin && shift.People > 0) => "all who are there are at work for a day before",
-                0 => "nobody is there then",
-                1 => "one pair is there, at other work that cannot move",
-                var people => $"{people} pairs are there, all at other work that cannot move",
-            };
-            var why = PlanText.Say($"\"{name}\" finds no free hands around {PlanText.At(wish)}: {there}");
+            if (found.Starts[at] is not null || letGo.Contains(owner)) continue;
+            var why = Why(found, at, name);
             yield return (owner, why);
             foreach (var parcel in lots.SelectMany(lot => parcelsOf[lot])) yield return (parcel, why);
         }
     }
 
-    /// <summary>How many pairs of hands are free for this day at a minute; as many as anybody wants where nobody has said.</summary>
-    private int PeopleAt(int minute) => snapshot.HandsFreeAt(minute) ?? Unlimited;
+    /// <summary>What stands in the way of an activity where it would best be.</summary>
+    private PlanText Why(Schedule found, int at, string name)
+    {
+        var one = Problem.Activities[at];
+        bool Lacks(Need need) => Lacking(found, need, one.WishMin, one.WishMin + one.Minutes) is not null;
+        if (one.Needs.Contains(OnePair) && Lacks(OnePair)) return PlanText.Say($"\"{name}\" finds no free hands around {PlanText.At(one.WishMin + originMin)}: {HandsAt(one.WishMin + originMin)}");
+        var lacking = one.Needs.Where(need => need.Resource > CrewResources.Bowl).Select(need => (Need: need, From: one.WishMin, To: one.WishMin + one.Minutes))
+            .Concat(holds.Where(hold => hold.From.Activity == at || hold.To.Activity == at).Select(hold => (new Need(hold.Resource, hold.Amount), MinuteOf(found, hold.From), MinuteOf(found, hold.To))));
+        foreach (var (need, from, to) in lacking)
+            if (Lacking(found, need, from, to) is { } minute) return PlanText.Say($"\"{name}\" finds no room: at {PlanText.At(minute + originMin)} {resources.Lacking(need.Resource)}");
+        return PlanText.Say($"\"{name}\" finds no place around {PlanText.At(one.WishMin + originMin)} between what it follows and what follows it: hands or room are wanted by other work there");
+    }
 
-    private bool IsMixing(int minute) => IsMixing(minute, minute + 1);
+    private string HandsAt(int minute) => resources.PeopleAt(minute) switch
+    {
+        0 when snapshot.Shifts.Any(shift => shift.StartMin <= minute && minute < shift.EndMin && shift.People > 0) => "all who are there are at work for a day before",
+        0 => "nobody is there then",
+        1 => "one pair is there, at other work that cannot move",
+        var people => $"{people} pairs are there, all at other work that cannot move",
+    };
 
-    private bool IsMixing(int fromMin, int toMin) => snapshot.Taken.Mixing.Any(mixing => mixing.FromMin < toMin && fromMin < mixing.ToMin);
+    private int MinuteOf(Schedule found, HoldEnd end) => (found.Starts[end.Activity] ?? Problem.Activities[end.Activity].WishMin) + (end.IsAtEnd ? Problem.Activities[end.Activity].Minutes : 0);
+
+    /// <summary>The first minute of some at which so much more of a resource is not there; null where it is.</summary>
+    private int? Lacking(Schedule found, Need need, int from, int to)
+    {
+        var uses = Enumerable.Range(0, activities.Count).Where(at => found.Starts[at] is not null)
+            .SelectMany(at => Problem.Activities[at].Needs.Where(other => other.Resource == need.Resource).Select(other => (From: found.Starts[at]!.Value, To: found.Starts[at]!.Value + Problem.Activities[at].Minutes, other.Amount)))
+            .Concat(holds.Where(hold => hold.Resource == need.Resource && found.Starts[hold.From.Activity] is not null && found.Starts[hold.To.Activity] is not null).Select(hold => (From: MinuteOf(found, hold.From), To: MinuteOf(found, hold.To), hold.Amount)))
+            .ToArray();
+        for (var minute = from; minute < to; minute++)
+            if (uses.Where(use => use.From <= minute && minute < use.To).Sum(use => use.Amount) + need.Amount > Problem.Resources[need.Resource].At(minute)) return minute;
+        return null;
+    }
 
     /// <summary>Adds the work of a parcel. Work that does not fit around its bakes anyway is left out of it.</summary>
     private void Add(Parcel parcel)
@@ -111,7 +127,7 @@ internal sealed class CrewWork
         {
             var (start, length, isBake) = (times.Start[node], times.End[node] - times.Start[node], graph.Nodes[node].IsBake);
             var latest = graph.IsLast(node) ? (times.End[node] <= lot.PickUpMin ? lot.PickUpMin - length : start + MostLaterMin) : ScheduleProblem.MostMinutes;
-            index[node] = Add(Owner(parcel), graph.Nodes[node].Name, [], DayTasks.Id(parcel, graph.Nodes[node].Id), new Activity(string.Empty, length, start, isBake ? [] : OnePair)
+            index[node] = Add(Owner(parcel), graph.Nodes[node].Name, [], DayTasks.Id(parcel, graph.Nodes[node].Id), new Activity(string.Empty, length, start, isBake ? [] : Working(graph.Nodes[node].Station))
             {
                 EarliestMin = isBake ? start : 0,
                 LatestMin = isBake ? start : latest,
@@ -122,7 +138,25 @@ internal sealed class CrewWork
         }
 
         foreach (var edge in graph.Edges) Add(graph, times, edge, index[edge.From], index[edge.To]);
+        if (letGo.Contains(Owner(parcel))) return;
+        foreach (var edge in graph.Edges)
+            foreach (var place in edge.Waits.Select(RoomPlaces.OfTrays).OfType<RoomPlace>().Distinct())
+                Hold(place, parcel.Trays.Count, index[edge.From], index[edge.To]);
+        if (resources.OfPan(lot.Pan.Id) is not { } pans) return;
+        int[] all = [.. Enumerable.Range(0, graph.Nodes.Count)];
+        var laid = all.Where(node => graph.Nodes[node].UsesDough).DefaultIfEmpty(all.MinBy(node => times.Start[node])).MinBy(node => times.Start[node]);
+        var emptied = all.MaxBy(node => times.End[node]);
+        if (laid != emptied) holds.Add(new Hold(pans, parcel.Pies, new HoldEnd(index[laid], false), new HoldEnd(index[emptied], true)));
     }
+
+    /// <summary>Something lies in a place from the end of one activity until another begins.</summary>
+    private void Hold(RoomPlace place, int amount, int from, int to)
+    {
+        if (resources.Of(place) is { } at && amount > 0) holds.Add(new Hold(at, amount, new HoldEnd(from, true), new HoldEnd(to, false)));
+    }
+
+    /// <summary>A pair of hands, and the place where it works where such places are counted.</summary>
+    private Need[] Working(Station station) => RoomPlaces.OfWork(station) is { } place && resources.Of(place) is { } at ? [OnePair, new Need(at, 1)] : [OnePair];
 
     private void Add(StepGraph graph, ParcelTimes times, StepEdge edge, int from, int to)
     {
@@ -151,10 +185,11 @@ internal sealed class CrewWork
     {
         var (batch, method) = (one.Batch, one.Batch.Dough.Method);
         var weight = Math.Max(1, batch.Discs.Sum(disc => disc.Count));
-        var before = Add(batch, DayTasks.Mix, "Mix", Free(batch.Dough.MixMinutes, batch.MixStartMin, batch.Dough.IsMixed ? OnePairAndBowl : OnePair, weight));
+        var before = Add(batch, DayTasks.Mix, "Mix", Free(batch.Dough.MixMinutes, batch.MixStartMin, batch.Dough.IsMixed ? OnePairAndBowl : [OnePair], weight));
         for (var turn = 0; turn < batch.Turns.Count; turn++)
         {
-            var next = Add(batch, DayTasks.Turn(turn), "Turn", Free(method.TurnMinutes, batch.Turns[turn], OnePair, weight));
+            var next = Add(batch, DayTasks.Turn(turn), "Turn", Free(method.TurnMinutes, batch.Turns[turn], Working(Station.Bench), weight));
+            if (turn > 0 && !letGo.Contains(Owner(batch))) Hold(RoomPlace.FridgeTubs, RoomOfDay.Grams(batch.InDiscs), before, next);
             Follow(before, next, turn == 0 ? 0 : method.TurnRestMinutes, null);
             before = next;
         }
@@ -167,6 +202,15 @@ internal sealed class CrewWork
         var last = byTask[DayTasks.Id(batch, turns == 0 ? DayTasks.Mix : DayTasks.Turn(turns - 1))];
         var cold = turns == 0 ? 0 : batch.Dough.Method.TurnRestMinutes;
         Tie(last, cold + batch.Dough.Rest.Least, cold + batch.Dough.Rest.Most, batch.NeededMin, batch.Discs.Select(disc => (disc.TaskId, disc.NeededMin)));
+        if (!letGo.Contains(Owner(batch))) Lie(RoomPlace.FridgeTubs, last, batch.Discs.Select(disc => (disc.TaskId, disc.Disc.Grams * disc.Count)));
+    }
+
+    /// <summary>Something lies in a place until it is taken, less with each that takes of it.</summary>
+    private void Lie(RoomPlace place, int last, IEnumerable<(string? TaskId, double Grams)> takers)
+    {
+        foreach (var taker in takers.GroupBy(taker => taker.TaskId))
+            if (taker.Key is not null && byTask.TryGetValue(taker.Key, out var to) && !letGo.Contains(about[to].Owner))
+                Hold(place, RoomOfDay.Grams(Mass.FromGrams(taker.Sum(one => one.Grams))), last, to);
     }
 
     /// <summary>Adds the steps of something that is made first.</summary>
@@ -174,13 +218,24 @@ internal sealed class CrewWork
     {
         var (_, gaps) = MakingTimetable.Worked(one.Batch.How);
         int? before = null;
+        var waits = RoomOfDay.WaitsWithin(one).ToLookup(pair => pair.Before.Step.Id, pair => pair.Wait.Step);
         foreach (var (step, at) in one.Steps.Where(step => step.Step.Wait is null).Select((step, at) => (step, at)))
         {
             var length = step.EndMin - step.StartMin;
             var next = Add(one.Batch.Id, $"{step.Step.Name}, {one.Batch.About}", one.Batch.LotIds, DayTasks.Id(one.Batch, step.Step.Id), step.Step.IsBake
                 ? new Activity(string.Empty, length, step.StartMin, []) { EarliestMin = step.StartMin, LatestMin = step.StartMin, Weight = 1 }
-                : Free(length, step.StartMin, OnePair, Math.Max(1, one.Batch.Uses.Sum(use => use.Pies))));
-            if (before is { } from) Follow(from, next, gaps[at - 1].Least, gaps[at - 1].Most);
+                : Free(length, step.StartMin, Working(step.Step.Station), Math.Max(1, one.Batch.Uses.Sum(use => use.Pies))));
+            if (before is { } from)
+            {
+                Follow(from, next, gaps[at - 1].Least, gaps[at - 1].Most);
+                var worked = one.Steps.Where(other => other.Step.Wait is null).ElementAt(at - 1).Step;
+                foreach (var wait in letGo.Contains(one.Batch.Id) ? [] : waits[worked.Id])
+                {
+                    if (RoomPlaces.OfTubs(wait) is { } place) Hold(place, RoomOfDay.Grams(one.Batch.Weighed), from, next);
+                    if (wait.Station == Station.Rack && worked.IsBake) Hold(RoomPlace.Racks, one.Batch.How.Batches.TraysFor(one.Batch.Weighed), from, next);
+                }
+            }
+
             before = next;
         }
     }
@@ -190,6 +245,16 @@ internal sealed class CrewWork
     {
         var (worked, gaps) = MakingTimetable.Worked(one.Batch.How);
         Tie(byTask[DayTasks.Id(one.Batch, worked[^1].Id)], gaps[^1].Least, gaps[^1].Most, one.Batch.NeededMin, one.Batch.Uses.Select(use => ((string?)use.TaskId, use.NeededMin)));
+        if (letGo.Contains(one.Batch.Id)) return;
+        foreach (var place in RoomOfDay.Kept(one)) Lie(place, byTask[DayTasks.Id(one.Batch, worked[^1].Id)], one.Batch.Uses.Select(use => ((string?)use.TaskId, use.Wanted.Grams)));
+    }
+
+    /// <summary>What cools on the racks after the last bake of a batch, with no work after it that would end that.</summary>
+    private static IEnumerable<RoomUse> FromTheOven(MadeBatch one)
+    {
+        var last = one.Steps.Last(step => step.Step.Wait is null);
+        return RoomOfDay.WaitsWithin(one).Where(pair => pair.Before == last && last.Step.IsBake && pair.Wait.Step.Station == Station.Rack)
+            .Select(pair => new RoomUse(RoomPlace.Racks, one.Batch.How.Batches.TraysFor(one.Batch.Weighed), pair.Wait.StartMin, pair.Wait.EndMin));
     }
 
     /// <summary>What is taken of a batch comes after it; it waits no longer than it keeps for what takes it first.</summary>
@@ -229,7 +294,7 @@ internal sealed class CrewWork
         about.Add((owner, name, lots));
         // What is let go is one pair of hands less to find; the bowl that it is in is in use all the same, unless a day before has it: what found no place would hold nothing behind it.
         activities.Add(letGo.Contains(owner)
-            ? activity with { Id = taskId, Needs = [.. activity.Needs.Where(need => need.Resource != Hands && !IsMixing(activity.WishMin, activity.WishMin + activity.Minutes))], EarliestMin = activity.WishMin, LatestMin = activity.WishMin }
+            ? activity with { Id = taskId, Needs = [.. activity.Needs.Where(need => need.Resource == CrewResources.Bowl && !resources.IsMixing(activity.WishMin, activity.WishMin + activity.Minutes))], EarliestMin = activity.WishMin, LatestMin = activity.WishMin }
             : activity with { Id = taskId });
         return activities.Count - 1;
     }

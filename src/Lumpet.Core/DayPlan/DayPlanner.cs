@@ -145,7 +145,7 @@ public static class DayPlanner
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar);
         var level = CrewLevelling.Of(snapshot, calendar, parcels, first.Mixed, first.Made, LevellingPerEffort * effort, patience.AtOnce);
-        return new DayRound(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans)) { Taken = snapshot.Taken, Demands = first.Demands, MovedMin = level.MovedMin };
+        return new DayRound(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans)) { Taken = snapshot.Taken, Demands = first.Demands, MovedMin = level.MovedMin, LetGo = level.LetGo };
     }
 
     /// <summary>Of pies that no oven bakes, the steps themselves come later: those that take what is not there in time.</summary>

@@ -26,7 +26,10 @@ internal sealed record DayRound(
     /// <summary>What pies and doughs take of it.</summary>
     public IReadOnlyList<PreparationDemand> Demands { get; init; } = [];
 
-    /// <summary>By how many minutes a task was moved so that hands suffice, by its id; below 0 where it comes sooner. Tasks that were not moved are not there.</summary>
+    /// <summary>Parcels and batches that find no hands or no room, by their names.</summary>
+    public IReadOnlySet<string> LetGo { get; init; } = new HashSet<string>();
+
+    /// <summary>By how many minutes a task was moved so that hands and room suffice, by its id; below 0 where it comes sooner. Tasks that were not moved are not there.</summary>
     public IReadOnlyDictionary<string, int> MovedMin { get; init; } = new Dictionary<string, int>();
 
     /// <summary>What becomes of every lot.</summary>

@@ -29,6 +29,9 @@ public sealed record DaySnapshot(
     /// <summary>Degrees that an oven loses through the open door for each tray put in.</summary>
     public int OpenCPerTray { get; init; }
 
+    /// <summary>How much room the kitchen has.</summary>
+    public KitchenRoom Room { get; init; } = KitchenRoom.Uncounted;
+
     /// <summary>When somebody watches the ovens; where nobody has said, in the shifts. A break of the bench is none of the ovens'.</summary>
     public IReadOnlyList<DayShift> OvensWatched
     {

@@ -39,6 +39,9 @@ public sealed record PlannedDay(
     /// <summary>Pans that are in use, of those that are counted; pies that find none take none.</summary>
     public IReadOnlyList<StandingPans> PansInUse { get; init; } = [];
 
+    /// <summary>What room of the kitchen is in use, counted or not, in order of time; what cannot be made takes none.</summary>
+    public IReadOnlyList<RoomUse> Room { get; init; } = [];
+
     private readonly Dictionary<string, Lot> byId = Lots.ToDictionary(lot => lot.Id);
 
     /// <summary>The lot of an id.</summary>

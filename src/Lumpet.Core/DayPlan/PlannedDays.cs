@@ -34,6 +34,10 @@ internal static class PlannedDays
         {
             Taken = round.Taken,
             PansInUse = PansOfDay.InUse(round.Parcels.Where(parcel => !round.PansShort.ContainsKey(parcel))),
+            Room = RoomOfDay.InUse(
+                [.. round.Parcels.Where(parcel => parcel.Times.Misfits.Count == 0 && !round.PansShort.ContainsKey(parcel))],
+                [.. round.Mixed.Where(one => one.Short == 0 && !round.LetGo.Contains(CrewWork.Owner(one.Batch)))],
+                [.. round.Made.Where(one => one.Short == 0 && !round.LetGo.Contains(one.Batch.Id))]),
         };
     }
 }

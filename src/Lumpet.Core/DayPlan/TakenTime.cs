@@ -26,6 +26,9 @@ public sealed record TakenTime(
     IReadOnlyList<WarmOven> Warm,
     IReadOnlyList<OvenSetting> Settings)
 {
+    /// <summary>Room of the kitchen that is in use.</summary>
+    public IReadOnlyList<RoomUse> Room { get; init; } = [];
+
     /// <summary>Nothing is taken.</summary>
     public static TakenTime None { get; } = new([], [], [], [], [], [], [], [], []);
 
@@ -44,7 +47,10 @@ public sealed record TakenTime(
             There(day => day.Snapshot.OvensWatched),
             loads,
             [.. days.TakeLast(1).SelectMany(LeftWarm)],
-            [.. days.TakeLast(1).SelectMany(Set)]);
+            [.. days.TakeLast(1).SelectMany(Set)])
+        {
+            Room = [.. days.SelectMany(day => day.Plan.Room.Select(use => Later(use, day.OffsetMin))).Where(use => use.ToMin > 0)],
+        };
     }
 
     /// <summary>The same, so many minutes later on the clock.</summary>
@@ -57,6 +63,7 @@ public sealed record TakenTime(
             Pans = [.. Pans.Select(hold => hold with { FromMin = hold.FromMin + minutes, ToMin = hold.ToMin + minutes })],
             Mixing = [.. Mixing.Select(Moved)],
             Work = [.. Work.Select(Moved)],
+            Room = [.. Room.Select(use => Later(use, minutes))],
             Shifts = [.. Shifts.Select(shift => Later(shift, minutes))],
             OvensWatched = [.. OvensWatched.Select(shift => Later(shift, minutes))],
             Loads = [.. Loads.Select(load => load with { Visit = Later(load.Visit, minutes), Thing = load.Thing with { NeededMin = load.Thing.NeededMin + minutes } })],
@@ -66,10 +73,12 @@ public sealed record TakenTime(
         };
     }
 
+    private static RoomUse Later(RoomUse use, int minutes) => use with { FromMin = use.FromMin + minutes, ToMin = use.ToMin + minutes };
+
     private static DayShift Later(DayShift shift, int minutes) => shift with { StartMin = shift.StartMin + minutes, EndMin = shift.EndMin + minutes };
 
     /// <summary>Whether no minute of anything is taken.</summary>
-    public bool IsNothing => Trays.Count + Pans.Count + Mixing.Count + Work.Count == 0;
+    public bool IsNothing => Trays.Count + Pans.Count + Mixing.Count + Work.Count + Room.Count == 0;
 
     private static TakenMinutes[] Left(IEnumerable<TakenMinutes> minutes) => [.. minutes.Where(one => one.ToMin > 0).OrderBy(one => one.FromMin).ThenBy(one => one.ToMin)];
 

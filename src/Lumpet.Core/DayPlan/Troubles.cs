@@ -103,11 +103,25 @@ internal static class Troubles
             yield return ("twice the pans", snapshot with { Orders = [.. snapshot.Orders.Select(order => order with { Pan = order.Pan with { Owned = order.Pan.Owned * 2 } })] });
         if (snapshot.Ovens.Any(oven => oven.ActionMin > 0))
             yield return ("hands at every oven at any time", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { ActionMin = 0 })] });
+        foreach (var way in Roomier(snapshot)) yield return way;
         yield return ("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] });
         var (first, last) = (snapshot.Shifts.Min(shift => shift.StartMin), Math.Max(snapshot.Shifts.Max(shift => shift.EndMin), snapshot.HorizonMin));
         yield return ("people there without a break from the first shift to the last pick-up", snapshot.With([new DayShift("All", first, last) { People = snapshot.Shifts.Any(shift => shift.People is null) ? null : snapshot.Shifts.Max(shift => shift.People) }]));
         yield return ("a mixer of twice the size", snapshot with { Mixer = new Mixer(snapshot.Mixer.Name, snapshot.Mixer.SmallestBatch, snapshot.Mixer.LargestBatch * 2) });
         yield return ($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot));
+    }
+
+    /// <summary>More of each kind of room that is counted.</summary>
+    private static IEnumerable<(string Words, DaySnapshot Snapshot)> Roomier(DaySnapshot snapshot)
+    {
+        var room = snapshot.Room;
+        if (room.BenchPlaces is { } places) yield return ("one more place at the bench", snapshot with { Room = room with { BenchPlaces = places + 1 } });
+        if (room.Burners is { } burners) yield return ("one more burner", snapshot with { Room = room with { Burners = burners + 1 } });
+        if (room.RackTrays is { } racks) yield return ("twice the racks", snapshot with { Room = room with { RackTrays = racks * 2 } });
+        if (room.FridgeTrays is not null || room.FridgeKilograms is not null)
+            yield return ("a second fridge", snapshot with { Room = room with { FridgeTrays = room.FridgeTrays * 2, FridgeKilograms = room.FridgeKilograms * 2 } });
+        if (room.FreezerTrays is not null || room.FreezerKilograms is not null)
+            yield return ("a second freezer", snapshot with { Room = room with { FreezerTrays = room.FreezerTrays * 2, FreezerKilograms = room.FreezerKilograms * 2 } });
     }
 
     /// <summary>The same day with a first shift that begins earlier; minutes count from there.</summary>

@@ -6,6 +6,7 @@ internal sealed class ResourceUse
     private readonly int[][] free;
     private readonly ScheduleProblem problem;
     private readonly Hold[][] holdsOf;
+    private readonly HeldSide[][] sidesOf;
 
     /// <summary>Nothing is in use yet.</summary>
     public ResourceUse(ScheduleProblem problem, int horizonMin)
@@ -13,6 +14,7 @@ internal sealed class ResourceUse
         this.problem = problem;
         var holds = problem.Holds.SelectMany(hold => new[] { (hold.From.Activity, hold), (hold.To.Activity, hold) }).ToLookup(pair => pair.Activity, pair => pair.hold);
         holdsOf = [.. Enumerable.Range(0, problem.Activities.Count).Select(at => holds[at].ToArray())];
+        sidesOf = [.. Enumerable.Range(0, problem.Activities.Count).Select(at => holds[at].GroupBy(hold => (hold.Resource, IsFrom: hold.From.Activity == at)).Select(side => Side(at, side.Key.IsFrom, [.. side])).ToArray())];
         free = [.. problem.Resources.Select(resource => Profile(resource, horizonMin))];
     }
 
@@ -53,47 +55,61 @@ internal sealed class ResourceUse
 
     private int? MinuteOf(int?[] starts, HoldEnd end) => starts[end.Activity] + (end.IsAtEnd ? problem.Activities[end.Activity].Minutes : 0);
 
+    /// <summary>All of one side are held from the same minute on or until the same, within the length of the activity: the narrower counts for all.</summary>
+    private HeldSide Side(int activity, bool isFrom, Hold[] held)
+    {
+        int Length(Hold hold) => (isFrom ? hold.From : hold.To).IsAtEnd ? problem.Activities[activity].Minutes : 0;
+        return new HeldSide(held[0].Resource, isFrom, isFrom ? held.Min(Length) : held.Max(Length), [.. held.Select(hold => isFrom ? hold.To : hold.From)], [.. held.Select(hold => hold.Amount)]);
+    }
+
     /// <summary>The starts of an activity, of those from one to another, that what is held between it and what has a place leaves it; none where the first is after the last.</summary>
     public (int From, int To) Within(int?[] starts, int activity, int from, int to)
     {
-        if (holdsOf[activity].Length == 0) return (from, to);
-        foreach (var held in holdsOf[activity].GroupBy(hold => (hold.Resource, IsFrom: hold.From.Activity == activity)))
+        foreach (var side in sidesOf[activity])
         {
-            var ends = held.Select(hold => (Own: held.Key.IsFrom ? hold.From : hold.To, Other: MinuteOf(starts, held.Key.IsFrom ? hold.To : hold.From), hold.Amount)).Where(end => end.Other is not null).ToArray();
-            if (ends.Length == 0) continue;
-            // All of one side are held from the same minute or until the same, within the length of the activity: the narrower counts for all.
-            var lengths = ends.Select(end => end.Own.IsAtEnd ? problem.Activities[activity].Minutes : 0).ToArray();
-            var profile = free[held.Key.Resource];
-            if (held.Key.IsFrom) from = Math.Max(from, FirstHeldFrom(profile, [.. ends.Select(end => (end.Other!.Value, end.Amount))], from + lengths.Min()) - lengths.Min());
-            else to = Math.Min(to, LastHeldTo(profile, [.. ends.Select(end => (end.Other!.Value, end.Amount))], to + lengths.Max()) - lengths.Max());
+            if (side.IsFrom) from = Math.Max(from, FirstHeldFrom(starts, side, from + side.Minutes) - side.Minutes);
+            else to = Math.Min(to, LastHeldTo(starts, side, to + side.Minutes) - side.Minutes);
         }
 
         return (from, to);
     }
 
-    /// <summary>The first minute from which all that ends at these minutes can be held.</summary>
-    private static int FirstHeldFrom(int[] profile, (int Minute, int Amount)[] ends, int from)
+    /// <summary>The first minute from which all of a side can be held until where it ends.</summary>
+    private int FirstHeldFrom(int?[] starts, HeldSide side, int from)
     {
-        for (var minute = Math.Min(profile.Length, ends.Max(end => end.Minute)) - 1; minute >= Math.Max(0, from); minute--)
-            if (profile[minute] < Wanted(ends, end => end.Minute > minute)) return minute + 1;
+        var profile = free[side.Resource];
+        var last = -1;
+        foreach (var other in side.Others) last = Math.Max(last, MinuteOf(starts, other) ?? -1);
+        for (var minute = Math.Min(profile.Length, last) - 1; minute >= Math.Max(0, from); minute--)
+        {
+            var wanted = 0;
+            for (var at = 0; at < side.Others.Length; at++)
+                if (MinuteOf(starts, side.Others[at]) > minute) wanted += side.Amounts[at];
+            if (profile[minute] < wanted) return minute + 1;
+        }
+
         return from;
     }
 
-    /// <summary>The last minute until which all that begins at these minutes can be held.</summary>
-    private static int LastHeldTo(int[] profile, (int Minute, int Amount)[] ends, int to)
+    /// <summary>The last minute until which all of a side can be held from where it begins.</summary>
+    private int LastHeldTo(int?[] starts, HeldSide side, int to)
     {
-        for (var minute = Math.Max(0, ends.Min(end => end.Minute)); minute < Math.Min(profile.Length, to); minute++)
-            if (profile[minute] < Wanted(ends, end => end.Minute <= minute)) return minute;
+        var profile = free[side.Resource];
+        var first = int.MaxValue;
+        foreach (var other in side.Others) first = Math.Min(first, MinuteOf(starts, other) ?? int.MaxValue);
+        for (var minute = Math.Max(0, first); minute < Math.Min(profile.Length, to); minute++)
+        {
+            var wanted = 0;
+            for (var at = 0; at < side.Others.Length; at++)
+                if (MinuteOf(starts, side.Others[at]) <= minute) wanted += side.Amounts[at];
+            if (profile[minute] < wanted) return minute;
+        }
+
         return to;
     }
 
-    private static int Wanted((int Minute, int Amount)[] ends, Func<(int Minute, int Amount), bool> isHeld)
-    {
-        var wanted = 0;
-        foreach (var end in ends)
-            if (isHeld(end)) wanted += end.Amount;
-        return wanted;
-    }
+    /// <summary>What is held of one resource from an activity on, or until it.</summary>
+    private sealed record HeldSide(int Resource, bool IsFrom, int Minutes, HoldEnd[] Others, int[] Amounts);
 
     /// <summary>The first start from a minute on, and not after another, at which all is free; null where there is none.</summary>
     public int? FirstFrom(int activity, int from, int to)

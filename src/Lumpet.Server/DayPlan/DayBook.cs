@@ -97,6 +97,7 @@ internal sealed record DayBook(
             clock.MinuteOf(day.PlusDays(1).AtMidnight()))
         {
             OpenCPerTray = bakery.OpenCPerTray,
+            Room = bakery.Room,
             OvensWatched = [.. worked.Select(one => Shift(one.Shift, one.Start, 0, one.Shift.LengthMin)).OrderBy(shift => shift.StartMin)],
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };

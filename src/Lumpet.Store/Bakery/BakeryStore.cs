@@ -19,6 +19,7 @@ public static class BakeryStore
         var row = connection.QuerySingleOrDefault<Row>(
             """
             SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin, spare_min AS spareMin, open_c_per_tray AS openCPerTray, days_ahead AS daysAhead,
+                   bench_places AS benchPlaces, burners, rack_trays AS rackTrays, fridge_trays AS fridgeTrays, fridge_kg AS fridgeKg, freezer_trays AS freezerTrays, freezer_kg AS freezerKg,
                    mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest, cups, handles_stated AS handlesStated
             FROM bakery
             """);
@@ -46,6 +47,16 @@ public static class BakeryStore
         {
             OpenCPerTray = (int)row.OpenCPerTray,
             DaysAhead = (int)row.DaysAhead,
+            Room = new KitchenRoom
+            {
+                BenchPlaces = (int?)row.BenchPlaces,
+                Burners = (int?)row.Burners,
+                RackTrays = (int?)row.RackTrays,
+                FridgeTrays = (int?)row.FridgeTrays,
+                FridgeKilograms = (int?)row.FridgeKg,
+                FreezerTrays = (int?)row.FreezerTrays,
+                FreezerKilograms = (int?)row.FreezerKg,
+            },
             SpecialDates = [.. connection.Query<DateRow>("SELECT date, words FROM special_date ORDER BY date").Select(special => new SpecialDate(LocalDatePattern.Iso.Parse(special.Date).Value, special.Words, On(special.Date)))],
             Handles = row.HandlesStated == 1 ? [.. connection.Query<string>("SELECT allergen FROM bakery_handles ORDER BY allergen")] : null,
         };
@@ -62,7 +73,8 @@ public static class BakeryStore
     internal static long BitOf(IsoDayOfWeek day) => 1L << ((int)day - 1);
 
     private sealed record Row(
-        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, long OpenCPerTray, long DaysAhead, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
+        string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, long OpenCPerTray, long DaysAhead,
+        long? BenchPlaces, long? Burners, long? RackTrays, long? FridgeTrays, long? FridgeKg, long? FreezerTrays, long? FreezerKg, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
 
     private sealed record ShiftRow(long Id, string? Date, long? Weekdays, string Name, long StartMinute, long LengthMin, long? People);
 

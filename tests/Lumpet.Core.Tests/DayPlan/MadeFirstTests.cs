@@ -19,7 +19,7 @@ public sealed class MadeFirstTests
     private const int Early = 1170;
     private const int Late = 1320;
 
-    private static readonly Ingredient Curd = Made(
+    internal static readonly Ingredient Curd = Made(
         "curd", 6000, new Span(0, 0, 5760), [Line("sugar", 400), Line("egg", 350), Line("butter", 250)], Work("cook", Station.Pot, 20, 5), Wait("cool", Station.Cold, 120, 180, 1440));
 
     private static readonly Ingredient Puree = Made(
@@ -28,9 +28,9 @@ public sealed class MadeFirstTests
     private static readonly Ingredient Praline = Made(
         "praline", 3000, new Span(0, 0, 20000), [Line("nuts", 500), Line("sugar", 500)], Work("caramel", Station.Pot, 15, 4), Wait("cool", Station.Rack, 30, 45, 600), Work("grind", Station.Bench, 5, 3));
 
-    private static readonly Product CurdPie = Filled("curdy", Of(Curd, 700), Line("milk", 279));
+    internal static readonly Product CurdPie = Filled("curdy", Of(Curd, 700), Line("milk", 279));
 
-    private static readonly Product PureePie = Filled("pureed", Of(Puree, 600), Line("egg", 150), Line("milk", 229));
+    internal static readonly Product PureePie = Filled("pureed", Of(Puree, 600), Line("egg", 150), Line("milk", 229));
 
     private static Step Roast => new("roast", "Roast", Station.Oven, null, [new BakeStage(180, 90, 110)], null, null, false, "soft", "") { Bakes = BakeOf.Preparation };
 
@@ -42,9 +42,9 @@ public sealed class MadeFirstTests
         },
     };
 
-    private static RecipeLine Of(Ingredient made, double grams) => new(made, "", Yield.Whole, Mass.FromGrams(grams));
+    internal static RecipeLine Of(Ingredient made, double grams) => new(made, "", Yield.Whole, Mass.FromGrams(grams));
 
-    private static Product Filled(string id, params RecipeLine[] lines) => Custard.Filled(lines) with { Id = id, Name = id };
+    internal static Product Filled(string id, params RecipeLine[] lines) => Custard.Filled(lines) with { Id = id, Name = id };
 
     [Fact]
     public void What_two_products_take_is_one_pot_made_before_the_first_of_them()
