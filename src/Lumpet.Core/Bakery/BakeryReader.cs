@@ -60,9 +60,8 @@ public static class BakeryReader
         ShiftReader.Write(bakery.SpecialDates),
         Write(bakery.Room));
 
-    private static RoomDraft? Write(KitchenRoom room) => room.IsCounted
-        ? new RoomDraft(room.BenchPlaces, room.Burners, room.RackTrays, room.FridgeTrays, room.FridgeKilograms, room.FreezerTrays, room.FreezerKilograms)
-        : null;
+    private static RoomDraft Write(KitchenRoom room) =>
+        new(room.BenchPlaces, room.Burners, room.RackTrays, room.FridgeTrays, room.FridgeKilograms, room.FreezerTrays, room.FreezerKilograms);
 
     /// <summary>A bakery to begin with: one oven, two shifts, one common pan. Its figures are common practice, no source.</summary>
     /// <param name="zone">Id of the time zone to suggest.</param>
@@ -80,7 +79,8 @@ public static class BakeryReader
         [new OvenDraft("Oven", 4, 60, 280, 8, 4, 0)],
         [PanReader.Write(Pan.Round("23", "23 cm", Length.FromCentimetres(23), Length.FromCentimetres(19.5), Length.FromCentimetres(3.5), Length.FromCentimetres(1), 4))],
         Naming.Of(CupCustom.UnitedStates),
-        DaysAhead: BakeryRecord.UsualDaysAhead);
+        DaysAhead: BakeryRecord.UsualDaysAhead,
+        Room: new RoomDraft());
 
     private static DateTimeZone? Zone(FieldChecks checks, string? id)
     {

@@ -1,11 +1,8 @@
-using Lumpet.Core.Steps;
-
 namespace Lumpet.Core.DayPlan;
 
-/// <summary>What crew, ovens, cold and pick-ups are drawn on together: the time in which anything is done, and how full the cold is.</summary>
+/// <summary>What crew, ovens, room and pick-ups are drawn on together: the time in which anything is done.</summary>
 /// <param name="Blocks">Stretches of time in which someone works or an oven is on; what lies between is not drawn.</param>
-/// <param name="Cold">How many pies lie in the cold, from each minute on; the last is 0.</param>
-public sealed record DayAxis(IReadOnlyList<AxisBlock> Blocks, IReadOnlyList<ColdLevel> Cold)
+public sealed record DayAxis(IReadOnlyList<AxisBlock> Blocks)
 {
     // A shorter pause is drawn as it is.
     private const int LongestPauseMin = 90;
@@ -26,19 +23,7 @@ public sealed record DayAxis(IReadOnlyList<AxisBlock> Blocks, IReadOnlyList<Cold
             else blocks.Add(one);
         }
 
-        return new DayAxis(blocks, [.. Levels(day)]);
-    }
-
-    private static IEnumerable<ColdLevel> Levels(PlannedDay day)
-    {
-        var pies = 0;
-        foreach (var minute in day.Tasks.Where(task => task.Kind == TaskKind.Wait && task.Station == Station.Cold && task.Pies > 0)
-            .SelectMany(task => new[] { (At: task.StartMin, task.Pies), (At: task.EndMin, Pies: -task.Pies) }).GroupBy(change => change.At).OrderBy(group => group.Key))
-        {
-            if (minute.Sum(change => change.Pies) is var change && change == 0) continue;
-            pies += change;
-            yield return new ColdLevel(minute.Key, pies);
-        }
+        return new DayAxis(blocks);
     }
 }
 
@@ -46,8 +31,3 @@ public sealed record DayAxis(IReadOnlyList<AxisBlock> Blocks, IReadOnlyList<Cold
 /// <param name="FromMin">First minute.</param>
 /// <param name="ToMin">Minute after the last.</param>
 public sealed record AxisBlock(int FromMin, int ToMin);
-
-/// <summary>So many pies lie in the cold from a minute on.</summary>
-/// <param name="AtMin">The minute.</param>
-/// <param name="Pies">How many.</param>
-public sealed record ColdLevel(int AtMin, int Pies);

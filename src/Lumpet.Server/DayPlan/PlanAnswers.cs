@@ -136,13 +136,24 @@ public sealed record BlockAnswer(Moment From, Moment To, IReadOnlyList<Moment> H
 
 /// <summary>What crew, ovens, cold and pick-ups are drawn on together.</summary>
 /// <param name="Blocks">Stretches of time in which something is done, one after another; empty where nothing is.</param>
-/// <param name="Cold">How many pies lie in the cold from each moment on.</param>
-public sealed record AxisAnswer(IReadOnlyList<BlockAnswer> Blocks, IReadOnlyList<ColdAnswer> Cold);
+/// <param name="Rooms">How full the places are that trays, tubs and people take.</param>
+public sealed record AxisAnswer(IReadOnlyList<BlockAnswer> Blocks, IReadOnlyList<RoomAnswer> Rooms);
 
-/// <summary>So many pies lie in the cold from a moment on.</summary>
+/// <summary>How full a place of the kitchen is.</summary>
+/// <param name="Place">Which: "bench", "burners", "racks", "fridgeTrays", "fridgeTubs", "freezerTrays" or "freezerTubs".</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Unit">What is counted: "trays", "kg", "people" or "pots".</param>
+/// <param name="Room">How much there is; null where nobody has counted it.</param>
+/// <param name="Most">The most in use at once.</param>
+/// <param name="MostAt">When.</param>
+/// <param name="Levels">How much is in use from each moment on; the last is 0.</param>
+/// <param name="Full">For how long it is full, in words; empty where it never is.</param>
+public sealed record RoomAnswer(string Place, string Name, string Unit, double? Room, double Most, Moment MostAt, IReadOnlyList<RoomLevelAnswer> Levels, string Full);
+
+/// <summary>So much is in use from a moment on.</summary>
 /// <param name="At">The moment.</param>
-/// <param name="Pies">How many.</param>
-public sealed record ColdAnswer(Moment At, int Pies);
+/// <param name="Amount">How much, in the place's unit.</param>
+public sealed record RoomLevelAnswer(Moment At, double Amount);
 
 /// <summary>An oven over time.</summary>
 /// <param name="Id">Its id.</param>

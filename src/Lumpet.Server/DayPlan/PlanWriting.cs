@@ -31,7 +31,7 @@ internal static class PlanWriting
             [.. DayRibbon.Of(plan).Select(stretch => new RibbonAnswer(stretch.Phase, book.Clock.At(stretch.StartMin), book.Clock.At(stretch.EndMin), stretch.Celsius))],
             now >= from && now <= to ? book.Clock.At(now) : null,
             OvenDrawing.Of(book, plan),
-            Axis(book, DayAxis.Of(plan)),
+            Axis(book, plan),
             [.. plan.Tasks.Select(task => Task(book, plan, task))],
             plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin, PlanSentence.There(book.Snapshot.Shifts, plan.Fates), [.. CrewRota.Of(plan).Select(line => (IReadOnlyList<string>)[.. line.Tasks.Select(task => task.Id)])]),
             plan.IsSettled,
@@ -42,9 +42,9 @@ internal static class PlanWriting
             []);
     }
 
-    private static AxisAnswer Axis(DayBook book, DayAxis axis) => new(
-        [.. axis.Blocks.Select(block => new BlockAnswer(book.Clock.At(block.FromMin), book.Clock.At(block.ToMin), book.Clock.Hours(block.FromMin, block.ToMin)))],
-        [.. axis.Cold.Select(level => new ColdAnswer(book.Clock.At(level.AtMin), level.Pies))]);
+    private static AxisAnswer Axis(DayBook book, PlannedDay plan) => new(
+        [.. DayAxis.Of(plan).Blocks.Select(block => new BlockAnswer(book.Clock.At(block.FromMin), book.Clock.At(block.ToMin), book.Clock.Hours(block.FromMin, block.ToMin)))],
+        RoomLevelWords.Drawn(book, plan));
 
     private static ArrangementAnswer Arrangement(DayBook book)
     {

@@ -87,14 +87,11 @@ public sealed class CrewTests
     }
 
     [Fact]
-    public void The_axis_holds_all_that_is_done_and_counts_the_pies_in_the_cold()
+    public void The_axis_holds_all_that_is_done()
     {
         var plan = Planned(3);
         var axis = DayAxis.Of(plan);
         Assert.All(plan.Tasks.Where(task => task.Kind != TaskKind.Wait), task => Assert.Single(axis.Blocks, block => block.FromMin <= task.StartMin && task.EndMin <= block.ToMin));
         Assert.All(axis.Blocks.Zip(axis.Blocks.Skip(1)), pair => Assert.True(pair.Second.FromMin - pair.First.ToMin > 90));
-        Assert.Equal(0, axis.Cold[^1].Pies);
-        foreach (var level in axis.Cold)
-            Assert.Equal(plan.Tasks.Where(task => task is { Kind: TaskKind.Wait, Station: Core.Steps.Station.Cold } && task.StartMin <= level.AtMin && level.AtMin < task.EndMin).Sum(task => task.Pies), level.Pies);
     }
 }

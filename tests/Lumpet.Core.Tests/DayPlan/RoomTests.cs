@@ -94,6 +94,29 @@ public sealed class RoomTests
         Assert.Contains(plan.Troubles, trouble => trouble.Mend.With(minute => $"{minute}").Contains(more, StringComparison.Ordinal));
     }
 
+    [Fact]
+    public void The_levels_say_what_is_in_use_at_every_minute_and_for_how_long_a_place_is_full()
+    {
+        var most = Most(Free, RoomPlace.Racks);
+        var levels = RoomLevels.Of(Free, new KitchenRoom { RackTrays = most });
+        Assert.Equal(Enum.GetValues<RoomPlace>(), levels.Select(one => one.Place));
+        foreach (var one in levels)
+        {
+            Assert.Equal(0, one.Levels[^1].Amount);
+            Assert.Equal(Most(Free, one.Place), one.Most);
+            Assert.All(one.Levels, level => Assert.Equal(Free.Room.Where(use => use.Place == one.Place && use.FromMin <= level.AtMin && level.AtMin < use.ToMin).Sum(use => use.Amount), level.Amount));
+            Assert.Equal(one.Place == RoomPlace.Racks ? most : null, one.Room);
+        }
+
+        // In trays: of every minute's trays on the racks as the list of tasks has them.
+        int OnRacks(int minute) => Free.Tasks.Where(task => task is { Kind: TaskKind.Wait, Station: Station.Rack, LotId: not null } && task.StartMin <= minute && minute < task.EndMin).Sum(task => (task.Pies + 3) / 4)
+            + (Free.Tasks.Any(task => task is { IsMadeFirst: true, Kind: TaskKind.Wait, Station: Station.Rack, StepId: "cool" } && task.StartMin <= minute && minute < task.EndMin) ? 2 : 0);
+        var racks = levels.Single(one => one.Place == RoomPlace.Racks);
+        var minutes = Enumerable.Range(0, 1500).Where(minute => OnRacks(minute) == most).ToArray();
+        Assert.Equal((minutes.Length, minutes[0], minutes[0]), (racks.FullMin, racks.FullFromMin, racks.MostAtMin));
+        Assert.Equal((0, null), (levels[0].FullMin, levels[0].FullFromMin));
+    }
+
     private static readonly Gen<DaySnapshot> AnyDay = Gen.Select(
         Gen.Select(Gen.Int[0, 4], Gen.Int[1, 20], Gen.Int[80, 130]).Array[1, 3],
         Gen.Int[0, 4],

@@ -1104,8 +1104,8 @@ export interface components {
         AxisAnswer: {
             /** @description Stretches of time in which something is done, one after another; empty where nothing is. */
             blocks: components["schemas"]["BlockAnswer"][];
-            /** @description How many pies lie in the cold from each moment on. */
-            cold: components["schemas"]["ColdAnswer"][];
+            /** @description How full the places are that trays, tubs and people take. */
+            rooms: components["schemas"]["RoomAnswer"][];
         };
         /** @description What a school changes of the bake of the filled pie. */
         BakeMarks: {
@@ -1203,6 +1203,7 @@ export interface components {
             daysAhead?: null | number;
             /** @description Dates on which other shifts are worked, or none; null for none. */
             specialDates?: null | components["schemas"]["SpecialDateDraft"][];
+            room?: null | components["schemas"]["RoomDraft"];
         };
         /** @description A batch. */
         BatchAnswer: {
@@ -1408,16 +1409,6 @@ export interface components {
             /** @description Its id; null of a new one. */
             id: null | string;
             draft: null | components["schemas"]["ProductDraft"];
-        };
-        /** @description So many pies lie in the cold from a moment on. */
-        ColdAnswer: {
-            /** @description The moment. */
-            at: components["schemas"]["Moment"];
-            /**
-             * Format: int32
-             * @description How many.
-             */
-            pies: number;
         };
         /** @description A line of either. */
         ComparedAnswer: {
@@ -3760,6 +3751,79 @@ export interface components {
              * @description Temperature it is drawn in.
              */
             celsius: number;
+        };
+        /** @description How full a place of the kitchen is. */
+        RoomAnswer: {
+            /** @description Which: "bench", "burners", "racks", "fridgeTrays", "fridgeTubs", "freezerTrays" or "freezerTubs". */
+            place: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What is counted: "trays", "kg", "people" or "pots". */
+            unit: string;
+            /**
+             * Format: double
+             * @description How much there is; null where nobody has counted it.
+             */
+            room: null | number;
+            /**
+             * Format: double
+             * @description The most in use at once.
+             */
+            most: number;
+            /** @description When. */
+            mostAt: components["schemas"]["Moment"];
+            /** @description How much is in use from each moment on; the last is 0. */
+            levels: components["schemas"]["RoomLevelAnswer"][];
+            /** @description For how long it is full, in words; empty where it never is. */
+            full: string;
+        };
+        /** @description Room as described; what is null is not counted, and limits nothing. */
+        RoomDraft: {
+            /**
+             * Format: int32
+             * @description How many people have a place at the bench at once.
+             */
+            benchPlaces?: null | number;
+            /**
+             * Format: int32
+             * @description How many pots can be on the fire at once.
+             */
+            burners?: null | number;
+            /**
+             * Format: int32
+             * @description Trays that the cooling racks hold.
+             */
+            rackTrays?: null | number;
+            /**
+             * Format: int32
+             * @description Trays that the fridge holds.
+             */
+            fridgeTrays?: null | number;
+            /**
+             * Format: int32
+             * @description Kilograms of dough and tubs that the fridge holds beside its trays.
+             */
+            fridgeKg?: null | number;
+            /**
+             * Format: int32
+             * @description Trays that the freezer holds.
+             */
+            freezerTrays?: null | number;
+            /**
+             * Format: int32
+             * @description Kilograms of dough and tubs that the freezer holds beside its trays.
+             */
+            freezerKg?: null | number;
+        };
+        /** @description So much is in use from a moment on. */
+        RoomLevelAnswer: {
+            /** @description The moment. */
+            at: components["schemas"]["Moment"];
+            /**
+             * Format: double
+             * @description How much, in the place's unit.
+             */
+            amount: number;
         };
         /** @description A product scaled to a pan and a count. */
         ScaleAnswer: {

@@ -12,8 +12,7 @@
 
 <p class="small mt-1">
   {today.isPlanning ? 'Planning…' : plan.note}
-  {#each plan.beside as words (words)}{words}
-  {/each}
+  {#each plan.beside as words (words)}{` ${words}`}{/each}
   {#if plan.arrangement.words && !today.isAsking}<strong>Arranged for this day: {plan.arrangement.words}.</strong>{/if}
 </p>
 {#if today.isSettling && !today.isPlanning}

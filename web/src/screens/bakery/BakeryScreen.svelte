@@ -11,6 +11,7 @@
   import KindField from '../../parts/KindField.svelte'
   import OvenFields from './OvenFields.svelte'
   import PanFields from './PanFields.svelte'
+  import RoomFields from './RoomFields.svelte'
   import ShiftFields from './ShiftFields.svelte'
 
   let description = $state<Schemas['BakeryDescription']>()
@@ -153,6 +154,7 @@
 
     <ShiftFields bind:draft={description.draft} {failure} />
     <OvenFields bind:draft={description.draft} {failure} />
+    {#if draft.room}<RoomFields bind:room={draft.room} {failure} />{/if}
     <fieldset class="fields">
       <legend><h2>What this kitchen handles</h2></legend>
       <p class="small w-full">

@@ -16,14 +16,19 @@
   )
   const axis = $derived(axisOf(plan))
   const heat = $derived(heatOf(plan))
-  const cold = $derived(
-    plan.axis.cold.map((level, at) => ({
-      from: level.at.min,
-      to: plan.axis.cold[at + 1]?.at.min ?? level.at.min,
-      pies: level.pies,
+  const rooms = $derived(
+    plan.axis.rooms.map((room) => ({
+      ...room,
+      // Full is as high as the row; what is not counted is drawn against its own most.
+      height: room.room ?? room.most,
+      levels: room.levels.map((level, at) => ({
+        from: level.at.min,
+        to: room.levels[at + 1]?.at.min ?? level.at.min,
+        amount: level.amount,
+      })),
     })),
   )
-  const coldMost = $derived(Math.max(1, ...cold.map((level) => level.pies)))
+  const places = { bench: 'warm', burners: 'warm', racks: 'warm' } as Record<string, string>
 
   // A tag of fewer parts in a hundred holds no word that can be read.
   const leastToRead = 2
@@ -36,7 +41,7 @@
     clock: axis.clock(minute),
     hands: lines.map((line) => line.find((task) => task.start.min <= minute && minute < task.end.min)),
     ovens: heat.map((oven) => oven.stretches.find((stretch) => stretch.from <= minute && minute < stretch.to)),
-    cold: cold.findLast((level) => level.from <= minute)?.pies ?? 0,
+    rooms: rooms.map((room) => room.levels.findLast((level) => level.from <= minute)?.amount ?? 0),
   })
   const place = (from: number, to: number) => `left:${axis.at(from)}%;width:${axis.at(to) - axis.at(from)}%`
 
@@ -50,7 +55,9 @@
   <div class="names" aria-hidden="true">
     {#each lines.keys() as at (at)}<span class="crew">Hands {at + 1}</span>{/each}
     {#each heat as oven (oven.id)}<span class="oven">{oven.name}</span>{/each}
-    <span class="cold">In the cold</span>
+    {#each rooms as room (room.place)}<span class="room"
+        >{room.name} {room.most}{room.room === null ? '' : ` of ${room.room}`} {room.unit}</span
+      >{/each}
     <span class="ends">Pick-ups</span>
   </div>
   <div class="times" role="presentation" onpointermove={point} onpointerdown={point}>
@@ -81,11 +88,17 @@
         {/each}
       </div>
     {/each}
-    <div class="row cold">
-      {#each cold as level (level.from)}
-        <span class="level" style="{place(level.from, level.to)};height:{(level.pies / coldMost) * 100}%"></span>
-      {/each}
-    </div>
+    {#each rooms as room (room.place)}
+      <div class="row room {places[room.place] ?? 'cold'}" class:counted={room.room !== null} title={room.full}>
+        {#each room.levels as level (level.from)}
+          <span
+            class="level"
+            class:full={room.room !== null && level.amount >= (room.room ?? 0)}
+            style="{place(level.from, level.to)};height:{(level.amount / room.height) * 100}%"
+          ></span>
+        {/each}
+      </div>
+    {/each}
     <div class="row ends">
       {#each plan.waves as wave (wave.pickUp.min)}
         <span
@@ -115,14 +128,14 @@
     {#each now.hands as task, at (at)}<span>{at + 1}: {task ? `${task.name} (${task.about})` : 'free'}</span>{/each}
     {#each heat as oven, at (oven.id)}<span>{oven.name} {now.ovens[at] ? `${now.ovens[at].celsius} °C` : 'off'}</span
       >{/each}
-    <span>{now.cold} {now.cold === 1 ? 'pie' : 'pies'} in the cold</span>
+    {#each rooms as room, at (room.place)}<span>{room.name} {now.rooms[at]} {room.unit}</span>{/each}
   </p>
 </section>
 
 <style>
   .day-axis {
     display: grid;
-    grid-template-columns: 6.2rem 1fr;
+    grid-template-columns: 9.2rem 1fr;
     margin-top: 1rem;
   }
 
@@ -163,9 +176,9 @@
     line-height: 1.3rem;
   }
 
-  .cold {
-    height: 2.2rem;
-    line-height: 2.2rem;
+  .room {
+    height: 1.7rem;
+    line-height: 1.7rem;
   }
 
   .ends {
@@ -221,6 +234,18 @@
     background: #9db8c4;
   }
 
+  .warm .level {
+    background: #cbb994;
+  }
+
+  .level.full {
+    background-image: repeating-linear-gradient(135deg, transparent 0 3px, var(--color-base-content) 3px 4px);
+  }
+
+  .room.counted {
+    border-top: 1px dashed var(--color-soft);
+  }
+
   .end {
     position: absolute;
     white-space: nowrap;
@@ -255,6 +280,12 @@
     font-style: normal;
     font-size: 0.75rem;
     color: var(--color-soft);
+  }
+
+  @media (max-width: 900px) {
+    .hour:nth-child(even) i {
+      display: none;
+    }
   }
 
   .gap {

@@ -39,6 +39,9 @@
       {plan.hands.at.clock}; {plan.hands.there || 'nobody has said how many are there, so they limit nothing'}.
     </p>
   {/if}
+  {#each plan.axis.rooms.filter((room) => room.full) as room (room.place)}
+    <p class="small">{room.full}</p>
+  {/each}
 
   {#if plan.troubles.length > 0}
     <Troubles troubles={plan.troubles} />
