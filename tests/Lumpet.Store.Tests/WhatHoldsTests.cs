@@ -83,6 +83,21 @@ public sealed class WhatHoldsTests : IDisposable
     }
 
     [Fact]
+    public void Room_is_kept_and_what_is_not_counted_stays_so()
+    {
+        using var connection = Database.Open();
+        var (bakery, pans) = (BakeryStore.Find(connection)!, RecipeStore.Pans(connection));
+        foreach (var room in new[] { new KitchenRoom { BenchPlaces = 1, Burners = 2, RackTrays = 3, FridgeTrays = 4, FridgeKilograms = 5, FreezerTrays = 6, FreezerKilograms = 7 }, KitchenRoom.Uncounted, bakery.Room })
+        {
+            Assert.Equal(ChangeOutcome.Done, Database.Write(transaction => BakeryWriter.Save(transaction, bakery with { Room = room }, pans, BakeryWriter.Version(transaction.Connection))).Outcome);
+            using var after = Database.Open();
+            Assert.Equal(room, BakeryStore.Find(after)!.Room);
+        }
+
+        Refused(transaction => transaction.Connection.Execute("UPDATE bakery SET rack_trays = 0"));
+    }
+
+    [Fact]
     public void A_recipe_is_written_anew_while_orders_name_its_sizes()
     {
         using var connection = Database.Open();

@@ -38,7 +38,7 @@ internal sealed class CrewWork
         (this.snapshot, this.calendar) = (snapshot, calendar);
         // What comes too late already stays where that is said of it.
         this.letGo = mixed.Where(one => one.Short > 0).Select(one => Owner(one.Batch)).Concat(made.Where(one => one.Short > 0).Select(one => one.Batch.Id)).Concat(letGo).ToHashSet();
-        resources = new CrewResources(snapshot, [.. made.Where(one => !this.letGo.Contains(one.Batch.Id)).SelectMany(FromTheOven)]);
+        resources = new CrewResources(snapshot);
         parcelsOf = parcels.ToLookup(parcel => parcel.Work.Lot.Id, Owner);
         foreach (var parcel in parcels) Add(parcel);
         foreach (var one in mixed) Add(one);
@@ -54,7 +54,8 @@ internal sealed class CrewWork
         Problem = new ScheduleProblem(
             [.. activities.Select(one => one with { WishMin = one.WishMin - originMin, EarliestMin = one.EarliestMin - originMin, LatestMin = one.LatestMin == ScheduleProblem.MostMinutes ? one.LatestMin : one.LatestMin - originMin })],
             lags,
-            resources.From(originMin)) { Holds = holds };
+            resources.From(originMin))
+        { Holds = holds };
     }
 
     /// <summary>The start of a task; null where it is not part of this or found no place.</summary>
@@ -238,6 +239,17 @@ internal sealed class CrewWork
 
             before = next;
         }
+
+        // What cools on the racks after its last bake has no work after it that would end that: it stands there as long as it should.
+        var last = one.Steps.Last(step => step.Step.Wait is null);
+        if (resources.Of(RoomPlace.Racks) is not { } racks || !last.Step.IsBake) return;
+        foreach (var (_, wait) in RoomOfDay.WaitsWithin(one).Where(pair => pair.Before == last && pair.Wait.Step.Station == Station.Rack))
+            Add(one.Batch.Id, $"{wait.Step.Name}, {one.Batch.About}", one.Batch.LotIds, DayTasks.Id(one.Batch, wait.Step.Id), new Activity(string.Empty, Math.Max(wait.EndMin - wait.StartMin, wait.Step.Wait!.Aim), wait.StartMin, [new Need(racks, one.Batch.How.Batches.TraysFor(one.Batch.Weighed))])
+            {
+                EarliestMin = wait.StartMin,
+                LatestMin = wait.StartMin,
+                Weight = Math.Max(1, one.Batch.Uses.Sum(use => use.Pies)),
+            });
     }
 
     /// <summary>Ties a batch to what takes of it.</summary>
@@ -247,14 +259,6 @@ internal sealed class CrewWork
         Tie(byTask[DayTasks.Id(one.Batch, worked[^1].Id)], gaps[^1].Least, gaps[^1].Most, one.Batch.NeededMin, one.Batch.Uses.Select(use => ((string?)use.TaskId, use.NeededMin)));
         if (letGo.Contains(one.Batch.Id)) return;
         foreach (var place in RoomOfDay.Kept(one)) Lie(place, byTask[DayTasks.Id(one.Batch, worked[^1].Id)], one.Batch.Uses.Select(use => ((string?)use.TaskId, use.Wanted.Grams)));
-    }
-
-    /// <summary>What cools on the racks after the last bake of a batch, with no work after it that would end that.</summary>
-    private static IEnumerable<RoomUse> FromTheOven(MadeBatch one)
-    {
-        var last = one.Steps.Last(step => step.Step.Wait is null);
-        return RoomOfDay.WaitsWithin(one).Where(pair => pair.Before == last && last.Step.IsBake && pair.Wait.Step.Station == Station.Rack)
-            .Select(pair => new RoomUse(RoomPlace.Racks, one.Batch.How.Batches.TraysFor(one.Batch.Weighed), pair.Wait.StartMin, pair.Wait.EndMin));
     }
 
     /// <summary>What is taken of a batch comes after it; it waits no longer than it keeps for what takes it first.</summary>

@@ -61,7 +61,7 @@ internal sealed class PlanShelf(Planning planning) : IDisposable
     /// <param name="time">How much time it is given.</param>
     /// <param name="waiting">Ends when whoever asks is gone.</param>
     /// <exception cref="PlanStumblesException">Something that is ordered cannot be planned; it is named.</exception>
-    /// <exception cref="UnsoundPlanException">What was found breaks a rule of the ovens.</exception>
+    /// <exception cref="UnsoundPlanException">What was found breaks a rule.</exception>
     /// <exception cref="OperationCanceledException">Whoever asked is gone.</exception>
     public async Task<PlannedDay> PlanAsync(DayBook book, PlanTime time, CancellationToken waiting)
     {

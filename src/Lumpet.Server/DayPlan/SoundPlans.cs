@@ -7,7 +7,7 @@ namespace Lumpet.Server.DayPlan;
 /// <summary>How a day is planned: what is asked, with how much work, how long someone waits, and whom to tell how far it is.</summary>
 internal delegate PlannedDay Planning(DaySnapshot snapshot, int effort, Patience patience, IProgress<double> progress);
 
-/// <summary>Plans days, and lets nothing pass that breaks a rule of the ovens, of the crew or of what follows what: the checkers look at every plan, and know nothing of how it was found.</summary>
+/// <summary>Plans days, and lets nothing pass that breaks a rule of the ovens, the crew, the room or of what follows what: the checkers look at every plan, and know nothing of how it was found.</summary>
 internal static class SoundPlans
 {
     /// <summary>A plan that keeps every rule: where the one that was found does not, the first that is built.</summary>

@@ -24,7 +24,7 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
         var problem = exception switch
         {
             PlanStumblesException stumbles => Problem(409, $"This day cannot be planned: it stumbles over {stumbles.Message} Mend that recipe, or move its orders; every other day is planned as ever."),
-            UnsoundPlanException unsound => Problem(500, $"The plan that was found for this day breaks a rule of the ovens and is not shown ({unsound.Message}). Nothing was changed. Another number of pies or another pick-up may be planned well; whoever looks after Lumpet should be told."),
+            UnsoundPlanException unsound => Problem(500, $"The plan that was found for this day breaks a rule and is not shown ({unsound.Message}). Nothing was changed. Another number of pies or another pick-up may be planned well; whoever looks after Lumpet should be told."),
             BadHttpRequestException bad => FieldProblems.Of(Malformed(bad)).ProblemDetails,
             // The schema holds what must hold, whatever was checked before.
             SqliteException { SqliteErrorCode: Constraint } => Problem(409, "What is kept would not hold together with this, or someone else has just kept something that stands against it. Nothing was changed; look again."),

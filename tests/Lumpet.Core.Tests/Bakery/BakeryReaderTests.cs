@@ -48,6 +48,18 @@ public sealed class BakeryReaderTests
     }
 
     [Fact]
+    public void Room_comes_out_as_it_went_in_and_what_is_not_counted_limits_nothing()
+    {
+        var draft = Good with { Room = new RoomDraft(1, 2, 3, 4, 5, 6, 7) };
+        var (bakery, pans, faults) = BakeryReader.Read(draft);
+        Assert.Empty(faults);
+        Assert.Equal(new KitchenRoom { BenchPlaces = 1, Burners = 2, RackTrays = 3, FridgeTrays = 4, FridgeKilograms = 5, FreezerTrays = 6, FreezerKilograms = 7 }, bakery!.Room);
+        Assert.Equal(draft.Room, BakeryReader.Write(bakery, pans).Room);
+        Assert.True(bakery.Room.IsCounted);
+        Assert.False(BakeryReader.Read(Good with { Room = null }).Bakery!.Room.IsCounted);
+    }
+
+    [Fact]
     public void A_break_at_either_end_of_a_shift_leaves_the_rest()
     {
         var (bakery, _, faults) = BakeryReader.Read(Good with { Shifts = [Shift with { LengthMin = 120, Breaks = [new BreakDraft("00:00", 15), new BreakDraft("01:45", 15)] }] });
@@ -78,6 +90,13 @@ public sealed class BakeryReaderTests
         { "breaks that overlap", "shifts[0].breaks[1].start", Good with { Shifts = [Shift with { Breaks = [new BreakDraft("03:00", 30), new BreakDraft("03:29", 30)] }] } },
         { "nothing but a break", "shifts[0].breaks", Good with { Shifts = [Shift with { LengthMin = 60, Breaks = [new BreakDraft("00:00", 60)] }] } },
         { "a week ahead", "daysAhead", Good with { DaysAhead = 7 } },
+        { "no place at the bench", "room.benchPlaces", Good with { Room = new RoomDraft(BenchPlaces: 0) } },
+        { "a hundred burners", "room.burners", Good with { Room = new RoomDraft(Burners: 100) } },
+        { "racks below nothing", "room.rackTrays", Good with { Room = new RoomDraft(RackTrays: -4) } },
+        { "a fridge of a warehouse", "room.fridgeTrays", Good with { Room = new RoomDraft(FridgeTrays: 5001) } },
+        { "a fridge without weight", "room.fridgeKg", Good with { Room = new RoomDraft(FridgeKg: 0) } },
+        { "a freezer of a warehouse", "room.freezerTrays", Good with { Room = new RoomDraft(FreezerTrays: int.MaxValue) } },
+        { "a freezer of too much", "room.freezerKg", Good with { Room = new RoomDraft(FreezerKg: 20_001) } },
         { "no date", "specialDates[0].date", Good with { SpecialDates = [new SpecialDateDraft("24 December", null, [])] } },
         { "a date long ago", "specialDates[0].date", Good with { SpecialDates = [new SpecialDateDraft("1066-10-14", null, [])] } },
         { "a date twice", "specialDates[1].date", Good with { SpecialDates = [new SpecialDateDraft("2026-12-24", null, []), new SpecialDateDraft("2026-12-24", null, [])] } },

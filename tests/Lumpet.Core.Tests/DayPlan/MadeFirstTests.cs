@@ -22,7 +22,7 @@ public sealed class MadeFirstTests
     internal static readonly Ingredient Curd = Made(
         "curd", 6000, new Span(0, 0, 5760), [Line("sugar", 400), Line("egg", 350), Line("butter", 250)], Work("cook", Station.Pot, 20, 5), Wait("cool", Station.Cold, 120, 180, 1440));
 
-    private static readonly Ingredient Puree = Made(
+    internal static readonly Ingredient Puree = Made(
         "puree", 8000, new Span(0, 540, 4320), [Line("roots", 1000, 0.8)], Work("cut", Station.Bench, 5, 2), Roast, Wait("cool", Station.Rack, 30, 45, 120), Work("blend", Station.Bench, 8, 3));
 
     private static readonly Ingredient Praline = Made(

@@ -19,6 +19,10 @@ public sealed class RoomTests
     // Pies that are chilled in a freezer before they are baked.
     private static readonly Product Firm = Pear with { Id = "firm", Process = Pear.Process with { Steps = [.. Pear.Process.Steps.Select(step => step.Id == "firm" ? step with { Celsius = -18 } : step)] } };
 
+    // Nothing is done to it after it has cooled on the racks.
+    private static readonly Product Toasted = MadeFirstTests.Filled(
+        "toasted", MadeFirstTests.Of(MadeFirstTests.Puree with { Id = "toast", Name = "toast", Formula = MadeFirstTests.Puree.Formula! with { How = MadeFirstTests.Puree.Formula.How! with { Method = [.. MadeFirstTests.Puree.Formula.How!.Method.SkipLast(1)] } } }, 600), Line("milk", 379));
+
     private static readonly DaySnapshot Day = Crew(3, Snapshot(Order(Pear, 12, 1170), Order(Firm, 8, 1320), Order(MadeFirstTests.CurdPie, 8, 1170), Order(MadeFirstTests.PureePie, 8, 1320), Order(Frozen, 4, 1320)));
 
     private static readonly PlannedDay Free = DayPlanner.Plan(Day);
@@ -118,12 +122,12 @@ public sealed class RoomTests
     }
 
     private static readonly Gen<DaySnapshot> AnyDay = Gen.Select(
-        Gen.Select(Gen.Int[0, 4], Gen.Int[1, 20], Gen.Int[80, 130]).Array[1, 3],
+        Gen.Select(Gen.Int[0, 5], Gen.Int[1, 20], Gen.Int[80, 130]).Array[1, 3],
         Gen.Int[0, 4],
         Gen.Select(Gen.Int[0, 4], Gen.Int[0, 3], Gen.Int[0, 12], Gen.Int[0, 10], Gen.Int[0, 16], Gen.Int[0, 4])).Select((orders, people, room) =>
         {
             static int? Some(int count) => count == 0 ? null : count;
-            return Crew(people == 0 ? null : people + 1, Snapshot([.. orders.Select(one => Order(new[] { Pear, Custard, Firm, MadeFirstTests.CurdPie, MadeFirstTests.PureePie }[one.Item1], one.Item2, one.Item3 * 10))])) with
+            return Crew(people == 0 ? null : people + 1, Snapshot([.. orders.Select(one => Order(new[] { Pear, Custard, Firm, MadeFirstTests.CurdPie, MadeFirstTests.PureePie, Toasted }[one.Item1], one.Item2, one.Item3 * 10))])) with
             {
                 Room = new KitchenRoom { BenchPlaces = Some(room.Item1), Burners = Some(room.Item2), RackTrays = Some(room.Item3), FridgeTrays = Some(room.Item4), FridgeKilograms = Some(room.Item5), FreezerTrays = Some(room.Item6) },
             };
