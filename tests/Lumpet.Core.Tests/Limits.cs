@@ -45,6 +45,8 @@ internal static class Limits
             return [heading, .. Fields(first, $"{name}[].", changed => faults(Many(type, (object?[])[changed, .. list.Cast<object?>().Skip(1)], list.Count)))];
         }
 
+        // A part that is a record of its own: its fields one by one.
+        if (value is not null and not IEnumerable && type.GetMethod("<Clone>$") is not null) return [$"{name}:{Missing(faults)}", .. Fields(value, $"{name}.", changed => faults(changed))];
         return [$"{name}:{Missing(faults)}"];
     }
 

@@ -10,7 +10,7 @@ namespace Lumpet.Core.Tests.Baking;
 public sealed class EnumerationTests
 {
     private const int Close = 26;
-    private const int Problems = 60;
+    private const int Problems = 40;
 
     private static readonly int[] Celsius = [140, 145, 180, 200];
 

@@ -125,7 +125,7 @@ public sealed class RunningTrayTests
                 foreach (var tray in plan.Trays.Where(tray => tray.StartMin < minute))
                     Assert.Equal(tray.StartMin - minute, after.Trays.First(other => other.BakeId == tray.BakeId && other.Tray == tray.Tray).StartMin);
             },
-            iter: 60);
+            iter: 40);
 
     private static BakeProblem Some(int seed)
     {

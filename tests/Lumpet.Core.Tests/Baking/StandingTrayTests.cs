@@ -93,7 +93,7 @@ public sealed class StandingTrayTests
                 Assert.DoesNotContain(BakePlanChecker.Check(problem, whole).Faults, fault => fault.Rule != "cost");
                 Assert.Equal((second.Cost.OvenOnMin, second.Cost.SettingChanges, second.Cost.DoorOpenings), BakePlanChecker.Check(problem, whole).Cost is var cost ? (cost.OvenOnMin, cost.SettingChanges, cost.DoorOpenings) : default);
             },
-            iter: 40);
+            iter: 25);
 
     [Fact]
     public void A_minute_later_what_stands_still_stands() =>

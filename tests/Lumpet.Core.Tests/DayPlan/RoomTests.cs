@@ -134,7 +134,7 @@ public sealed class RoomTests
         });
 
     [Fact]
-    public void No_day_takes_more_room_than_there_is() => AnyDay.Sample(Holds, iter: 15);
+    public void No_day_takes_more_room_than_there_is() => AnyDay.Sample(Holds, iter: 10);
 
     private static void Holds(DaySnapshot day)
     {
