@@ -47,7 +47,7 @@ public sealed class AnyChangeTests : IDisposable
     [Fact]
     public async Task Whatever_is_kept_everything_still_answers()
     {
-        var most = Setting("LUMPET_REQUESTS", 900);
+        var most = Setting("LUMPET_REQUESTS", 600);
         using var counted = new CountedRequests();
         using var client = server.CreateDefaultClient(counted);
         var (stumbled, kept) = (new List<string>(), 0);
