@@ -3,6 +3,8 @@ namespace Lumpet.Core.Scheduling;
 /// <summary>How much of every resource is free at each minute, while a schedule is put together.</summary>
 internal sealed class ResourceUse
 {
+    private const int MostOnTheStack = 256;
+
     private readonly int[][] free;
     private readonly ScheduleProblem problem;
     private readonly Hold[][] holdsOf;
@@ -77,15 +79,16 @@ internal sealed class ResourceUse
     /// <summary>The first minute from which all of a side can be held until where it ends.</summary>
     private int FirstHeldFrom(int?[] starts, HeldSide side, int from)
     {
-        var profile = free[side.Resource];
-        var last = -1;
-        foreach (var other in side.Others) last = Math.Max(last, MinuteOf(starts, other) ?? -1);
-        for (var minute = Math.Min(profile.Length, last) - 1; minute >= Math.Max(0, from); minute--)
+        Span<(int Minute, int Amount)> ends = side.Others.Length <= MostOnTheStack ? stackalloc (int, int)[side.Others.Length] : new (int, int)[side.Others.Length];
+        ends = Placed(starts, side, ends);
+        var (profile, wanted) = (free[side.Resource], 0);
+        // From the last end back: between two of them as much is wanted at every minute.
+        for (var at = ends.Length - 1; at >= 0; at--)
         {
-            var wanted = 0;
-            for (var at = 0; at < side.Others.Length; at++)
-                if (MinuteOf(starts, side.Others[at]) > minute) wanted += side.Amounts[at];
-            if (profile[minute] < wanted) return minute + 1;
+            wanted += ends[at].Amount;
+            var until = Math.Max(Math.Max(0, from), at > 0 ? ends[at - 1].Minute : 0);
+            for (var minute = Math.Min(profile.Length, ends[at].Minute) - 1; minute >= until; minute--)
+                if (profile[minute] < wanted) return minute + 1;
         }
 
         return from;
@@ -94,18 +97,34 @@ internal sealed class ResourceUse
     /// <summary>The last minute until which all of a side can be held from where it begins.</summary>
     private int LastHeldTo(int?[] starts, HeldSide side, int to)
     {
-        var profile = free[side.Resource];
-        var first = int.MaxValue;
-        foreach (var other in side.Others) first = Math.Min(first, MinuteOf(starts, other) ?? int.MaxValue);
-        for (var minute = Math.Max(0, first); minute < Math.Min(profile.Length, to); minute++)
+        Span<(int Minute, int Amount)> ends = side.Others.Length <= MostOnTheStack ? stackalloc (int, int)[side.Others.Length] : new (int, int)[side.Others.Length];
+        ends = Placed(starts, side, ends);
+        var (profile, wanted) = (free[side.Resource], 0);
+        for (var at = 0; at < ends.Length; at++)
         {
-            var wanted = 0;
-            for (var at = 0; at < side.Others.Length; at++)
-                if (MinuteOf(starts, side.Others[at]) <= minute) wanted += side.Amounts[at];
-            if (profile[minute] < wanted) return minute;
+            wanted += ends[at].Amount;
+            var until = Math.Min(Math.Min(profile.Length, to), at + 1 < ends.Length ? ends[at + 1].Minute : int.MaxValue);
+            for (var minute = Math.Max(0, ends[at].Minute); minute < until; minute++)
+                if (profile[minute] < wanted) return minute;
         }
 
         return to;
+    }
+
+    /// <summary>The other ends of a side that have a place, with what is held there, in order of time.</summary>
+    private Span<(int Minute, int Amount)> Placed(int?[] starts, HeldSide side, Span<(int Minute, int Amount)> into)
+    {
+        var count = 0;
+        for (var at = 0; at < side.Others.Length; at++)
+        {
+            if (MinuteOf(starts, side.Others[at]) is not { } minute) continue;
+            // Few of them, nearly in order.
+            var to = count++;
+            for (; to > 0 && into[to - 1].Minute > minute; to--) into[to] = into[to - 1];
+            into[to] = (minute, side.Amounts[at]);
+        }
+
+        return into[..count];
     }
 
     /// <summary>What is held of one resource from an activity on, or until it.</summary>
