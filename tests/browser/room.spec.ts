@@ -17,10 +17,10 @@ test('room that is counted is kept to and drawn on the plan, and what cannot be 
   const axis = page.getByRole('region', { name: 'The day on one axis' })
   await expect(axis.getByText(/^Racks \d+ of 19 trays$/)).toBeVisible()
   // At the minute that is looked at, everyone and every place is told in words too.
-  await expect(axis.getByText(/^Racks \d+ trays$/)).toBeVisible()
+  await expect(axis.getByText(/^Racks \(trays\) \d+$/)).toBeVisible()
   await axis.getByRole('slider').focus()
   await page.keyboard.press('End')
-  await expect(axis.getByText('Racks 0 trays')).toBeVisible()
+  await expect(axis.getByText('Racks (trays) 0')).toBeVisible()
 
   await page.goto('/#/bakery')
   await racks.fill('20')

@@ -8,7 +8,7 @@ const press = (role, name) => (page) => page.getByRole(role, { name }).first().c
 // Name, address, height, and what is done before the picture is taken.
 const screens = [
   ['orders', '/orders', 800],
-  ['plan', '/plan', 1000, press('button', /^Roll, line/)],
+  ['plan', '/plan', 1000],
   ['ovens', '/ovens', 1180, press('button', /Load 2:/)],
   ['ovens-dark', '/ovens', 800, press('button', 'Dark')],
   ['dough', '/dough', 800],

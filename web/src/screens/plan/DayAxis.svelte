@@ -128,7 +128,7 @@
     {#each now.hands as task, at (at)}<span>{at + 1}: {task ? `${task.name} (${task.about})` : 'free'}</span>{/each}
     {#each heat as oven, at (oven.id)}<span>{oven.name} {now.ovens[at] ? `${now.ovens[at].celsius} °C` : 'off'}</span
       >{/each}
-    {#each rooms as room, at (room.place)}<span>{room.name} {now.rooms[at]} {room.unit}</span>{/each}
+    {#each rooms as room, at (room.place)}<span>{room.name} ({room.unit}) {now.rooms[at]}</span>{/each}
   </p>
 </section>
 
