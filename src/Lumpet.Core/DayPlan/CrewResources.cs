@@ -71,12 +71,14 @@ internal sealed class CrewResources
     {
         RoomPlace.Bench => amount == 1 ? "the one place at the bench is taken" : $"all {amount} places at the bench are taken",
         RoomPlace.Burners => amount == 1 ? "the one burner is in use" : $"all {amount} burners are in use",
-        RoomPlace.Racks => $"the racks are full ({amount} trays)",
-        RoomPlace.FridgeTrays => $"the fridge is full ({amount} trays)",
+        RoomPlace.Racks => $"the racks are full ({Trays(amount)})",
+        RoomPlace.FridgeTrays => $"the fridge is full ({Trays(amount)})",
         RoomPlace.FridgeTubs => $"the fridge has no room for more dough and tubs ({amount / 1000} kg)",
-        RoomPlace.FreezerTrays => $"the freezer is full ({amount} trays)",
+        RoomPlace.FreezerTrays => $"the freezer is full ({Trays(amount)})",
         _ => $"the freezer has no room for more dough and tubs ({amount / 1000} kg)",
     };
+
+    private static string Trays(int amount) => amount == 1 ? "1 tray" : $"{amount} trays";
 
     private sealed record TakenAmount(int Amount, int FromMin, int ToMin);
 

@@ -1,6 +1,7 @@
 using CsCheck;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Steps;
@@ -20,8 +21,9 @@ public sealed class RoomTests
     private static readonly Product Firm = Pear with { Id = "firm", Process = Pear.Process with { Steps = [.. Pear.Process.Steps.Select(step => step.Id == "firm" ? step with { Celsius = -18 } : step)] } };
 
     // Nothing is done to it after it has cooled on the racks.
-    private static readonly Product Toasted = MadeFirstTests.Filled(
-        "toasted", MadeFirstTests.Of(MadeFirstTests.Puree with { Id = "toast", Name = "toast", Formula = MadeFirstTests.Puree.Formula! with { How = MadeFirstTests.Puree.Formula.How! with { Method = [.. MadeFirstTests.Puree.Formula.How!.Method.SkipLast(1)] } } }, 600), Line("milk", 379));
+    private static readonly Ingredient Toast = MadeFirstTests.Puree with { Id = "toast", Name = "toast", Formula = MadeFirstTests.Puree.Formula! with { How = MadeFirstTests.Puree.Formula.How! with { Method = [.. MadeFirstTests.Puree.Formula.How!.Method.SkipLast(1)] } } };
+
+    private static readonly Product Toasted = MadeFirstTests.Filled("toasted", MadeFirstTests.Of(Toast, 600), Line("milk", 379));
 
     private static readonly DaySnapshot Day = Crew(3, Snapshot(Order(Pear, 12, 1170), Order(Firm, 8, 1320), Order(MadeFirstTests.CurdPie, 8, 1170), Order(MadeFirstTests.PureePie, 8, 1320), Order(Frozen, 4, 1320)));
 
@@ -119,6 +121,19 @@ public sealed class RoomTests
         var minutes = Enumerable.Range(0, 1500).Where(minute => OnRacks(minute) == most).ToArray();
         Assert.Equal((minutes.Length, minutes[0], minutes[0]), (racks.FullMin, racks.FullFromMin, racks.MostAtMin));
         Assert.Equal((0, null), (levels[0].FullMin, levels[0].FullFromMin));
+    }
+
+    [Fact]
+    public void Baked_parts_that_stand_on_the_racks_are_asked_whether_they_fit()
+    {
+        // 4 x 900 g are 3.6 kg: two trays, where the pies themselves are one. Nothing is done to them after the racks.
+        var day = Crew(4, Snapshot(Order(MadeFirstTests.Filled("full", MadeFirstTests.Of(Toast, 900), Line("milk", 79)), 4, 1320)));
+        Assert.Empty(DayPlanner.Plan(day with { Room = new KitchenRoom { RackTrays = 2 } }).Troubles);
+        var tooFew = day with { Room = new KitchenRoom { RackTrays = 1 } };
+        var plan = DayPlanner.Plan(tooFew);
+        Assert.Empty(DayPlanChecker.Check(tooFew, plan));
+        Assert.Equal(4, plan.Fates.Sum(fate => fate.Unfit));
+        Assert.Contains("the racks are full (1 tray)", plan.Troubles[0].What.With(minute => $"{minute}"), StringComparison.Ordinal);
     }
 
     private static readonly Gen<DaySnapshot> AnyDay = Gen.Select(

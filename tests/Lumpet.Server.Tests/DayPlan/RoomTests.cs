@@ -67,6 +67,6 @@ public sealed class RoomTests : IDisposable
     {
         await Describe("""{ "rackTrays": 1 }""");
         var (plan, _) = await Fair();
-        Assert.Contains(plan.GetProperty("troubles").EnumerateArray(), trouble => trouble.GetRawText().Contains("the racks are full (1 trays)", StringComparison.Ordinal));
+        Assert.Contains(plan.GetProperty("troubles").EnumerateArray(), trouble => trouble.GetRawText().Contains("the racks are full (1 tray)", StringComparison.Ordinal));
     }
 }
