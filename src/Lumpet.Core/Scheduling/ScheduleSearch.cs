@@ -25,6 +25,7 @@ internal sealed class ScheduleSearch
     private int?[] current;
     private long currentCost;
     private bool wanders;
+    private Packing packing;
 
     /// <summary>A search; nothing has a place yet.</summary>
     public ScheduleSearch(ScheduleProblem problem, int horizonMin, int seed, CancellationToken cancellation)
@@ -34,6 +35,16 @@ internal sealed class ScheduleSearch
         (current, Best) = ([.. starts], [.. starts]);
         (currentCost, BestCost) = (long.MaxValue, long.MaxValue);
     }
+
+    /// <summary>Where something is left out, room may be made by putting all close together rather than each at its wish.</summary>
+    private enum Packing
+    {
+        None,
+        Front,
+        Back,
+    }
+
+    private bool LeavesOut => currentCost is >= PerWeight and < long.MaxValue;
 
     /// <summary>The start of each in the best schedule; null where it has no place.</summary>
     public int?[] Best { get; private set; }
@@ -70,6 +81,7 @@ internal sealed class ScheduleSearch
         for (var step = 0; step < steps && BestCost > 0 && !cancellation.IsCancellationRequested; step++)
         {
             wanders = dice.In100(30);
+            packing = LeavesOut && dice.In100(40) ? dice.In100(50) ? Packing.Front : Packing.Back : Packing.None;
             if (dice.In100(20)) Reorder();
             else
             {
@@ -144,21 +156,26 @@ internal sealed class ScheduleSearch
         }
     }
 
-    private void PutIn(IReadOnlyList<int> order)
+    private void PutIn(List<int> order)
     {
         windows.Begin(starts);
+        // One that always finds a place may hold up more than it weighs: now and then it is asked last and binds nothing before.
+        int? last = LeavesOut && dice.In100(20) ? order[dice.Next(order.Count)] : null;
+        if (last is { } spared) windows.GiveUp(starts, spared);
         foreach (var at in order)
-        {
-            if (Place(at) is not { } start)
-            {
-                windows.GiveUp(starts, at);
-                continue;
-            }
+            if (at != last && !PutIn(at)) windows.GiveUp(starts, at);
+        if (last is null) return;
+        windows.Begin(starts);
+        PutIn(last.Value);
+    }
 
-            starts[at] = start;
-            use.Take(starts, at);
-            windows.Place(starts, at);
-        }
+    private bool PutIn(int activity)
+    {
+        if (Place(activity) is not { } start) return false;
+        starts[activity] = start;
+        use.Take(starts, activity);
+        windows.Place(starts, activity);
+        return true;
     }
 
     private int Somewhere()
@@ -174,7 +191,12 @@ internal sealed class ScheduleSearch
         if (from > to) return null;
         var one = problem.Activities[activity];
         // What is put where it costs least alone may stand in the way of more: now and then it goes elsewhere. What costs nothing is only soon.
-        var wish = Math.Clamp(one.WishMin + (wanders && one.PerMinLater > 0 && dice.In100(25) ? Somewhere() : 0), from, to);
+        var wish = packing switch
+        {
+            Packing.Front => from,
+            Packing.Back => to,
+            _ => Math.Clamp(one.WishMin + (wanders && one.PerMinLater > 0 && dice.In100(25) ? Somewhere() : 0), from, to),
+        };
         var (later, sooner) = (use.FirstFrom(activity, wish, to), use.LastUpTo(activity, wish, from));
         if (later is null || sooner is null) return later ?? sooner;
         return problem.CostOf(activity, later.Value) <= problem.CostOf(activity, sooner.Value) ? later : sooner;

@@ -109,9 +109,10 @@ public sealed class RunningTrayTests
 
     [Fact]
     public void A_plan_that_was_followed_for_a_while_is_planned_on_and_no_worse() =>
-        Gen.Select(Gen.Int[0, 400], Gen.Int[0, 300]).Sample(
-            (seed, minute) =>
+        Gen.Select(Gen.Int[0, 400], Gen.Int[0, 300]).SampleTheSame(
+            any =>
             {
+                var (seed, minute) = any;
                 var problem = Some(seed);
                 var plan = BakePlanner.Plan(problem, 12, seed);
                 // At a minute at which no tray is between ovens.

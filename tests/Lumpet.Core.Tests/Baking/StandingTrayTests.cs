@@ -71,7 +71,7 @@ public sealed class StandingTrayTests
 
     [Fact]
     public void Two_plans_one_around_the_other_are_one_plan_of_all() =>
-        Gen.Int[0, 100_000].Sample(
+        Gen.Int[0, 100_000].SampleTheSame(
             seed =>
             {
                 var problem = Some(seed);
@@ -97,9 +97,10 @@ public sealed class StandingTrayTests
 
     [Fact]
     public void A_minute_later_what_stands_still_stands() =>
-        Gen.Select(Gen.Int[0, 1000], Gen.Int[60, 200]).Sample(
-            (seed, minute) =>
+        Gen.Select(Gen.Int[0, 1000], Gen.Int[60, 200]).SampleTheSame(
+            any =>
             {
+                var (seed, minute) = any;
                 var problem = Some(seed);
                 var first = Planned(problem);
                 var around = new BakeProblem(problem.ToleranceC, problem.TransferMin, problem.Ovens, [Bake("late", 2, due: 500, release: 200)]) { OpenCPerTray = problem.OpenCPerTray, Standing = [.. StandingTrays.Of(first, problem.Bakes)] };

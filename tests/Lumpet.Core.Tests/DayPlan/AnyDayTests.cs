@@ -26,7 +26,7 @@ public sealed class AnyDayTests
         });
 
     [Fact]
-    public void A_plan_is_valid_complete_and_honest() => AnyDay.Sample(Holds, iter: 60);
+    public void A_plan_is_valid_complete_and_honest() => AnyDay.SampleTheSame(Holds, iter: 60);
 
     // Days on which a batch comes too late and is reckoned back to before anybody is there: pies moved before it had rested.
     [Theory]

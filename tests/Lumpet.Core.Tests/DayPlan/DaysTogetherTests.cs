@@ -35,7 +35,7 @@ public sealed class DaysTogetherTests
         });
 
     [Fact]
-    public void Two_days_never_have_the_same_minute_of_anything() => AnyDays.Sample(Holds, iter: 20);
+    public void Two_days_never_have_the_same_minute_of_anything() => AnyDays.SampleTheSame(Holds, iter: 20);
 
     private static void Holds(Days days)
     {

@@ -295,9 +295,10 @@ public sealed class MadeFirstTests
 
     [Fact]
     public void Of_any_day_it_is_made_in_time_for_all_that_takes_it_or_that_is_said() =>
-        Gen.Select(Gen.Int[0, 4].Array[1, 5], Gen.Int[1, 20].Array[5], Gen.Int[60, 140].Array[5], Gen.Int[0, 480]).Sample(
-            (kinds, counts, pickUps, pause) =>
+        Gen.Select(Gen.Int[0, 4].Array[1, 5], Gen.Int[1, 20].Array[5], Gen.Int[60, 140].Array[5], Gen.Int[0, 480]).SampleTheSame(
+            any =>
             {
+                var (kinds, counts, pickUps, pause) = any;
                 Product[] products = [CurdPie, PureePie, Pear.Finished(Of(Praline, 20)), Filled("both", Of(Curd, 300), Of(Puree, 679)), Custard];
                 var snapshot = Snapshot([.. kinds.Select((kind, at) => Order(products[kind], counts[at], pickUps[at] * 10))]) with
                 {

@@ -16,7 +16,7 @@ public sealed class OneAccountTests
         });
 
     [Fact]
-    public void Every_pie_has_one_fate_and_every_word_is_told_from_it() => AnyDay.Sample(snapshot =>
+    public void Every_pie_has_one_fate_and_every_word_is_told_from_it() => AnyDay.SampleTheSame(snapshot =>
     {
         var plan = DayPlanner.Plan(snapshot, effort: 2);
         foreach (var fate in plan.Fates)
@@ -42,7 +42,7 @@ public sealed class OneAccountTests
     }, iter: 60);
 
     [Fact]
-    public void A_reason_never_says_that_a_bake_could_be_at_the_door_only_after_it_began() => AnyDay.Sample(snapshot =>
+    public void A_reason_never_says_that_a_bake_could_be_at_the_door_only_after_it_began() => AnyDay.SampleTheSame(snapshot =>
     {
         var plan = DayPlanner.Plan(snapshot, effort: 2);
         foreach (var bake in plan.Tasks.Where(task => task.Kind == TaskKind.Bake))

@@ -1,6 +1,7 @@
 using System.Text;
 using System.Text.Json;
 using CsCheck;
+using Lumpet.Core.Tests;
 using Xunit;
 
 namespace Lumpet.Server.Tests.Faults;
@@ -56,9 +57,10 @@ public sealed class AnyRequestTests : IDisposable
     public void No_request_makes_it_stumble()
     {
         using var client = server.CreateClient();
-        Gen.Select(Address, Json, Gen.OneOfConst(null, "\"1\"", "\"0\"", "x", "\"99999999999999999999\""), Gen.Bool).Sample(
-            (address, body, version, isJson) =>
+        Gen.Select(Address, Json, Gen.OneOfConst(null, "\"1\"", "\"0\"", "x", "\"99999999999999999999\""), Gen.Bool).SampleTheSame(
+            any =>
             {
+                var (address, body, version, isJson) = any;
                 using var request = new HttpRequestMessage(new HttpMethod(address.Method), address.Path);
                 if (address.Method != "GET") request.Content = new StringContent(body, Encoding.UTF8, isJson ? "application/json" : "text/plain");
                 if (version is not null) request.Headers.TryAddWithoutValidation("If-Match", version);
