@@ -86,6 +86,7 @@ internal static class LumpetApplication
         ChangeEndpoints.Map(app);
         OrderEndpoints.Map(app);
         OrderFileEndpoints.Map(app);
+        StandingOrderEndpoints.Map(app);
         PlanEndpoints.Map(app);
         DoughEndpoints.Map(app);
         FillingEndpoints.Map(app);

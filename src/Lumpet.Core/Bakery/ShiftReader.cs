@@ -46,7 +46,7 @@ internal static class ShiftReader
             Clock(shift.StartMinute),
             shift.LengthMin,
             shift.People,
-            withDays && shift.Days.Count < ShiftRecord.EveryDay.Count ? [.. shift.Days.Select(Name)] : null,
+            withDays && shift.Days.Count < ShiftRecord.EveryDay.Count ? [.. shift.Days.Select(WeekDays.Name)] : null,
             shift.Breaks.Count == 0 ? null : [.. shift.Breaks.Select(pause => new BreakDraft(Clock(shift.StartMinute + pause.AfterMin), pause.LengthMin))])),
     ];
 
@@ -73,16 +73,9 @@ internal static class ShiftReader
         return new ShiftRecord(checks.Name($"{path}.name", draft.Name, "A shift", 40), start, length)
         {
             People = draft.People is null ? null : checks.Whole($"{path}.people", draft.People, 1, ShiftRecord.MostPeople, "people"),
-            Days = draft.Days is null ? ShiftRecord.EveryDay : DaysOf(checks, $"{path}.days", draft.Days),
+            Days = draft.Days is null ? ShiftRecord.EveryDay : WeekDays.Read(checks, $"{path}.days", draft.Days),
             Breaks = Breaks(checks, $"{path}.breaks", draft.Breaks ?? [], start, length),
         };
-    }
-
-    private static IsoDayOfWeek[] DaysOf(FieldChecks checks, string path, IReadOnlyList<string?> names)
-    {
-        IsoDayOfWeek[] days = [.. ShiftRecord.EveryDay.Where(day => names.Contains(Name(day)))];
-        if (days.Length == 0 || names.Any(name => ShiftRecord.EveryDay.All(day => Name(day) != name))) checks.Add(path, $"One or more of {string.Join(", ", ShiftRecord.EveryDay.Select(Name))} are needed.");
-        return days;
     }
 
     private static ShiftBreak[] Breaks(FieldChecks checks, string path, IReadOnlyList<BreakDraft?> drafts, int start, int length)
@@ -108,6 +101,4 @@ internal static class ShiftReader
     }
 
     private static string Clock(int minute) => OnTheWall.Format(LocalTime.Midnight.PlusMinutes(minute));
-
-    private static string Name(IsoDayOfWeek day) => day.ToString().ToLowerInvariant();
 }

@@ -14,22 +14,34 @@ public static class OrderRules
     public static IReadOnlyList<FieldFault> Faults(
         OrderLine order, IReadOnlyList<Product> products, LocalDateTime localNow, DateTimeZone zone)
     {
-        var faults = new List<FieldFault>();
-        if (order.Count is < 1 or > OrderLine.MostPies)
-            faults.Add(new FieldFault("count", $"A line takes 1 to {OrderLine.MostPies} pies."));
-
-        var product = products.FirstOrDefault(product => product.Id == order.Product);
-        if (product is null) faults.Add(new FieldFault("product", $"There is no product \"{Shorten(order.Product)}\". There are {Names(products)}."));
-        else if (product.IsRetired) faults.Add(new FieldFault("product", $"{product.Name} is retired. Take it back under Recipes to take orders for it."));
-        else if (product.SizeIn(order.Pan) is null)
-            faults.Add(new FieldFault("pan", $"{product.Name} is not made in \"{Shorten(order.Pan)}\", only in {Sizes(product)}."));
-
+        List<FieldFault> faults = [.. WhatFaults(order.Product, order.Pan, order.Count, products)];
         faults.AddRange(PickUpFaults(order.PickUp, localNow, zone));
-        if (order.For.Length > OrderLine.LongestFor || order.For.Any(char.IsControl))
-            faults.Add(new FieldFault("for", $"A name takes up to {OrderLine.LongestFor} characters on one line."));
-        else if (VisibleText.Hides(order.For) || (order.For.Length > 0 && !VisibleText.Shows(order.For)))
-            faults.Add(new FieldFault("for", "A name takes only characters that can be seen."));
+        faults.AddRange(ForFaults(order.For));
         return faults;
+    }
+
+    /// <summary>What is wrong with what is ordered.</summary>
+    /// <param name="named">Id of the product.</param>
+    /// <param name="pan">Id of the pan.</param>
+    /// <param name="count">Pies.</param>
+    /// <param name="products">The bakery's products.</param>
+    internal static IEnumerable<FieldFault> WhatFaults(string named, string pan, int count, IReadOnlyList<Product> products)
+    {
+        if (count is < 1 or > OrderLine.MostPies) yield return new FieldFault("count", $"A line takes 1 to {OrderLine.MostPies} pies.");
+
+        var product = products.FirstOrDefault(product => product.Id == named);
+        if (product is null) yield return new FieldFault("product", $"There is no product \"{Shorten(named)}\". There are {Names(products)}.");
+        else if (product.IsRetired) yield return new FieldFault("product", $"{product.Name} is retired. Take it back under Recipes to take orders for it.");
+        else if (product.SizeIn(pan) is null) yield return new FieldFault("pan", $"{product.Name} is not made in \"{Shorten(pan)}\", only in {Sizes(product)}.");
+    }
+
+    /// <summary>What is wrong with who it is for.</summary>
+    internal static IEnumerable<FieldFault> ForFaults(string name)
+    {
+        if (name.Length > OrderLine.LongestFor || name.Any(char.IsControl))
+            yield return new FieldFault("for", $"A name takes up to {OrderLine.LongestFor} characters on one line.");
+        else if (VisibleText.Hides(name) || (name.Length > 0 && !VisibleText.Shows(name)))
+            yield return new FieldFault("for", "A name takes only characters that can be seen.");
     }
 
     /// <summary>The pans of a product, as a list in words.</summary>

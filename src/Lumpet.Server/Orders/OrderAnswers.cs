@@ -1,3 +1,5 @@
+using Lumpet.Core.Orders;
+
 namespace Lumpet.Server.Orders;
 
 /// <summary>A typed order line.</summary>
@@ -38,8 +40,10 @@ public sealed record FaultAnswer(string Field, string Message);
 /// <param name="PickUps">Clock times of the pick-ups, the columns of the totals.</param>
 /// <param name="Totals">A row for each product and pan.</param>
 /// <param name="Pies">Pies of all orders.</param>
+/// <param name="LeftOut">Orders that repeat, would come on this day and are left out of it; they are in no sum.</param>
+/// <param name="WeekBefore">The same day of the week before (ISO date), whose orders people mostly mean to have again.</param>
 public sealed record OrdersAnswer(
-    string Day, string DayName, IReadOnlyList<OrderAnswer> Orders, IReadOnlyList<string> PickUps, IReadOnlyList<TotalAnswer> Totals, int Pies);
+    string Day, string DayName, IReadOnlyList<OrderAnswer> Orders, IReadOnlyList<string> PickUps, IReadOnlyList<TotalAnswer> Totals, int Pies, IReadOnlyList<OrderAnswer> LeftOut, string WeekBefore);
 
 /// <summary>An order.</summary>
 /// <param name="Id">Its identity.</param>
@@ -52,8 +56,56 @@ public sealed record OrdersAnswer(
 /// <param name="PickUp">Local date and time, "2026-05-02T09:00".</param>
 /// <param name="Clock">Clock time of the pick-up.</param>
 /// <param name="For">Who it is for.</param>
+/// <param name="Repeats">The order that repeats and comes to this on its day: that day of it is changed or left out by its own address; null of an order by itself.</param>
 public sealed record OrderAnswer(
-    Guid Id, long Version, string Product, string ProductName, string Pan, string PanName, int Count, string PickUp, string Clock, string For);
+    Guid Id, long Version, string Product, string ProductName, string Pan, string PanName, int Count, string PickUp, string Clock, string For, RepeatsAnswer? Repeats = null);
+
+/// <summary>The order that repeats and comes to an order on its day.</summary>
+/// <param name="Id">Its identity.</param>
+/// <param name="Words">When it comes: "Mon, Wed and Sat".</param>
+public sealed record RepeatsAnswer(Guid Id, string Words);
+
+/// <summary>Orders that repeat.</summary>
+/// <param name="Today">ISO date of today at the bakery.</param>
+/// <param name="Orders">Those that have not ended, by the time of day.</param>
+/// <param name="Most">The most that there can be.</param>
+public sealed record StandingOrdersAnswer(string Today, IReadOnlyList<StandingOrderAnswer> Orders, int Most);
+
+/// <summary>An order that repeats.</summary>
+/// <param name="Id">Its identity.</param>
+/// <param name="Version">Goes back in If-Match when it is changed or ended.</param>
+/// <param name="Draft">The order as it is described.</param>
+/// <param name="ProductName">Name of the product.</param>
+/// <param name="PanName">Name of the pan.</param>
+/// <param name="Words">Its days: "every day", "Mon, Wed and Sat".</param>
+/// <param name="Span">From when and until when, in words; empty where it goes on and has begun.</param>
+/// <param name="NextDay">ISO date of its next pick-up; null where none comes.</param>
+/// <param name="NextName">That day as people say it.</param>
+/// <param name="NotOn">Days from today on that it is left out of, or that have an order in its place, as people say them.</param>
+/// <param name="PiesAWeek">Pies in a whole week.</param>
+public sealed record StandingOrderAnswer(
+    Guid Id, long Version, StandingOrderDraft Draft, string ProductName, string PanName, string Words, string Span, string? NextDay, string? NextName, IReadOnlyList<string> NotOn, int PiesAWeek);
+
+/// <summary>A change of an order that repeats that met another: problem details with the order as it is now.</summary>
+/// <param name="present">The order as it is now.</param>
+public sealed class StandingOrderConflict(StandingOrderAnswer present) : Microsoft.AspNetCore.Mvc.ProblemDetails
+{
+    /// <summary>The order as it is now.</summary>
+    public StandingOrderAnswer Present { get; } = present;
+}
+
+/// <summary>A day of orders that is to be copied.</summary>
+/// <param name="From">The day whose orders are copied (ISO date).</param>
+/// <param name="Keep">Whether to keep them; otherwise it is only said what would come.</param>
+public sealed record CopyRequest(string? From, bool Keep);
+
+/// <summary>What copying a day of orders comes to.</summary>
+/// <param name="Orders">Order lines.</param>
+/// <param name="Pies">Pies of all lines.</param>
+/// <param name="FromName">The day they are of, as people say it.</param>
+/// <param name="Repeating">Lines that are not copied, since they repeat and come on the day anyway.</param>
+/// <param name="Kept">Whether they are kept now.</param>
+public sealed record CopiedAnswer(int Orders, int Pies, string FromName, int Repeating, bool Kept);
 
 /// <summary>Pies of a product in a pan.</summary>
 /// <param name="Product">Name of the product.</param>

@@ -46,7 +46,9 @@ internal static class OrderEndpoints
             [.. orders.Select(order => Answer(order, products))],
             [.. totals.PickUps.Select(Clock)],
             [.. totals.Rows.Select(row => new TotalAnswer(row.Product.Name, row.Pan.Name, row.PerPickUp, row.Total))],
-            totals.Total));
+            totals.Total,
+            [.. StandingOrderStore.LeftOut(connection, date).Select(standing => Answer(new StoredOrder(standing.Id, standing.RowVersion, standing.Order.On(date), default) { Repeats = standing }, products))],
+            Days.Iso(date.PlusDays(-7))));
     }
 
     private static Results<Ok<UnderstoodAnswer>, ValidationProblem> Read(TypedLineRequest request, Database database, BakeryClock clock, RecipeShelf recipes)
@@ -123,7 +125,8 @@ internal static class OrderEndpoints
         return OrderLineReader.Read(request.Line ?? string.Empty, [.. recipes.Products(connection).Where(product => !product.IsRetired)], day, now, bakery.Zone);
     }
 
-    private static (OrderLine Order, IReadOnlyList<FieldFault> Faults) Check(
+    /// <summary>An order from the form, with everything wrong with it.</summary>
+    internal static (OrderLine Order, IReadOnlyList<FieldFault> Faults) Check(
         OrderRequest request, SqliteConnection connection, BakeryRecord bakery, BakeryClock clock, RecipeShelf recipes)
     {
         var pickUp = PickUpText.Read(request.PickUp);
@@ -154,7 +157,8 @@ internal static class OrderEndpoints
         return TypedResults.Created($"/api/orders/{kept.Id}", answer);
     }
 
-    private static OrderAnswer Answer(StoredOrder order, IReadOnlyList<Product> products)
+    /// <summary>An order as it is answered.</summary>
+    internal static OrderAnswer Answer(StoredOrder order, IReadOnlyList<Product> products)
     {
         var product = products.First(product => product.Id == order.Line.Product);
         return new OrderAnswer(
@@ -167,7 +171,8 @@ internal static class OrderEndpoints
             order.Line.Count,
             PickUpText.Written.Format(order.Line.PickUp),
             Clock(order.Line.PickUp),
-            order.Line.For);
+            order.Line.For,
+            order.Repeats is { } standing ? new RepeatsAnswer(standing.Id, standing.Order.DaysInWords) : null);
     }
 
     private static string Clock(LocalDateTime pickUp) => PickUpText.Clock.Format(pickUp.TimeOfDay);

@@ -16,6 +16,7 @@ using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Recipes;
 using NodaTime;
+using NodaTime.Text;
 
 namespace Lumpet.Store.DemoData;
 
@@ -52,11 +53,19 @@ public static class DemoBakery
             var doughs = Doughs(transaction, savedAt);
             Ingredient[] known = [.. IngredientLibrary.All, .. doughs.Select(dough => dough.AsIngredient())];
             known = [.. known, .. Made(transaction, bakery.Currency, localNow.Date, known)];
-            Products(transaction, bakery, pans, ShellsMadeHere.With(doughs, known), known, savedAt);
+            var products = Products(transaction, bakery, pans, ShellsMadeHere.With(doughs, known), known, savedAt);
             foreach (var order in Read("orders"))
             {
                 var pickUp = FairDay(localNow).PlusDays(order["day"]?.GetValue<int>() ?? 0).At(PickUpText.Clock.Parse(Text(order, "at")).Value);
                 OrderStore.Add(transaction, new OrderLine(Text(order, "product"), Text(order, "pan"), order["count"]!.GetValue<int>(), pickUp, Text(order, "for")), zone);
+            }
+
+            foreach (var written in Read("standing-orders"))
+            {
+                var (standing, faults) = StandingOrderReader.Read(
+                    written.Deserialize<StandingOrderDraft>(Format)! with { From = LocalDatePattern.Iso.Format(FairDay(localNow).PlusDays(2)) }, products, localNow.Date);
+                Check("standing-orders", faults);
+                StandingOrderStore.Add(transaction, standing);
             }
 
             return true;
@@ -119,9 +128,10 @@ public static class DemoBakery
         return doughs;
     }
 
-    private static void Products(
+    private static List<Product> Products(
         Transaction transaction, BakeryRecord bakery, IReadOnlyList<Pan> pans, IReadOnlyList<DoughFormula> doughs, IReadOnlyList<Ingredient> known, Instant savedAt)
     {
+        var products = new List<Product>();
         foreach (var written in Read("products"))
         {
             var id = Text(written, "id");
@@ -131,7 +141,10 @@ public static class DemoBakery
             var (product, fresh, faults) = ProductReader.Read(draft, id, 1, bakery.Currency, pans, doughs, known, []);
             Check($"product {id}", faults);
             RecipeWriter.Save(transaction, product!, fresh, savedAt);
+            products.Add(product!);
         }
+
+        return products;
     }
 
     /// <summary>The steps that go with what was chosen.</summary>

@@ -1,6 +1,7 @@
 using System.Data;
 using System.Globalization;
 using Dapper;
+using Lumpet.Core;
 using Lumpet.Core.Orders;
 using Microsoft.Data.Sqlite;
 using NodaTime;
@@ -13,7 +14,11 @@ namespace Lumpet.Store.Orders;
 /// <param name="RowVersion">Counts its changes, from 1.</param>
 /// <param name="Line">What was ordered.</param>
 /// <param name="PickUp">The pick-up as an instant.</param>
-public sealed record StoredOrder(Guid Id, long RowVersion, OrderLine Line, Instant PickUp);
+public sealed record StoredOrder(Guid Id, long RowVersion, OrderLine Line, Instant PickUp)
+{
+    /// <summary>The order that repeats and comes to this on its day; null of one by itself.</summary>
+    public StoredStandingOrder? Repeats { get; init; }
+}
 
 /// <summary>Keeps orders.</summary>
 public static class OrderStore
@@ -25,11 +30,14 @@ public static class OrderStore
         FROM order_line
         """;
 
-    /// <summary>Orders picked up on a day, by time, then as they came.</summary>
-    public static IReadOnlyList<StoredOrder> OnDay(SqliteConnection connection, LocalDate day) =>
-        [.. connection.Query<Row>(
+    /// <summary>Orders picked up on a day, by time, then as they came, those that repeat last.</summary>
+    public static IReadOnlyList<StoredOrder> OnDay(SqliteConnection connection, LocalDate day)
+    {
+        var byThemselves = connection.Query<Row>(
             $"{Columns} WHERE pick_up_local >= @from AND pick_up_local < @to ORDER BY pick_up_local, rowid",
-            new { from = Day(day), to = Day(day.PlusDays(1)) }).Select(Read)];
+            new { from = Day(day), to = Day(day.PlusDays(1)) }).Select(Read);
+        return [.. byThemselves.Concat(StandingOrderStore.On(connection, day)).OrderBy(order => order.Line.PickUp)];
+    }
 
     /// <summary>What is ordered for a day in all, but for one order.</summary>
     /// <param name="connection">An open connection.</param>
@@ -40,28 +48,64 @@ public static class OrderStore
         var counts = connection.Query<long>(
             "SELECT count FROM order_line WHERE pick_up_local >= @from AND pick_up_local < @to AND id <> @without",
             new { from = Day(day), to = Day(day.PlusDays(1)), without = without is { } id ? Key(id) : string.Empty }).AsList();
-        return new OrdersOfADay(counts.Count, counts.Sum());
+        return StandingOrderStore.On(connection, day).Where(order => order.Id != without).Aggregate(new OrdersOfADay(counts.Count, counts.Sum()), (total, order) => total.With(order.Line));
     }
 
     /// <summary>One order, or null.</summary>
     public static StoredOrder? Find(SqliteConnection connection, Guid id) =>
         connection.QuerySingleOrDefault<Row>($"{Columns} WHERE id = @id", new { id = Key(id) }) is { } row ? Read(row) : null;
 
-    /// <summary>Days with orders from a day on, with the pies of each, earliest first.</summary>
-    public static IReadOnlyList<(LocalDate Day, int Pies)> Days(SqliteConnection connection, LocalDate from) =>
-        // Added up here: of an empty answer SQLite cannot tell the types of computed columns.
-        [.. connection.Query<DayRow>("SELECT pick_up_local AS pickUpLocal, count FROM order_line WHERE pick_up_local >= @from ORDER BY pick_up_local", new { from = Day(from) })
+    /// <summary>
+    /// Days with orders from a day on, with the pies of each, earliest first. Orders that repeat make days of them for two
+    /// weeks, and are counted on every day that has others.
+    /// </summary>
+    public static IReadOnlyList<(LocalDate Day, int Pies)> Days(SqliteConnection connection, LocalDate from)
+    {
+        var byDay = ByThemselves(connection, from);
+        var standing = StandingOrderStore.GoingOn(connection, from);
+        if (standing.Count > 0)
+            foreach (var day in byDay.Keys.Concat(Enumerable.Range(0, StandingOrder.DaysShown).Select(from.PlusDays)).Distinct().ToArray())
+                foreach (var one in standing.Where(one => one.Order.IsOn(day) && !one.NotOn.Contains(day))) byDay[day] = byDay.GetValueOrDefault(day, Nothing).With(one.Order.On(day));
+        return [.. byDay.OrderBy(day => day.Key).Select(day => (day.Key, (int)day.Value.Pies))];
+    }
+
+    /// <summary>The first day on which another order that repeats would be too much, with what is too much; null where there is none.</summary>
+    /// <param name="connection">An open connection.</param>
+    /// <param name="added">The order that is to come.</param>
+    /// <param name="without">The one in whose place it comes; null for none.</param>
+    public static (LocalDate Day, FieldFault Fault)? TooMuch(SqliteConnection connection, StandingOrder added, Guid? without = null)
+    {
+        var (byDay, standing) = (ByThemselves(connection, added.From), StandingOrderStore.GoingOn(connection, added.From).Where(one => one.Id != without).ToArray());
+        // Beyond the last order by itself, and the last beginning, the weeks are alike.
+        var last = byDay.Keys.Concat(standing.Select(one => one.Order.From)).Append(added.From).Max().PlusDays(DaysOfAWeek);
+        for (var day = added.From; day <= last; day = day.PlusDays(1))
+        {
+            if (!added.IsOn(day)) continue;
+            var total = standing.Where(one => one.Order.IsOn(day)).Aggregate(byDay.GetValueOrDefault(day, Nothing), (sum, one) => sum.With(one.Order.On(day))).With(added.On(day));
+            if (total.Fault is { } fault) return (day, fault);
+        }
+
+        return null;
+    }
+
+    private static readonly OrdersOfADay Nothing = new(0, 0);
+
+    private const int DaysOfAWeek = 7;
+
+    // Added up here: of an empty answer SQLite cannot tell the types of computed columns.
+    private static Dictionary<LocalDate, OrdersOfADay> ByThemselves(SqliteConnection connection, LocalDate from) =>
+        connection.Query<DayRow>("SELECT pick_up_local AS pickUpLocal, count FROM order_line WHERE pick_up_local >= @from ORDER BY pick_up_local", new { from = Day(from) })
             .GroupBy(row => row.PickUpLocal[..10])
-            .Select(day => (LocalDatePattern.Iso.Parse(day.Key).Value, (int)day.Sum(row => row.Count)))];
+            .ToDictionary(day => LocalDatePattern.Iso.Parse(day.Key).Value, day => new OrdersOfADay(day.Count(), day.Sum(row => row.Count)));
 
     /// <summary>Pans in which a product is ordered, past days included.</summary>
-    public static IReadOnlyList<string> PansOrdered(SqliteConnection connection, string product) =>
-        [.. connection.Query<string>("SELECT DISTINCT pan_id FROM order_line WHERE product_id = @product ORDER BY 1", new { product })];
+    public static IReadOnlyList<string> PansOrdered(SqliteConnection connection, string product) => SizesOrdered(connection).GetValueOrDefault(product, []);
 
     /// <summary>Pans in which products are ordered, past days included, by the product's id.</summary>
     public static IReadOnlyDictionary<string, IReadOnlyList<string>> SizesOrdered(SqliteConnection connection) =>
-        connection.Query<SizeRow>("SELECT DISTINCT product_id AS productId, pan_id AS panId FROM order_line ORDER BY 1, 2")
-            .GroupBy(row => row.ProductId).ToDictionary(group => group.Key, IReadOnlyList<string> (group) => [.. group.Select(row => row.PanId)]);
+        connection.Query<SizeRow>("SELECT DISTINCT product_id AS productId, pan_id AS panId FROM order_line").Select(row => (Product: row.ProductId, Pan: row.PanId))
+            .Union(StandingOrderStore.Sizes(connection))
+            .GroupBy(size => size.Product).ToDictionary(group => group.Key, IReadOnlyList<string> (group) => [.. group.Select(size => size.Pan).Order(StringComparer.Ordinal)]);
 
     /// <summary>Adds an order.</summary>
     public static StoredOrder Add(Transaction transaction, OrderLine line, DateTimeZone zone)
@@ -74,6 +118,14 @@ public static class OrderStore
             """,
             Parameters(id, line, zone));
         return Find(transaction.Connection, id)!;
+    }
+
+    /// <summary>Adds an order that comes on a day in place of one that repeats.</summary>
+    public static StoredOrder Instead(Transaction transaction, Guid standing, LocalDate day, OrderLine line, DateTimeZone zone)
+    {
+        var order = Add(transaction, line, zone);
+        StandingOrderStore.LeaveOut(transaction, standing, day, order.Id);
+        return order;
     }
 
     /// <summary>Changes an order that still has the version it was read with.</summary>
@@ -97,8 +149,11 @@ public static class OrderStore
         var orders = transaction.Connection.Query<PlaceRow>(
             "SELECT id, pick_up_local AS pickUpLocal FROM order_line WHERE pick_up_local IN @from",
             new { from = moves.Keys.Select(Local) }).AsList();
+        // One that repeats is moved on this day alone: an order by itself takes its place.
+        StoredOrder[] repeated = [.. moves.Keys.Select(from => from.Date).Distinct().SelectMany(day => StandingOrderStore.On(transaction.Connection, day)).Where(order => moves.ContainsKey(order.Line.PickUp))];
         foreach (var order in orders) Place(transaction.Connection, order.Id, moves[ReadLocal(order.PickUpLocal)], zone);
-        return orders.Count;
+        foreach (var order in repeated) Instead(transaction, order.Repeats!.Id, order.Line.PickUp.Date, order.Line with { PickUp = moves[order.Line.PickUp] }, zone);
+        return orders.Count + repeated.Length;
     }
 
     /// <summary>Reckons the instants of all pick-ups anew after the bakery's zone was changed: the time on the wall is what was promised.</summary>

@@ -73,7 +73,15 @@ public static class Shelving
     private static string[] NeedsInUse(SqliteConnection connection, Shelved kind, string id, string fromLocal) => Named(kind switch
     {
         Shelved.Product => connection.Query<string>(
-            "SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id AND pick_up_local >= @fromLocal ORDER BY pick_up_local", new { id, fromLocal }),
+            """
+            SELECT what FROM (
+              SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') AS what, pick_up_local AS at FROM order_line WHERE product_id = @id AND pick_up_local >= @fromLocal
+              UNION ALL
+              SELECT 'an order that repeats' || CASE for_whom WHEN '' THEN '' ELSE ', for ' || for_whom END, from_date
+              FROM standing_order WHERE product_id = @id AND (until_date IS NULL OR until_date >= substr(@fromLocal, 1, 10)))
+            ORDER BY at
+            """,
+            new { id, fromLocal }),
         Shelved.Dough => connection.Query<string>(
             $"""
             SELECT name FROM product WHERE @id IN (dough_id, top_dough_id) AND retired = 0
@@ -96,7 +104,15 @@ public static class Shelving
     /// <summary>Whatever refers to it, retired or past as well: the database would not let it go.</summary>
     private static string[] Refers(SqliteConnection connection, Shelved kind, string id) => Named(kind switch
     {
-        Shelved.Product => connection.Query<string>("SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') FROM order_line WHERE product_id = @id ORDER BY pick_up_local DESC", new { id }),
+        Shelved.Product => connection.Query<string>(
+            """
+            SELECT what FROM (
+              SELECT 'an order for ' || replace(pick_up_local, 'T', ' ') AS what, pick_up_local AS at FROM order_line WHERE product_id = @id
+              UNION ALL
+              SELECT 'an order that repeats' || CASE for_whom WHEN '' THEN '' ELSE ', for ' || for_whom END, from_date FROM standing_order WHERE product_id = @id)
+            ORDER BY at DESC
+            """,
+            new { id }),
         Shelved.Dough => connection.Query<string>(
             $"""
             SELECT name FROM product WHERE @id IN (dough_id, top_dough_id)

@@ -97,7 +97,7 @@ public sealed class AnyChangeTests : IDisposable
         async Task<JsonNode> Get(string path) => (await client.GetFromJsonAsync<JsonNode>(path))!;
         string One(params string[] list) => list[random.Next(list.Length)];
         JsonNode Any(JsonNode list) => list[random.Next(list.AsArray().Count)]!;
-        switch (random.Next(12))
+        switch (random.Next(13))
         {
             case 0:
                 var bakery = await Get("/api/bakery/description");
@@ -126,6 +126,10 @@ public sealed class AnyChangeTests : IDisposable
                 return new Sent(HttpMethod.Post, "/api/orders/typed", new JsonObject { ["line"] = $"{random.Next(-1, 60)} {One("pear", "damson", "oat custard", "leek")} @ {One("23", "26", "10")} {One("9:00", "9:60", "sat 7:30", "31/12/9999 9:00")} who", ["day"] = TestServer.Fair }, Key: $"{random.Next(5)}");
             case 10:
                 return new Sent(HttpMethod.Post, $"/api/plan/{TestServer.Fair}/what-if", new JsonObject { ["moves"] = new JsonArray(new JsonObject { ["from"] = "07:30", ["to"] = "08:15" }), ["fromNow"] = random.Next(2) == 0 });
+            case 11:
+                var standing = Any((await Get("/api/standing-orders"))["orders"]!);
+                if (random.Next(3) > 0) return new Sent(HttpMethod.Put, $"/api/standing-orders/{standing["id"]}", standing["draft"]!.DeepClone(), standing["version"]!.ToString());
+                return new Sent(HttpMethod.Post, "/api/standing-orders", standing["draft"]!.DeepClone(), Key: $"{random.Next(5)}");
             default:
                 return new Sent(HttpMethod.Post, "/api/orders", new JsonObject { ["product"] = "pear", ["pan"] = "23", ["count"] = 4, ["pickUp"] = $"{TestServer.Fair}T09:00", ["for"] = "kiosk" }, Key: $"{random.Next(5)}");
         }

@@ -18,7 +18,7 @@ public sealed record BadInput(
     private static readonly (string, string) FirstVersion = ("If-Match", "\"1\"");
 
     /// <summary>All rows.</summary>
-    public static IReadOnlyList<BadInput> All { get; } = [.. Orders(), .. Lines(), .. Questions(), .. Files(), .. House(), .. Libraries(), .. Recipes(), .. Ingredients(), .. Transport()];
+    public static IReadOnlyList<BadInput> All { get; } = [.. Orders(), .. Standing(), .. Lines(), .. Questions(), .. Files(), .. House(), .. Libraries(), .. Recipes(), .. Ingredients(), .. Transport()];
 
     private static object Order(object? product = null, object? pan = null, object? count = null, object? pickUp = null, object? whom = null) =>
         new { product = product ?? "pear", pan = pan ?? "23", count = count ?? 4, pickUp = pickUp ?? $"{Day}T09:00", @for = whom ?? "test" };
@@ -46,6 +46,29 @@ public sealed record BadInput(
         yield return Row("a name of characters that cannot be seen", Order(whom: "\u200b\u2060"), "for: A name takes only characters that can be seen.");
         yield return Row("a name that turns what follows it round", Order(whom: "kiosk \u202e4 pies"), "for: A name takes only characters that can be seen.");
         yield return Row("nothing at all", new { }, "count: A line takes 1 to 2000 pies.");
+    }
+
+    private static IEnumerable<BadInput> Standing()
+    {
+        object Draft(object? count = null, object? days = null, object? at = null, object? from = null, object? until = null) =>
+            new { product = "pear", pan = "23", count = count ?? 4, days = days ?? new[] { "monday" }, at = at ?? "09:00", @for = "x", from, until };
+        BadInput Row(string what, object body, string said) => new("Order that repeats", what, "POST", "/api/standing-orders", body, 400, said);
+        yield return Row("no pies at all", Draft(count: 0), "count: A line takes 1 to 2000 pies.");
+        yield return Row("no day of the week", Draft(days: Array.Empty<string>()), "days: One or more of monday,");
+        yield return Row("an eighth day of the week", Draft(days: new[] { "monday", "someday" }), "days: One or more of monday,");
+        yield return Row("days that are null", Draft(days: new string?[] { null }), "days: One or more of monday,");
+        yield return Row("a time that no clock shows", Draft(at: "24:00"), "at: A clock time is written 09:00.");
+        yield return Row("an end before it begins", Draft(from: "2026-12-07", until: "2026-12-06"), "until: It would end before it begins on Mon 7 Dec.");
+        yield return Row("an end before its first day", Draft(from: "2026-12-01", until: "2026-12-06"), "until: There is none of its days until then.");
+        yield return Row("a beginning in two years", Draft(from: "2028-11-26"), "from: A first pick-up lies at most 366 days ahead.");
+        yield return Row("a 31st of February", Draft(until: "2027-02-31"), "until: A date is written 2026-12-24.");
+        yield return Row("nothing at all", new { }, "days: One or more of monday,");
+        yield return new BadInput("Order that repeats", "one that nobody has", "PUT", $"/api/standing-orders/{Guid.Empty}", Draft(), 404, "This order is not there any more", FirstVersion);
+        yield return new BadInput("Order that repeats", "a change without the version it changes", "PUT", $"/api/standing-orders/{Guid.Empty}", Draft(), 428, "The version the order was read with is needed in If-Match.");
+        yield return new BadInput("Order that repeats", "a day on which it does not come", "DELETE", $"/api/standing-orders/{Guid.Empty}/days/{Day}", null, 404, "This order does not come on this day");
+        yield return new BadInput("Orders of a day", "copying a day to itself", "POST", $"/api/orders/{Day}/copy", new { from = Day, keep = true }, 400, "from: Another day is needed");
+        yield return new BadInput("Orders of a day", "copying a day without orders", "POST", $"/api/orders/{Day}/copy", new { from = "2026-01-01", keep = true }, 400, "from: Nothing is ordered for Thursday 1 January.");
+        yield return new BadInput("Orders of a day", "copying to a day that has passed", "POST", "/api/orders/2026-11-24/copy", new { from = Day, keep = true }, 400, "from: The pick-up at Tue 24 Nov 07:30 has passed.");
     }
 
     private static IEnumerable<BadInput> Lines()

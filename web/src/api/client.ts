@@ -12,13 +12,18 @@ export interface Failure {
   fields: Record<string, string[]>
   status: number
   /** What a change met: the order as someone else has left it. */
-  present?: Schemas['OrderAnswer']
+  present?: Schemas['OrderAnswer'] | Schemas['StandingOrderAnswer']
 }
 
 /** Reads the server's problem details; where there are none, says that the server is not there. */
 export function failureOf(error: unknown, status: number): Failure {
   const problem = error as
-    { title?: string; errors?: Record<string, string[]>; present?: Schemas['OrderAnswer'] } | undefined
+    | {
+        title?: string
+        errors?: Record<string, string[]>
+        present?: Schemas['OrderAnswer'] | Schemas['StandingOrderAnswer']
+      }
+    | undefined
   return {
     title: problem?.title ?? 'The server does not answer. What you typed is still here; try again in a moment.',
     fields: problem?.errors ?? {},

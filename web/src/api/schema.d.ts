@@ -211,6 +211,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{day}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copies the orders of another day to this one, at the same times; all of them or none, and only where asked. */
+        post: operations["CopyOrders"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dough/{day}": {
         parameters: {
             query?: never;
@@ -772,6 +789,61 @@ export interface paths {
         post?: never;
         /** Removes an order; If-Match carries the version it was read with. */
         delete: operations["RemoveOrder"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/standing-orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The orders that repeat and have not ended. */
+        get: operations["GetStandingOrders"];
+        put?: never;
+        /** Takes an order that repeats. */
+        post: operations["AddStandingOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/standing-orders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes an order that repeats, from today on; If-Match carries the version it was read with. */
+        put: operations["ChangeStandingOrder"];
+        post?: never;
+        /** Ends an order that repeats: from today on it comes no more. If-Match carries the version it was read with. */
+        delete: operations["EndStandingOrder"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/standing-orders/{id}/days/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Puts an order by itself in its place on one of its days. */
+        put: operations["ChangeStandingOrderDay"];
+        /** Lets it come on a day again that it was left out of. */
+        post: operations["PutBackStandingOrderDay"];
+        /** Leaves it out of one of its days. */
+        delete: operations["LeaveOutStandingOrderDay"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1446,6 +1518,35 @@ export interface components {
             differences: components["schemas"]["DifferenceAnswer"][];
             /** @description Where their steps differ. */
             steps: components["schemas"]["DifferenceAnswer"][];
+        };
+        /** @description What copying a day of orders comes to. */
+        CopiedAnswer: {
+            /**
+             * Format: int32
+             * @description Order lines.
+             */
+            orders: number;
+            /**
+             * Format: int32
+             * @description Pies of all lines.
+             */
+            pies: number;
+            /** @description The day they are of, as people say it. */
+            fromName: string;
+            /**
+             * Format: int32
+             * @description Lines that are not copied, since they repeat and come on the day anyway.
+             */
+            repeating: number;
+            /** @description Whether they are kept now. */
+            kept: boolean;
+        };
+        /** @description A day of orders that is to be copied. */
+        CopyRequest: {
+            /** @description The day whose orders are copied (ISO date). */
+            from: null | string;
+            /** @description Whether to keep them; otherwise it is only said what would come. */
+            keep: boolean;
         };
         /** @description What one pie costs. */
         CostAnswer: {
@@ -2762,6 +2863,7 @@ export interface components {
             clock: string;
             /** @description Who it is for. */
             for: string;
+            repeats?: null | components["schemas"]["RepeatsAnswer"];
         };
         /** @description A change that met another: problem details with the order as it is now, so that both can be shown. */
         OrderConflict: {
@@ -2807,6 +2909,10 @@ export interface components {
              * @description Pies of all orders.
              */
             pies: number;
+            /** @description Orders that repeat, would come on this day and are left out of it; they are in no sum. */
+            leftOut: components["schemas"]["OrderAnswer"][];
+            /** @description The same day of the week before (ISO date), whose orders people mostly mean to have again. */
+            weekBefore: string;
         };
         /** @description An oven over time. */
         OvenAnswer: {
@@ -3733,6 +3839,16 @@ export interface components {
             /** @description Kinds of filling that occur, for the choice. */
             kinds: components["schemas"]["WordChoice"][];
         };
+        /** @description The order that repeats and comes to an order on its day. */
+        RepeatsAnswer: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+            /** @description When it comes: "Mon, Wed and Sat". */
+            words: string;
+        };
         /** @description Whether something is retired. */
         RetireRequest: {
             /** @description True retires it, false takes it back; refused where it is missing. */
@@ -4181,6 +4297,85 @@ export interface components {
             most: null | number;
             /** @description The temperature as a recipe gives it ("425 °F", "200 °C fan"), which then stands for its own; null for plain degrees Celsius. */
             written?: null | string;
+        };
+        /** @description An order that repeats. */
+        StandingOrderAnswer: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+            /**
+             * Format: int64
+             * @description Goes back in If-Match when it is changed or ended.
+             */
+            version: number;
+            /** @description The order as it is described. */
+            draft: components["schemas"]["StandingOrderDraft"];
+            /** @description Name of the product. */
+            productName: string;
+            /** @description Name of the pan. */
+            panName: string;
+            /** @description Its days: "every day", "Mon, Wed and Sat". */
+            words: string;
+            /** @description From when and until when, in words; empty where it goes on and has begun. */
+            span: string;
+            /** @description ISO date of its next pick-up; null where none comes. */
+            nextDay: null | string;
+            /** @description That day as people say it. */
+            nextName: null | string;
+            /** @description Days from today on that it is left out of, or that have an order in its place, as people say them. */
+            notOn: string[];
+            /**
+             * Format: int32
+             * @description Pies in a whole week.
+             */
+            piesAWeek: number;
+        };
+        /** @description A change of an order that repeats that met another: problem details with the order as it is now. */
+        StandingOrderConflict: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            /** @description The order as it is now. */
+            present: components["schemas"]["StandingOrderAnswer"];
+        };
+        /** @description An order that repeats, as it is described. */
+        StandingOrderDraft: {
+            /** @description Id of the product. */
+            product: null | string;
+            /** @description Id of the pan. */
+            pan: null | string;
+            /**
+             * Format: int32
+             * @description Pies each time.
+             */
+            count: null | number;
+            /** @description Days of the week, "monday" to "sunday". */
+            days: null | string[];
+            /** @description Clock time of the pick-up, "09:00". */
+            at: null | string;
+            /** @description Who it is for. */
+            for: null | string;
+            /** @description The first day (ISO date); null for today. */
+            from?: null | string;
+            /** @description The last day (ISO date); null while nobody has said. */
+            until?: null | string;
+        };
+        /** @description Orders that repeat. */
+        StandingOrdersAnswer: {
+            /** @description ISO date of today at the bakery. */
+            today: string;
+            /** @description Those that have not ended, by the time of day. */
+            orders: components["schemas"]["StandingOrderAnswer"][];
+            /**
+             * Format: int32
+             * @description The most that there can be.
+             */
+            most: number;
         };
         /** @description A step in words. */
         StepAnswer: {
@@ -5285,6 +5480,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ImportAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    CopyOrders: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopiedAnswer"];
                 };
             };
             /** @description Bad Request */
@@ -6424,6 +6656,252 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["OrderConflict"];
+                };
+            };
+        };
+    };
+    GetStandingOrders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingOrdersAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    AddStandingOrder: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandingOrderDraft"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingOrderAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ChangeStandingOrder: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandingOrderDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingOrderAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StandingOrderConflict"];
+                };
+            };
+        };
+    };
+    EndStandingOrder: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["StandingOrderConflict"];
+                };
+            };
+        };
+    };
+    ChangeStandingOrderDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PutBackStandingOrderDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    LeaveOutStandingOrderDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

@@ -4,7 +4,7 @@
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
   import ShiftRow from './ShiftRow.svelte'
-  import { newShift } from './week'
+  import { newShift } from './newShift'
 
   interface Props {
     draft: Schemas['BakeryDraft']

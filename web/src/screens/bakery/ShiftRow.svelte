@@ -2,7 +2,8 @@
   import type { Failure, Schemas } from '../../api/client'
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
-  import { everyDay } from './week'
+  import { everyDay } from '../../parts/week'
+  import WeekDays from '../../parts/WeekDays.svelte'
 
   interface Props {
     shift: Schemas['ShiftDraft']
@@ -19,11 +20,7 @@
 
   const hours = (minutes: number | null) =>
     minutes ? `${Math.floor(minutes / 60)} h${minutes % 60 ? ` ${minutes % 60}` : ''}` : ''
-  const isOn = (day: string) => !shift.days || shift.days.includes(day)
-  function turn(day: string) {
-    const days = everyDay.map((one) => one.day).filter((one) => isOn(one) !== (one === day))
-    shift.days = days.length === everyDay.length ? null : days
-  }
+  const all = everyDay.map((one) => one.day)
 </script>
 
 <fieldset class="fields">
@@ -50,18 +47,12 @@
   {#if ofTheWeek}
     <div>
       <span class="small block">Begins on</span>
-      <span class="week" role="group" aria-label="{name}: days on which it begins">
-        {#each everyDay as { day, short, words } (day)}<button
-            type="button"
-            class="day"
-            aria-pressed={isOn(day)}
-            title={words}
-            onclick={() => turn(day)}>{short}</button
-          >{/each}
-      </span>
-      {#if failure?.fields[`${path}.days`]}<span class="block font-bold" role="alert"
-          >{failure.fields[`${path}.days`]?.join(' ')}</span
-        >{/if}
+      <WeekDays
+        label="{name}: days on which it begins"
+        days={(shift.days ?? all).map((day) => day ?? '')}
+        fault={failure?.fields[`${path}.days`]?.join(' ')}
+        onturn={(days) => (shift.days = days.length === all.length ? null : days)}
+      />
     </div>
   {/if}
   {#each shift.breaks ?? [] as pause, at (at)}
@@ -103,27 +94,6 @@
 </fieldset>
 
 <style>
-  .week {
-    display: inline-flex;
-    gap: 2px;
-  }
-
-  .day {
-    min-width: 2.75rem;
-    min-height: 2.75rem;
-    border: 1px solid var(--color-line);
-    border-radius: 4px;
-    color: var(--color-soft);
-    cursor: pointer;
-  }
-
-  .day[aria-pressed='true'] {
-    background: var(--color-base-200);
-    border-color: var(--color-base-content);
-    color: var(--color-base-content);
-    font-weight: 700;
-  }
-
   .pause {
     display: inline-flex;
     gap: 0.5rem;

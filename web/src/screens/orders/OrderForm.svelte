@@ -32,6 +32,11 @@
   let theirs = $state<Schemas['OrderAnswer']>()
 
   const pans = $derived(products.find((one) => one.id === product)?.pans ?? [])
+  // Another product has other pans.
+  $effect(() => {
+    if (pans.length > 0 && !pans.some((one) => one.id === pan))
+      pan = products.find((one) => one.id === product)?.referencePan ?? ''
+  })
   const id = $props.id()
   const faultOf = (field: string) => failure?.fields[field]?.join(' ')
 
@@ -54,17 +59,25 @@
     isSending = true
     const body = { product, pan, count, pickUp: `${date}T${clockTime.read(time) ?? time}`, for: name }
     const opened = first.order
-    const outcome = opened
+    const outcome = opened?.repeats
       ? await ask(
-          api.PUT('/api/orders/{id}', {
-            params: { path: { id: opened.id }, header: { 'If-Match': `"${version}"` } },
+          api.PUT('/api/standing-orders/{id}/days/{day}', {
+            params: { path: { id: opened.repeats.id, day: opened.pickUp.slice(0, 10) } },
             body,
           }),
         )
-      : await ask(api.POST('/api/orders', { params: { header: { 'Idempotency-Key': keys.of(body) } }, body }))
+      : opened
+        ? await ask(
+            api.PUT('/api/orders/{id}', {
+              params: { path: { id: opened.id }, header: { 'If-Match': `"${version}"` } },
+              body,
+            }),
+          )
+        : await ask(api.POST('/api/orders', { params: { header: { 'Idempotency-Key': keys.of(body) } }, body }))
     isSending = false
     failure = outcome.failure
-    theirs = outcome.failure?.present
+    const present = outcome.failure?.present
+    theirs = present && 'pickUp' in present ? present : undefined
     if (outcome.data)
       ondone(`${outcome.data.count} ${outcome.data.productName}, ${outcome.data.panName}, ${outcome.data.clock}`)
   }
@@ -117,6 +130,10 @@
     <button class="press press-main" type="submit">{first.order ? 'Save' : 'Add'}</button>
     <button class="press" type="button" onclick={oncancel}>Cancel</button>
   </div>
+  {#if first.order?.repeats}<p class="small w-full">
+      This order repeats, {first.order.repeats.words}. Only this day of it is changed; it is changed for good under
+      "Orders that repeat".
+    </p>{/if}
   {#if theirs}
     <DraftConflict
       what="this order"

@@ -12,9 +12,11 @@
   import StepWord from '../../parts/StepWord.svelte'
   import WhatIf from '../../parts/WhatIf.svelte'
   import { clockTime } from '../../parts/word.svelte'
+  import CopyDay from './CopyDay.svelte'
   import ImportOrders from './ImportOrders.svelte'
   import OrderForm from './OrderForm.svelte'
   import OrderLineEntry from './OrderLineEntry.svelte'
+  import StandingOrders from './StandingOrders.svelte'
   import TotalsTable from './TotalsTable.svelte'
 
   interface Props {
@@ -27,7 +29,8 @@
   // Kept as it was opened: news from elsewhere must not take the form away.
   let changing = $state.raw<Order>()
   let isAdding = $state(false)
-  let isImporting = $state(false)
+  /** What is open below the line: orders from a file, those that repeat, or those of another day. */
+  let opened = $state<'file' | 'standing' | 'copy'>()
   let said = $state('')
   let removed = $state<Order>()
 
@@ -56,31 +59,43 @@
     live.saved('orders')
   }
 
+  const dayOf = (order: Order) => ({ id: order.repeats?.id ?? '', day: order.pickUp.slice(0, 10) })
+
   async function remove(order: Order) {
-    const outcome = await ask(
-      api.DELETE('/api/orders/{id}', {
-        params: { path: { id: order.id }, header: { 'If-Match': `"${order.version}"` } },
-      }),
-    )
+    // One that repeats is left out of this day alone.
+    const outcome = order.repeats
+      ? await ask(api.DELETE('/api/standing-orders/{id}/days/{day}', { params: { path: dayOf(order) } }))
+      : await ask(
+          api.DELETE('/api/orders/{id}', {
+            params: { path: { id: order.id }, header: { 'If-Match': `"${order.version}"` } },
+          }),
+        )
     if (!outcome.failure) removed = order
-    changed(outcome.failure ? '' : `Removed: ${inWords(order)}.`)
+    changed(outcome.failure ? '' : `${order.repeats ? 'Left out of this day' : 'Removed'}: ${inWords(order)}.`)
     failure = outcome.failure
     // What could not be removed may have been changed by another.
     if (outcome.failure) await asked.refresh()
   }
 
   async function putBack(order: Order) {
-    const outcome = await ask(
-      api.POST('/api/orders', {
-        params: { header: { 'Idempotency-Key': newKey() } },
-        body: { product: order.product, pan: order.pan, count: order.count, pickUp: order.pickUp, for: order.for },
-      }),
-    )
+    const outcome = order.repeats
+      ? await ask(api.POST('/api/standing-orders/{id}/days/{day}', { params: { path: dayOf(order) } }))
+      : await ask(
+          api.POST('/api/orders', {
+            params: { header: { 'Idempotency-Key': newKey() } },
+            body: { product: order.product, pan: order.pan, count: order.count, pickUp: order.pickUp, for: order.for },
+          }),
+        )
     if (outcome.failure) failure = outcome.failure
     else {
       removed = undefined
       changed(`Put back: ${inWords(order)}.`)
     }
+  }
+
+  function close(words: string) {
+    opened = undefined
+    if (words) changed(words)
   }
 
   const inWords = (order: Order) =>
@@ -146,8 +161,12 @@
     <OrderForm day={today.day} ondone={(words) => changed(`Added: ${words}.`)} oncancel={() => (isAdding = false)} />
   {/if}
 
-  {#if isImporting}
-    <ImportOrders ondone={(words) => ((isImporting = false), words && changed(words))} />
+  {#if opened === 'file'}
+    <ImportOrders ondone={close} />
+  {:else if opened === 'standing'}
+    <StandingOrders day={today.day} onclose={() => (opened = undefined)} />
+  {:else if opened === 'copy'}
+    <CopyDay day={today.day} dayName={answer.dayName} weekBefore={answer.weekBefore} ondone={close} />
   {/if}
 
   <FailureNote failure={failure ?? asked.failure} />
@@ -158,9 +177,11 @@
 
   <p class="small screen-only flex flex-wrap gap-x-5">
     <a class="link" href="/api/orders/{today.day}/orders.csv" download="orders-{today.day}.csv">Save as a file (CSV)</a>
-    <button class="link" onclick={() => (isImporting = !isImporting)} aria-expanded={isImporting}
-      >Take orders from a file</button
-    >
+    {#each [['standing', 'Orders that repeat'], ['copy', 'Copy another day'], ['file', 'Take orders from a file']] as const as [what, words] (what)}
+      <button class="link" onclick={() => (opened = opened === what ? undefined : what)} aria-expanded={opened === what}
+        >{words}</button
+      >
+    {/each}
     <button class="link" onclick={() => window.print()}>Print</button>
   </p>
   {#if changing}
@@ -188,18 +209,38 @@
                 <span class="grow">
                   <Mark product={order.productName} /> <strong>{order.productName}</strong>, {order.panName}
                   {#if order.for}<span class="small">for {order.for}</span>{/if}
+                  {#if order.repeats}<span class="small">· {order.repeats.words}</span>{/if}
                 </span>
                 <button class="link px-1" onclick={() => (changing = order)} aria-label="Change {inWords(order)}"
                   >Change</button
                 >
-                <button class="link px-1" onclick={() => remove(order)} aria-label="Remove {inWords(order)}"
-                  >Remove</button
+                <button
+                  class="link px-1"
+                  onclick={() => remove(order)}
+                  aria-label="{order.repeats ? 'Leave out' : 'Remove'} {inWords(order)}"
+                  >{order.repeats ? 'Leave out' : 'Remove'}</button
                 >
               </div>
             </li>
           {/each}
         </ul>
       {/each}
+      {#if answer.leftOut.length > 0}
+        <h2 class="mt-3">Left out of this day</h2>
+        <ul>
+          {#each answer.leftOut as order (order.id)}
+            <li class="border-line flex items-baseline gap-3 border-t py-1.5">
+              <span class="grow"
+                >{inWords(order)}
+                {#if order.repeats}<span class="small">· {order.repeats.words}</span>{/if}</span
+              >
+              <button class="link px-1" onclick={() => putBack(order)} aria-label="Put back {inWords(order)}"
+                >Put back</button
+              >
+            </li>
+          {/each}
+        </ul>
+      {/if}
     </section>
     {#if answer.totals.length > 0}<TotalsTable {answer} />{/if}
   </div>

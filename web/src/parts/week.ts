@@ -8,6 +8,3 @@ export const everyDay = [
   { day: 'saturday', short: 'Sat', words: 'Saturday' },
   { day: 'sunday', short: 'Sun', words: 'Sunday' },
 ] as const
-
-/** A shift to begin with. */
-export const newShift = () => ({ name: '', start: '04:00', lengthMin: 360, people: null, days: null, breaks: null })

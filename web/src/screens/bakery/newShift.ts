@@ -1,0 +1,2 @@
+/** A shift to begin with. */
+export const newShift = () => ({ name: '', start: '04:00', lengthMin: 360, people: null, days: null, breaks: null })
