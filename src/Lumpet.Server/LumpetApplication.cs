@@ -90,6 +90,7 @@ internal static class LumpetApplication
         PlanEndpoints.Map(app);
         DoughEndpoints.Map(app);
         FillingEndpoints.Map(app);
+        CoolingEndpoints.Map(app);
         BenchEndpoints.Map(app);
         SheetEndpoints.Map(app);
         RecipeEndpoints.Map(app);

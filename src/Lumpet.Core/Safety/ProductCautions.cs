@@ -6,7 +6,8 @@ namespace Lumpet.Core.Safety;
 /// <summary>What can hurt about a product, beside what its steps say. Every one defers to local codes and licensed practice.</summary>
 public static class ProductCautions
 {
-    internal const string Decide = "Local codes and licensed practice decide.";
+    /// <summary>What stands beside every rule of safety.</summary>
+    public const string Decide = "Local codes and licensed practice decide.";
 
     /// <summary>Sentences for the screen and the sheet.</summary>
     public static IReadOnlyList<string> Of(Product product)

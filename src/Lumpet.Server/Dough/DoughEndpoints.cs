@@ -3,6 +3,7 @@ using Lumpet.Core.Dough;
 using Lumpet.Core.Safety;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.DayPlan;
+using Lumpet.Server.Faults;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -16,8 +17,11 @@ internal static class DoughEndpoints
     public static void Map(IEndpointRouteBuilder routes) =>
         routes.MapGet("/api/dough/{day}", Get).WithName("GetDough").WithSummary("The dough batches of a day, ready to be weighed.");
 
-    private static async Task<Results<Ok<DoughAnswer>, ValidationProblem>> Get(string day, string? from, string? given, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
+    private static async Task<Results<Ok<DoughAnswer>, ValidationProblem>> Get(
+        string day, string? from, string? given, [AsParameters] MeasuredToday measured, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
+        var readings = measured.Readings;
+        if (readings.Faults() is { Count: > 0 } faults) return FieldProblems.Of(faults);
         var (view, refused) = await PlanEndpoints.ViewAsync(day, from, given, database, shelf, clock, waiting);
         if (view is null) return refused!;
         var (book, plan) = (view.Book, view.Plan);
@@ -28,10 +32,11 @@ internal static class DoughEndpoints
             plan.Batches.Count,
             Math.Round(total, 1),
             FormattableString.Invariant($"{mixer.Name}: {mixer.SmallestBatch.Kilograms} to {mixer.LargestBatch.Kilograms} kg a batch."),
-            [.. plan.Batches.Select(batch => Batch(book, plan, batch))]));
+            readings,
+            [.. plan.Batches.Select(batch => Batch(book, plan, batch, readings))]));
     }
 
-    private static BatchAnswer Batch(DayBook book, PlannedDay plan, DoughBatch batch) => new(
+    private static BatchAnswer Batch(DayBook book, PlannedDay plan, DoughBatch batch, DoughReadings readings) => new(
         batch.Dough.Id,
         batch.Dough.Name,
         batch.Number,
@@ -55,7 +60,8 @@ internal static class DoughEndpoints
         [.. batch.Turns.Select(book.Clock.At)],
         batch.Dough.Sign,
         DoughCautions.Of(batch.Dough),
-        DoughWords.Keeps(batch.Dough));
+        DoughWords.Keeps(batch.Dough),
+        batch.Dough.IsMixed ? DoughWaterWords.Of(DoughWater.For(batch, readings), readings) : null);
 
     /// <summary>Discs that are the same on the scale and at the pin are one line, with the orders that they are for.</summary>
     private static BatchDiscAnswer[] Discs(DayBook book, PlannedDay plan, DoughBatch batch) =>
@@ -76,8 +82,9 @@ internal static class DoughEndpoints
 /// <param name="Count">Batches in all.</param>
 /// <param name="Kilograms">Dough in all.</param>
 /// <param name="Mixer">The mixer and its limits.</param>
+/// <param name="Readings">What was measured, or what is usual where it was not.</param>
 /// <param name="Batches">In order of mixing.</param>
-public sealed record DoughAnswer(string DayName, int Count, double Kilograms, string Mixer, IReadOnlyList<BatchAnswer> Batches);
+public sealed record DoughAnswer(string DayName, int Count, double Kilograms, string Mixer, DoughReadings Readings, IReadOnlyList<BatchAnswer> Batches);
 
 /// <summary>A batch.</summary>
 /// <param name="Dough">Id of the dough.</param>
@@ -100,6 +107,7 @@ public sealed record DoughAnswer(string DayName, int Count, double Kilograms, st
 /// <param name="ReadyWhen">The sign that mixing is done.</param>
 /// <param name="Caution">What can hurt.</param>
 /// <param name="Keeps">How it keeps, in words.</param>
+/// <param name="Water">What its water has to be; null of what is bought in.</param>
 public sealed record BatchAnswer(
     string Dough,
     string Name,
@@ -120,7 +128,8 @@ public sealed record BatchAnswer(
     IReadOnlyList<Moment> Turns,
     string ReadyWhen,
     string Caution,
-    string Keeps);
+    string Keeps,
+    DoughWaterAnswer? Water);
 
 /// <summary>An ingredient of a batch.</summary>
 /// <param name="Name">Its name.</param>

@@ -2,11 +2,12 @@ using Lumpet.Core.DayPlan;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.Data.Sqlite;
 using System.Text.Json;
+using System.Text.RegularExpressions;
 
 namespace Lumpet.Server.Faults;
 
 /// <summary>Turns what went wrong on the way into problem details (RFC 9457) that a person can act on.</summary>
-internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<FaultHandler> log) : IExceptionHandler
+internal sealed partial class FaultHandler(IProblemDetailsService problems, ILogger<FaultHandler> log) : IExceptionHandler
 {
     private const int DiskFull = 13;
     private const int ReadOnly = 8;
@@ -52,6 +53,8 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
                 : (field, "This is not a value of the kind that is needed here.");
         }
 
+        if (Parameter().Match(exception.Message) is { Success: true } parameter)
+            return (JsonNamingPolicy.CamelCase.ConvertName(parameter.Groups["name"].Value), "This is not a value of the kind that is needed here.");
         return ("body", exception.StatusCode switch
         {
             StatusCodes.Status413PayloadTooLarge => "The request is too large.",
@@ -59,4 +62,8 @@ internal sealed class FaultHandler(IProblemDetailsService problems, ILogger<Faul
             _ => "A JSON body is required here.",
         });
     }
+
+    // What the framework says of a value in the address that it cannot read: 'Failed to bind parameter "double? dryC" from "abc".'
+    [GeneratedRegex(@"^Failed to bind parameter ""[^""]*?(?<name>\w+)"" from", RegexOptions.CultureInvariant)]
+    private static partial Regex Parameter();
 }

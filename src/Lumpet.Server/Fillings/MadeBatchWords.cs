@@ -2,6 +2,7 @@ using Lumpet.Core;
 using Lumpet.Core.Batches;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Safety;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.DayPlan;
 using Lumpet.Server.Preparations;
@@ -39,7 +40,8 @@ internal static class MadeBatchWords
             batch.Surplus > Mass.Zero ? ScaleReading.GramsOf(batch.Surplus) : 0,
             made.Short > 0 ? PlanSentence.Filled(book, made.Why) : string.Empty,
             PreparationEndpoints.Cautions(batch.Made),
-            LineWords.Reduced([.. batch.Lines.Select(line => line.Line with { Amount = line.Exact })], batch.Made.Formula.ReducedTo));
+            LineWords.Reduced([.. batch.Lines.Select(line => line.Line with { Amount = line.Exact })], batch.Made.Formula.ReducedTo),
+            CoolInTime.Needs(batch.Made) ? CoolingEndpoints.Deepest(batch.Mass) : string.Empty);
     }
 
     private static int? Pieces(PreparationBatch batch, Mass mass) => batch.How.Piece is { } one ? (int)Math.Round(mass / one) : null;
@@ -61,6 +63,7 @@ internal static class MadeBatchWords
 /// <param name="Trouble">What stands in the way; empty where nothing does.</param>
 /// <param name="Caution">What is not to be tasted raw, and how long it may be kept where that is a matter of safety; empty where there is nothing.</param>
 /// <param name="Reduced">What boiling down does to it, before and after; empty where nothing is boiled down.</param>
+/// <param name="Cooling">How deep it may stand so that it is cold in time, and in how many pans that is; empty where it is no matter of safety.</param>
 public sealed record MadeBatchAnswer(
     string Id,
     string Name,
@@ -76,7 +79,8 @@ public sealed record MadeBatchAnswer(
     double SurplusGrams,
     string Trouble,
     string Caution,
-    string Reduced);
+    string Reduced,
+    string Cooling);
 
 /// <summary>What is weighed into a batch.</summary>
 /// <param name="Name">The ingredient.</param>

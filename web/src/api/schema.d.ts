@@ -262,6 +262,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** When something cooked is cold in its middle, whether that is in time, and what mends it. Stores nothing. */
+        post: operations["AskCooling"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench/{day}": {
         parameters: {
             query?: never;
@@ -1343,6 +1360,7 @@ export interface components {
             caution: string;
             /** @description How it keeps, in words. */
             keeps: string;
+            water: null | components["schemas"]["DoughWaterAnswer"];
         };
         /** @description Discs of one kind. */
         BatchDiscAnswer: {
@@ -1519,6 +1537,81 @@ export interface components {
             /** @description Where their steps differ. */
             steps: components["schemas"]["DifferenceAnswer"][];
         };
+        /** @description Whether something is cold in time. */
+        CoolingAnswer: {
+            /** @description Whether it keeps to the rule. */
+            isInTime: boolean;
+            /** @description That in a sentence. */
+            words: string;
+            /** @description What would be in time; empty where it is. */
+            mend: string;
+            /**
+             * Format: int32
+             * @description Minutes from the beginning until the clock starts at 57 °C; null where it never gets there.
+             */
+            to57Min: null | number;
+            /**
+             * Format: int32
+             * @description Minutes from then to 21 °C; null where it never gets there.
+             */
+            to21Min: null | number;
+            /**
+             * Format: int32
+             * @description Minutes from 57 °C to 5 °C; null where it never gets there.
+             */
+            to5Min: null | number;
+            /**
+             * Format: double
+             * @description The deepest layer that is cold in time there; null where none is.
+             */
+            deepestCm: null | number;
+            /** @description How it was reckoned. */
+            why: string;
+        };
+        /** @description Two readings of a probe in the middle. */
+        CoolingReading: {
+            /**
+             * Format: double
+             * @description The first, °C.
+             */
+            firstC: null | number;
+            /**
+             * Format: double
+             * @description The second, °C.
+             */
+            secondC: null | number;
+            /**
+             * Format: double
+             * @description Minutes between them.
+             */
+            minutes: null | number;
+        };
+        /** @description Something cooked that is to be cooled. */
+        CoolingRequest: {
+            /**
+             * Format: double
+             * @description How much, for how many pans it takes; 1 where it is not said.
+             */
+            kilograms: null | number;
+            /**
+             * Format: double
+             * @description How deep it stands in its pot or pan, cm; not needed with a reading.
+             */
+            depthCm: null | number;
+            /** @description "fridge", "blastChiller", "iceBath" or "rack"; the fridge where it is not said. */
+            place: null | string;
+            /**
+             * Format: double
+             * @description How cold it is there, °C; what is usual where it is not said.
+             */
+            placeC: null | number;
+            /**
+             * Format: double
+             * @description How hot it is at first, °C; 90 where it is not said.
+             */
+            fromC: null | number;
+            reading: null | components["schemas"]["CoolingReading"];
+        };
         /** @description What copying a day of orders comes to. */
         CopiedAnswer: {
             /**
@@ -1693,6 +1786,8 @@ export interface components {
             kilograms: number;
             /** @description The mixer and its limits. */
             mixer: string;
+            /** @description What was measured, or what is usual where it was not. */
+            readings: components["schemas"]["DoughReadings"];
             /** @description In order of mixing. */
             batches: components["schemas"]["BatchAnswer"][];
         };
@@ -1792,6 +1887,34 @@ export interface components {
             /** @description What was found. */
             findings: components["schemas"]["FindingAnswer"][];
         };
+        /** @description What was measured before a dough is mixed, and what it should come to; degrees Celsius. */
+        DoughReadings: {
+            /**
+             * Format: double
+             * @description The dough when it leaves the bowl.
+             */
+            wantedC: number;
+            /**
+             * Format: double
+             * @description Flour, sugar and whatever else stands in the room.
+             */
+            dryC: number;
+            /**
+             * Format: double
+             * @description Fat, egg and whatever else comes from the fridge.
+             */
+            coldC: number;
+            /**
+             * Format: double
+             * @description Water as it comes from the tap.
+             */
+            waterC: number;
+            /**
+             * Format: double
+             * @description By how much mixing warms a dough.
+             */
+            frictionC: number;
+        };
         /** @description The dough of a scaled product. */
         DoughScaleAnswer: {
             /** @description Its name. */
@@ -1860,6 +1983,25 @@ export interface components {
             savedAt: string;
             /** @description As written. */
             draft: components["schemas"]["DoughDraft"];
+        };
+        /** @description What the water of a dough has to be. */
+        DoughWaterAnswer: {
+            /** @description What to do. */
+            words: string;
+            /** @description Whether the dough is as cold as it should be then. */
+            isMet: boolean;
+            /**
+             * Format: double
+             * @description How much of its water is ice.
+             */
+            iceGrams: number;
+            /**
+             * Format: double
+             * @description What the dough comes to.
+             */
+            reachedC: number;
+            /** @description How it was reckoned. */
+            why: string;
         };
         /** @description How long the bake may take in this pan. */
         EstimateAnswer: {
@@ -2622,6 +2764,8 @@ export interface components {
             caution: string;
             /** @description What boiling down does to it, before and after; empty where nothing is boiled down. */
             reduced: string;
+            /** @description How deep it may stand so that it is cold in time, and in how many pans that is; empty where it is no matter of safety. */
+            cooling: string;
         };
         /** @description What is weighed into a batch. */
         MadeBatchLine: {
@@ -5535,6 +5679,11 @@ export interface operations {
             query?: {
                 from?: string;
                 given?: string;
+                wantedC?: number;
+                dryC?: number;
+                coldC?: number;
+                waterC?: number;
+                frictionC?: number;
             };
             header?: never;
             path: {
@@ -5585,6 +5734,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FillingsAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    AskCooling: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoolingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoolingAnswer"];
                 };
             };
             /** @description Bad Request */

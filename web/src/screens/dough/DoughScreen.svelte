@@ -6,21 +6,28 @@
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import LateNote from '../../parts/LateNote.svelte'
+  import { measured } from './measured.svelte'
+  import Readings from './Readings.svelte'
 
   interface Props {
     params?: { day?: string }
   }
   const { params }: Props = $props()
-  const asked = new DayAnswer<Schemas['DoughAnswer']>(
-    (day, query) => (signal) => api.GET('/api/dough/{day}', { params: { path: { day }, query }, signal }),
-  )
+  const asked = new DayAnswer<Schemas['DoughAnswer']>((day, query) => {
+    const asked = { ...query, ...measured.query }
+    return (signal) => api.GET('/api/dough/{day}', { params: { path: { day }, query: asked }, signal })
+  })
   const answer = $derived(asked.current)
+  // What is wrong with a reading stands at its field.
+  const isMeasuredWrong = $derived(
+    Object.keys(asked.failure?.fields ?? {}).some((field) => field in (answer?.readings ?? {})),
+  )
 
   asked.followDay(() => params?.day)
 </script>
 
 <svelte:head><title>Dough · Lumpet</title></svelte:head>
-<FailureNote failure={asked.failure} />
+<FailureNote failure={isMeasuredWrong ? undefined : asked.failure} />
 {#if answer}
   <LateNote />
   <h1 class="sentence">
@@ -39,6 +46,7 @@
     {answer.mixer} Weights are rounded once, to whole grams, so that they add up to the batch.
     <button class="link" onclick={() => window.print()}>Print the dough sheets</button>
   </p>
+  {#if answer.count > 0}<Readings readings={answer.readings} failure={asked.failure} />{/if}
   {#each answer.batches as batch (`${batch.dough} ${batch.number}`)}
     <section class="border-line together mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[15rem_1fr_1fr]">
       <div>
@@ -54,6 +62,12 @@
         {/if}
         <p><span class="weight">{batch.needed.clock}</span> first disc rolled ({batch.needed.day})</p>
         <p class="small">It rests {duration(batch.restMin)} in this plan.</p>
+        {#if batch.water}
+          <p class="mt-1" class:short={!batch.water.isMet}><strong>{batch.water.words}</strong></p>
+          <details class="small">
+            <summary class="link">How it was reckoned</summary>{batch.water.why}
+          </details>
+        {/if}
         <ul class="mt-1">
           {#each batch.making as said (said)}<li>{said}</li>{/each}
         </ul>
@@ -112,3 +126,10 @@
     </section>
   {/each}
 {/if}
+
+<style>
+  .short {
+    padding-left: 0.5rem;
+    border-left: 4px solid var(--color-base-content);
+  }
+</style>

@@ -7,6 +7,7 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import LateNote from '../../parts/LateNote.svelte'
   import MadeFirst from '../../parts/MadeFirst.svelte'
+  import ColdInTime from './ColdInTime.svelte'
   import MadeBatch from './MadeBatch.svelte'
   import Mark from '../../parts/Mark.svelte'
   import StepNotes from '../../parts/StepNotes.svelte'
@@ -162,4 +163,5 @@
       </div>
     </section>
   {/each}
+  <ColdInTime />
 {/if}

@@ -57,6 +57,7 @@
     {#if batch.surplusGrams > 0}{grams(batch.surplusGrams)} are left over: the smallest batch is more than is used.{/if}
     {batch.caution}
   </p>
+  {#if batch.cooling}<p class="small mt-1"><b>Caution:</b> {batch.cooling}</p>{/if}
 </section>
 
 <style>
