@@ -70,7 +70,8 @@ public static class DayPlanner
     private static DayRound Best(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, int effort, int mostRounds, Patience patience, IProgress<double>? progress = null)
     {
         var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
-        LotAim[] aims = [.. Lot.From(snapshot.Orders).Select(lot => PlanStumblesException.Over(lot, () => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin), snapshot.HorizonMin)))];
+        LotAim[] Aims(bool areYielding) => [.. Lot.From(snapshot.Orders).Select(lot => PlanStumblesException.Over(lot, () => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin, areYielding), snapshot.HorizonMin)))];
+        var aims = Aims(areYielding: false);
         var first = aims;
         var trays = aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
         var loosening = Math.Max(2, Math.Min(Math.Min(effort, EffortWhileLoosening), EffortWhileLoosening * TraysForAllOrders / Math.Max(1, trays)));
@@ -105,9 +106,12 @@ public static class DayPlanner
         best = Searched(snapshot, calendar, question, [.. first.Select(aim => aim with { IsShortlyInPans = true })], best, effort, patience, PartOf(progress, DoneWithKeeping, DoneWithSearch));
         // What is as late as it may be may find its work between two shifts: then sooner is better, where later was tried.
         LotAim[] sooner = [.. first.Select(aim => aim with { IsShortlyInPans = true, IsDueWhereWorkFits = true })];
-        return best.Fates.All(fate => fate.Missed == 0) || sooner.Zip(first).All(aim => aim.First.Work.Graph.Bakes.All(bake => aim.First.Due(bake) == aim.Second.Due(bake)))
+        if (best.Fates.Any(fate => fate.Missed > 0) && sooner.Zip(first).Any(aim => aim.First.Work.Graph.Bakes.Any(bake => aim.First.Due(bake) != aim.Second.Due(bake))))
+            best = Searched(snapshot, calendar, question, sooner, best, effort, patience, PartOf(progress, DoneWithSearch, DoneWithRounds));
+        // Orders that may be late give way where one that must not be would be.
+        return best.ServesWhatMust || first.All(aim => aim.Work.Lot.MayBeLateMin == 0)
             ? best
-            : Searched(snapshot, calendar, question, sooner, best, effort, patience, PartOf(progress, DoneWithSearch, DoneWithRounds));
+            : Searched(snapshot, calendar, question, [.. Aims(areYielding: true).Select(aim => aim with { IsShortlyInPans = true })], best, effort, patience, progress: null);
     }
 
     /// <summary>

@@ -47,14 +47,19 @@ internal sealed record DayRound(
     /// <summary>Whether all work fits around its bakes.</summary>
     public bool Fits => Fates.All(fate => fate.Unfit == 0);
 
+    /// <summary>Whether every pie that must not be late is in time, and every other as late as it may be at most.</summary>
+    public bool ServesWhatMust => Fates.All(fate => fate is { NotBaked: 0, Unfit: 0 } && fate.LateMin <= fate.Lot.MayBeLateMin);
+
     /// <summary>The aim of a lot.</summary>
     public LotAim AimOf(LotWork work) => Aims.First(aim => aim.Work == work);
 
     // Pies that cannot be made weigh more than late ones: a plan that nobody can follow is none. What is wanted ready the day
     // before comes next, then what the ovens cost.
-    private (int, int, long, int, decimal) Rank => (
+    private (int, int, long, long, int, decimal) Rank => (
         Fates.Sum(fate => fate.NotBaked),
         Fates.Sum(fate => fate.Unfit),
+        // An order that may be late gives way to one that must not be.
+        Parcels.Sum(parcel => (long)parcel.Pies * Math.Max(0, parcel.DoneMin - parcel.Work.Lot.PickUpMin - parcel.Work.Lot.MayBeLateMin)),
         Parcels.Sum(parcel => (long)parcel.Pies * Math.Max(0, parcel.DoneMin - parcel.Work.Lot.PickUpMin)),
         Made.Count(made => made.Batch.NeededMin - made.DoneMin < made.Batch.How.Keeping.ToUse.Aim),
         Plan.Cost.Total);
@@ -63,7 +68,7 @@ internal sealed record DayRound(
     public bool ServesAsWellAs(DayRound other)
     {
         var (mine, theirs) = (Rank, other.Rank);
-        return (mine.Item1, mine.Item2, mine.Item3, mine.Item4).CompareTo((theirs.Item1, theirs.Item2, theirs.Item3, theirs.Item4)) <= 0;
+        return (mine.Item1, mine.Item2, mine.Item3, mine.Item4, mine.Item5).CompareTo((theirs.Item1, theirs.Item2, theirs.Item3, theirs.Item4, theirs.Item5)) <= 0;
     }
 
     /// <summary>Whether this round serves the day better than another.</summary>

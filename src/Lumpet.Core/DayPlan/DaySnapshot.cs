@@ -71,7 +71,11 @@ public sealed record DaySnapshot(
 /// <param name="Count">How many; at least 1.</param>
 /// <param name="PickUpMin">When it is picked up.</param>
 /// <param name="For">Who it is for; may be empty.</param>
-public sealed record DayOrder(Product Product, Pan Pan, int Count, int PickUpMin, string For);
+public sealed record DayOrder(Product Product, Pan Pan, int Count, int PickUpMin, string For)
+{
+    /// <summary>By how many minutes it may be late, where something else would be; 0 of one that must not be.</summary>
+    public int MayBeLateMin { get; init; }
+}
 
 /// <summary>A time in which people are there.</summary>
 /// <param name="Name">"Afternoon", "Night".</param>

@@ -4,7 +4,7 @@ using Lumpet.Core.Recipes;
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>Pies of one product, pan and pick-up that are made together.</summary>
-/// <param name="Id">"pear/23/1140": product, pan and minute of the pick-up. No id holds a stroke, so that no two lots share one.</param>
+/// <param name="Id">"pear/23/1140": product, pan and minute of the pick-up, and by how many minutes it may be late where it may. No id holds a stroke, so that no two lots share one.</param>
 /// <param name="Product">The product.</param>
 /// <param name="Pan">The pan.</param>
 /// <param name="PickUpMin">Minute of the pick-up.</param>
@@ -14,24 +14,31 @@ namespace Lumpet.Core.DayPlan;
 public sealed record Lot(
     string Id, Product Product, Pan Pan, int PickUpMin, int Count, IReadOnlyList<int> Trays, IReadOnlyList<string> For)
 {
+    /// <summary>By how many minutes its pies may be late, where others would be; 0 where they must not be.</summary>
+    public int MayBeLateMin { get; init; }
+
     /// <summary>Adds orders up to lots, earliest pick-up first.</summary>
     public static IReadOnlyList<Lot> From(IEnumerable<DayOrder> orders) =>
         [.. orders
-            .GroupBy(order => (Product: order.Product.Id, Pan: order.Pan.Id, order.PickUpMin))
+            .GroupBy(order => (Product: order.Product.Id, Pan: order.Pan.Id, order.PickUpMin, order.MayBeLateMin))
             .OrderBy(group => group.Key.PickUpMin)
             .ThenBy(group => group.Key.Product, StringComparer.Ordinal)
             .ThenBy(group => group.Key.Pan, StringComparer.Ordinal)
+            .ThenBy(group => group.Key.MayBeLateMin)
             .Select(group =>
             {
                 var (first, count) = (group.First(), group.Sum(order => order.Count));
                 return new Lot(
-                    FormattableString.Invariant($"{group.Key.Product}/{group.Key.Pan}/{group.Key.PickUpMin}"),
+                    FormattableString.Invariant($"{group.Key.Product}/{group.Key.Pan}/{group.Key.PickUpMin}{(group.Key.MayBeLateMin > 0 ? $"/{group.Key.MayBeLateMin}" : string.Empty)}"),
                     first.Product,
                     first.Pan,
                     group.Key.PickUpMin,
                     count,
                     TraysOf(count, first.Pan.PerTray),
-                    [.. group.Select(order => order.For).Where(name => name.Length > 0).Distinct()]);
+                    [.. group.Select(order => order.For).Where(name => name.Length > 0).Distinct()])
+                {
+                    MayBeLateMin = group.Key.MayBeLateMin,
+                };
             })];
 
     private static int[] TraysOf(int count, int perTray) =>

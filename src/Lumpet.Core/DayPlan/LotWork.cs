@@ -13,15 +13,16 @@ internal sealed class LotWork
     /// <param name="calendar">The shifts.</param>
     /// <param name="mostTrays">Trays of the largest oven: what can travel together.</param>
     /// <param name="spareMin">By how many minutes boxes should be ready before the pick-up.</param>
-    public LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin)
-        : this(lot, calendar, mostTrays, spareMin, new Dictionary<int, int>())
+    /// <param name="isYielding">Whether it is planned as late as it may be, so that others are in time.</param>
+    public LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin, bool isYielding = false)
+        : this(lot, calendar, mostTrays, spareMin, isYielding, new Dictionary<int, int>())
     {
     }
 
-    private LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin, IReadOnlyDictionary<int, int> notBefore)
+    private LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin, bool isYielding, IReadOnlyDictionary<int, int> notBefore)
     {
         this.notBefore = notBefore;
-        again = later => new LotWork(lot, calendar, mostTrays, spareMin, later);
+        again = later => new LotWork(lot, calendar, mostTrays, spareMin, isYielding, later);
         Lot = lot;
         DayBefore = calendar.DayBefore;
         Graph = new StepGraph(lot.Product.ProcessIn(lot.Pan));
@@ -30,7 +31,7 @@ internal sealed class LotWork
         Takes = PreparationTaking.Of(lot.Product, Graph);
         var making = new MakingTimetable(calendar);
         var doughReady = new ReadyFrom(firstMin + lot.Product.Doughs.Max(dough => dough.MadeInMinutes + dough.Rest.Least), "dough can be mixed and rested");
-        Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin, spareMin, [.. Enumerable.Range(0, Graph.Nodes.Count).Select(Ready)]);
+        Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin + (isYielding ? lot.MayBeLateMin : 0), spareMin, [.. Enumerable.Range(0, Graph.Nodes.Count).Select(Ready)]);
 
         ReadyFrom Ready(int node) => Takes.Where(taken => taken.Node == node)
             .SelectMany(taken => PreparationTaking.Planned(taken.Line.Ingredient))

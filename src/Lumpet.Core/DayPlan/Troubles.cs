@@ -53,7 +53,7 @@ internal static class Troubles
 
     private static IEnumerable<Trouble> Of(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After, int Missed)[] helping, string[] tried, PlanText? untried, bool tryPickUp)
     {
-        var mend = untried ?? Mend(snapshot, fate, helping, tried, tryPickUp);
+        var mend = fate is { NotBaked: 0, Unfit: 0 } && fate.LateMin <= fate.Lot.MayBeLateMin ? Say($"they may be up to {Long(fate.Lot.MayBeLateMin)} late") : untried ?? Mend(snapshot, fate, helping, tried, tryPickUp);
         if (fate.NotBaked > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.NotBaked, fate.NotBaked, 0, fate.WhyNotBaked, mend);
         if (fate.Unfit > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Unfit, fate.Unfit, 0, fate.WhyUnfit, mend);
         if (fate.Late > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Late, fate.Late, fate.LateMin, Say($"the last of them is boxed at {At(fate.Lot.PickUpMin + fate.LateMin)}"), mend);

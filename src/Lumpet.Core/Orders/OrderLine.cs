@@ -10,6 +10,12 @@ namespace Lumpet.Core.Orders;
 /// <param name="For">Who it is for; may be empty.</param>
 public sealed record OrderLine(string Product, string Pan, int Count, LocalDateTime PickUp, string For)
 {
+    /// <summary>By how many minutes it may be late, where another order would be; 0 where it must not be, at most <see cref="MostLateMin"/>.</summary>
+    public int MayBeLateMin { get; init; }
+
+    /// <summary>What may be later than so many minutes is for another day.</summary>
+    public const int MostLateMin = 720;
+
     /// <summary>The most pies on one line. A small bakery bakes some hundreds a day; more is a slip of the finger.</summary>
     public const int MostPies = 2000;
 

@@ -17,6 +17,7 @@ public static class OrderRules
         List<FieldFault> faults = [.. WhatFaults(order.Product, order.Pan, order.Count, products)];
         faults.AddRange(PickUpFaults(order.PickUp, localNow, zone));
         faults.AddRange(ForFaults(order.For));
+        faults.AddRange(LateFaults(order.MayBeLateMin));
         return faults;
     }
 
@@ -33,6 +34,12 @@ public static class OrderRules
         if (product is null) yield return new FieldFault("product", $"There is no product \"{Shorten(named)}\". There are {Names(products)}.");
         else if (product.IsRetired) yield return new FieldFault("product", $"{product.Name} is retired. Take it back under Recipes to take orders for it.");
         else if (product.SizeIn(pan) is null) yield return new FieldFault("pan", $"{product.Name} is not made in \"{Shorten(pan)}\", only in {Sizes(product)}.");
+    }
+
+    /// <summary>What is wrong with how late it may be.</summary>
+    internal static IEnumerable<FieldFault> LateFaults(int minutes)
+    {
+        if (minutes is < 0 or > OrderLine.MostLateMin) yield return new FieldFault("mayBeLateMin", $"An order may be 0 to {OrderLine.MostLateMin} min late.");
     }
 
     /// <summary>What is wrong with who it is for.</summary>

@@ -14,6 +14,9 @@ namespace Lumpet.Core.Orders;
 /// <param name="Until">The last; null while nobody has said.</param>
 public sealed record StandingOrder(string Product, string Pan, int Count, IReadOnlyList<IsoDayOfWeek> Days, LocalTime At, string For, LocalDate From, LocalDate? Until)
 {
+    /// <summary>By how many minutes it may be late, where another order would be; 0 where it must not be.</summary>
+    public int MayBeLateMin { get; init; }
+
     /// <summary>The most orders that repeat and have not ended.</summary>
     public const int Most = 1000;
 
@@ -38,7 +41,7 @@ public sealed record StandingOrder(string Product, string Pan, int Count, IReadO
     }
 
     /// <summary>What is ordered on a date.</summary>
-    public OrderLine On(LocalDate date) => new(Product, Pan, Count, date.At(At), For);
+    public OrderLine On(LocalDate date) => new(Product, Pan, Count, date.At(At), For) { MayBeLateMin = MayBeLateMin };
 
     /// <summary>Its days as they are said: "every day", "Mon, Wed and Sat".</summary>
     public string DaysInWords => WeekDays.InWords(Days);
@@ -53,4 +56,5 @@ public sealed record StandingOrder(string Product, string Pan, int Count, IReadO
 /// <param name="For">Who it is for.</param>
 /// <param name="From">The first day (ISO date); null for today.</param>
 /// <param name="Until">The last day (ISO date); null while nobody has said.</param>
-public sealed record StandingOrderDraft(string? Product, string? Pan, int? Count, IReadOnlyList<string?>? Days, string? At, string? For, string? From = null, string? Until = null);
+/// <param name="MayBeLateMin">By how many minutes it may be late; null where it must not be.</param>
+public sealed record StandingOrderDraft(string? Product, string? Pan, int? Count, IReadOnlyList<string?>? Days, string? At, string? For, string? From = null, string? Until = null, int? MayBeLateMin = null);

@@ -24,8 +24,11 @@ public static class StandingOrderReader
             Time(checks, draft.At),
             draft.For?.Trim() ?? string.Empty,
             Date(checks, "from", draft.From) is { } from ? LocalDate.Max(from, today) : today,
-            Date(checks, "until", draft.Until));
-        foreach (var fault in OrderRules.WhatFaults(order.Product, order.Pan, order.Count, products).Concat(OrderRules.ForFaults(order.For))) checks.Add(fault.Field, fault.Message);
+            Date(checks, "until", draft.Until))
+        {
+            MayBeLateMin = draft.MayBeLateMin ?? 0,
+        };
+        foreach (var fault in OrderRules.WhatFaults(order.Product, order.Pan, order.Count, products).Concat(OrderRules.ForFaults(order.For)).Concat(OrderRules.LateFaults(order.MayBeLateMin))) checks.Add(fault.Field, fault.Message);
         if (order.From > today.PlusDays(OrderLine.MostDaysAhead)) checks.Add("from", $"A first pick-up lies at most {OrderLine.MostDaysAhead} days ahead.");
         if (order.Until < order.From) checks.Add("until", $"It would end before it begins on {PickUpText.Day.Format(order.From)}.");
         else if (order.Until is not null && order.Days.Count > 0 && !order.GoesOn(order.From)) checks.Add("until", "There is none of its days until then.");
@@ -41,7 +44,8 @@ public static class StandingOrderReader
         PickUpText.Clock.Format(order.At),
         order.For,
         LocalDatePattern.Iso.Format(order.From),
-        order.Until is { } until ? LocalDatePattern.Iso.Format(until) : null);
+        order.Until is { } until ? LocalDatePattern.Iso.Format(until) : null,
+        order.MayBeLateMin > 0 ? order.MayBeLateMin : null);
 
     private static LocalTime Time(FieldChecks checks, string? text)
     {

@@ -38,7 +38,7 @@ internal sealed record DayBook(
         Ovens = Snapshot.Ovens.Select(oven => oven.Id),
         Arrangement.LongerBakes,
         Earlier = Earlier.Select(other => other.Fingerprint),
-        Orders = Snapshot.Orders.Select(order => new { Product = order.Product.Id, Pan = order.Pan.Id, order.Count, order.PickUpMin, order.For }),
+        Orders = Snapshot.Orders.Select(order => new { Product = order.Product.Id, Pan = order.Pan.Id, order.Count, order.PickUpMin, order.For, order.MayBeLateMin }),
     })))[..16];
 
     /// <summary>What is arranged for the day; the snapshot has it already.</summary>
@@ -84,7 +84,7 @@ internal sealed record DayBook(
         DayOrder[] lines = [.. orders.Select(order =>
         {
             var product = byId[order.Line.Product];
-            return new DayOrder(product, product.SizeIn(order.Line.Pan)!.Pan, order.Line.Count, clock.MinuteOf(order.PickUp), order.Line.For);
+            return new DayOrder(product, product.SizeIn(order.Line.Pan)!.Pan, order.Line.Count, clock.MinuteOf(order.PickUp), order.Line.For) { MayBeLateMin = order.Line.MayBeLateMin };
         })];
         var snapshot = new DaySnapshot(
             lines,

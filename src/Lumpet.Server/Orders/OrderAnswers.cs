@@ -13,7 +13,8 @@ public sealed record TypedLineRequest(string? Line, string? Day);
 /// <param name="Count">Pies.</param>
 /// <param name="PickUp">Local date and time, "2026-05-02T09:00".</param>
 /// <param name="For">Who it is for.</param>
-public sealed record OrderRequest(string? Product, string? Pan, int? Count, string? PickUp, string? For);
+/// <param name="MayBeLateMin">By how many minutes it may be late; null where it must not be.</param>
+public sealed record OrderRequest(string? Product, string? Pan, int? Count, string? PickUp, string? For, int? MayBeLateMin = null);
 
 /// <summary>What was understood of a typed line.</summary>
 /// <param name="Parts">The parts found.</param>
@@ -56,9 +57,10 @@ public sealed record OrdersAnswer(
 /// <param name="PickUp">Local date and time, "2026-05-02T09:00".</param>
 /// <param name="Clock">Clock time of the pick-up.</param>
 /// <param name="For">Who it is for.</param>
+/// <param name="MayBeLateMin">By how many minutes it may be late; 0 where it must not be.</param>
 /// <param name="Repeats">The order that repeats and comes to this on its day: that day of it is changed or left out by its own address; null of an order by itself.</param>
 public sealed record OrderAnswer(
-    Guid Id, long Version, string Product, string ProductName, string Pan, string PanName, int Count, string PickUp, string Clock, string For, RepeatsAnswer? Repeats = null);
+    Guid Id, long Version, string Product, string ProductName, string Pan, string PanName, int Count, string PickUp, string Clock, string For, int MayBeLateMin, RepeatsAnswer? Repeats = null);
 
 /// <summary>The order that repeats and comes to an order on its day.</summary>
 /// <param name="Id">Its identity.</param>

@@ -9,13 +9,13 @@ using NodaTime;
 
 namespace Lumpet.Server.Orders;
 
-/// <summary>Orders as comma-separated values (RFC 4180, UTF-8): count, product, pan, pick_up, for.</summary>
+/// <summary>Orders as comma-separated values (RFC 4180, UTF-8): count, product, pan, pick_up, for, may_be_late_min.</summary>
 internal static class OrderCsv
 {
     /// <summary>The most rows of one file.</summary>
     public const int MostRows = 2000;
 
-    private static readonly string[] Columns = ["count", "product", "pan", "pick_up", "for"];
+    private static readonly string[] Columns = ["count", "product", "pan", "pick_up", "for", "may_be_late_min"];
 
     /// <summary>Writes orders.</summary>
     public static string Write(IEnumerable<OrderLine> orders)
@@ -31,6 +31,7 @@ internal static class OrderCsv
             csv.WriteField(order.Pan);
             csv.WriteField(PickUpText.Written.Format(order.PickUp));
             csv.WriteField(CellGuard.Write(order.For));
+            csv.WriteField(order.MayBeLateMin);
             csv.NextRecord();
         }
 
@@ -80,6 +81,9 @@ internal static class OrderCsv
         var product = products.FirstOrDefault(one => one.Id == named) ?? products.FirstOrDefault(one => one.Name.Equals(named, StringComparison.OrdinalIgnoreCase));
         _ = int.TryParse(Text("count"), NumberStyles.None, CultureInfo.InvariantCulture, out var count);
         var pickUp = PickUpText.Read(Text("pick_up").Replace(' ', 'T')) ?? default;
-        return new OrderLine(product?.Id ?? named, Text("pan"), count, pickUp, Text("for"));
+        return new OrderLine(product?.Id ?? named, Text("pan"), count, pickUp, Text("for")) { MayBeLateMin = Late(Text("may_be_late_min")) };
     }
+
+    // A list from elsewhere may not have it; what is no number is refused by the rules of an order.
+    private static int Late(string text) => text.Length == 0 ? 0 : int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var minutes) ? minutes : -1;
 }

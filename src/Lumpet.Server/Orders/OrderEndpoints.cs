@@ -130,7 +130,7 @@ internal static class OrderEndpoints
         OrderRequest request, SqliteConnection connection, BakeryRecord bakery, BakeryClock clock, RecipeShelf recipes)
     {
         var pickUp = PickUpText.Read(request.PickUp);
-        var order = new OrderLine(request.Product ?? string.Empty, request.Pan ?? string.Empty, request.Count ?? 0, pickUp ?? default, request.For?.Trim() ?? string.Empty);
+        var order = new OrderLine(request.Product ?? string.Empty, request.Pan ?? string.Empty, request.Count ?? 0, pickUp ?? default, request.For?.Trim() ?? string.Empty) { MayBeLateMin = request.MayBeLateMin ?? 0 };
         var faults = OrderRules.Faults(order, recipes.Products(connection), clock.LocalNow(bakery.Zone), bakery.Zone);
         return pickUp is not null
             ? (order, faults)
@@ -172,6 +172,7 @@ internal static class OrderEndpoints
             PickUpText.Written.Format(order.Line.PickUp),
             Clock(order.Line.PickUp),
             order.Line.For,
+            order.Line.MayBeLateMin,
             order.Repeats is { } standing ? new RepeatsAnswer(standing.Id, standing.Order.DaysInWords) : null);
     }
 

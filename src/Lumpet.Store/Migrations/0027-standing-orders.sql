@@ -8,6 +8,7 @@ CREATE TABLE standing_order (
   weekdays INTEGER NOT NULL CHECK (weekdays BETWEEN 1 AND 127),
   pick_up_minute INTEGER NOT NULL CHECK (pick_up_minute BETWEEN 0 AND 1439),
   for_whom TEXT NOT NULL,
+  may_be_late_min INTEGER NOT NULL DEFAULT 0 CHECK (may_be_late_min BETWEEN 0 AND 720),
   from_date TEXT NOT NULL CHECK (from_date GLOB '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]'),
   until_date TEXT CHECK (until_date GLOB '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]' AND until_date >= from_date),
   row_version INTEGER NOT NULL DEFAULT 1,
@@ -15,6 +16,9 @@ CREATE TABLE standing_order (
   FOREIGN KEY (product_id, pan_id) REFERENCES product_size (product_id, pan_id) DEFERRABLE INITIALLY DEFERRED
 ) STRICT;
 CREATE INDEX standing_order_by_product ON standing_order (product_id, pan_id);
+
+-- By how many minutes an order may be late, where another would be; 0 where it must not be.
+ALTER TABLE order_line ADD COLUMN may_be_late_min INTEGER NOT NULL DEFAULT 0 CHECK (may_be_late_min BETWEEN 0 AND 720);
 
 -- Dates on which one of them does not come, or comes as an order of its own: that is an order like any other.
 CREATE TABLE standing_order_out (

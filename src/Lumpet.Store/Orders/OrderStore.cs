@@ -26,7 +26,7 @@ public static class OrderStore
     private const string Columns =
         """
         SELECT id, product_id AS productId, pan_id AS panId, count, pick_up_local AS pickUpLocal, pick_up_unix AS pickUpUnix,
-               for_whom AS forWhom, row_version AS rowVersion
+               for_whom AS forWhom, may_be_late_min AS mayBeLate, row_version AS rowVersion
         FROM order_line
         """;
 
@@ -113,8 +113,8 @@ public static class OrderStore
         var id = Guid.NewGuid();
         transaction.Connection.Execute(
             """
-            INSERT INTO order_line (id, product_id, pan_id, count, pick_up_local, pick_up_zone, pick_up_unix, for_whom)
-            VALUES (@id, @product, @pan, @count, @local, @zone, @unix, @whom)
+            INSERT INTO order_line (id, product_id, pan_id, count, pick_up_local, pick_up_zone, pick_up_unix, for_whom, may_be_late_min)
+            VALUES (@id, @product, @pan, @count, @local, @zone, @unix, @whom, @late)
             """,
             Parameters(id, line, zone));
         return Find(transaction.Connection, id)!;
@@ -135,7 +135,7 @@ public static class OrderStore
         transaction.Connection.Execute(
             $"""
             UPDATE order_line SET product_id = @product, pan_id = @pan, count = @count, pick_up_local = @local, pick_up_zone = @zone,
-                   pick_up_unix = @unix, for_whom = @whom, row_version = row_version + 1
+                   pick_up_unix = @unix, for_whom = @whom, may_be_late_min = @late, row_version = row_version + 1
             WHERE id = @id AND row_version = {rowVersion.ToString(CultureInfo.InvariantCulture)}
             """,
             Parameters(id, line, zone)));
@@ -188,6 +188,7 @@ public static class OrderStore
         zone = zone.Id,
         unix = InstantOf(line.PickUp, zone).ToUnixTimeSeconds(),
         whom = line.For,
+        late = line.MayBeLateMin,
     };
 
     /// <summary>The instant of a local time; of an hour that a change of the clock repeats, the first; of one that it skips, as much later.</summary>
@@ -202,7 +203,7 @@ public static class OrderStore
             row.PanId,
             (int)row.Count,
             ReadLocal(row.PickUpLocal),
-            row.ForWhom),
+            row.ForWhom) { MayBeLateMin = (int)row.MayBeLate },
         Instant.FromUnixTimeSeconds(row.PickUpUnix));
 
     private static string Local(LocalDateTime local) => PickUpText.Written.Format(local);
@@ -214,7 +215,7 @@ public static class OrderStore
     private static string Day(LocalDate day) => LocalDatePattern.Iso.Format(day);
 
     private sealed record Row(
-        string Id, string ProductId, string PanId, long Count, string PickUpLocal, long PickUpUnix, string ForWhom, long RowVersion);
+        string Id, string ProductId, string PanId, long Count, string PickUpLocal, long PickUpUnix, string ForWhom, long MayBeLate, long RowVersion);
 
     private sealed record SizeRow(string ProductId, string PanId);
 

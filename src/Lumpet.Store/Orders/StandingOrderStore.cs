@@ -35,7 +35,7 @@ public static class StandingOrderStore
     private const string Columns =
         """
         SELECT id, row_version AS rowVersion, product_id AS productId, pan_id AS panId, count, weekdays, pick_up_minute AS pickUpMinute,
-               for_whom AS forWhom, from_date AS fromDate, until_date AS untilDate
+               for_whom AS forWhom, may_be_late_min AS mayBeLate, from_date AS fromDate, until_date AS untilDate
         FROM standing_order
         """;
 
@@ -95,7 +95,7 @@ public static class StandingOrderStore
 
         connection.Execute(
             """
-            UPDATE standing_order SET product_id = @product, pan_id = @pan, count = @count, weekdays = @weekdays, pick_up_minute = @minute, for_whom = @whom,
+            UPDATE standing_order SET product_id = @product, pan_id = @pan, count = @count, weekdays = @weekdays, pick_up_minute = @minute, for_whom = @whom, may_be_late_min = @late,
                    from_date = @from, until_date = @until, row_version = row_version + 1
             WHERE id = @id
             """,
@@ -149,8 +149,8 @@ public static class StandingOrderStore
 
     private static void Insert(SqliteConnection connection, Guid id, StandingOrder order) => connection.Execute(
         """
-        INSERT INTO standing_order (id, product_id, pan_id, count, weekdays, pick_up_minute, for_whom, from_date, until_date)
-        VALUES (@id, @product, @pan, @count, @weekdays, @minute, @whom, @from, @until)
+        INSERT INTO standing_order (id, product_id, pan_id, count, weekdays, pick_up_minute, for_whom, may_be_late_min, from_date, until_date)
+        VALUES (@id, @product, @pan, @count, @weekdays, @minute, @whom, @late, @from, @until)
         """,
         Parameters(id, order));
 
@@ -163,6 +163,7 @@ public static class StandingOrderStore
         weekdays = order.Days.Sum(BakeryStore.BitOf),
         minute = (order.At.Hour * 60) + order.At.Minute,
         whom = order.For,
+        late = order.MayBeLateMin,
         from = Iso(order.From),
         until = order.Until is { } until ? Iso(until) : null,
     };
@@ -178,7 +179,7 @@ public static class StandingOrderStore
             LocalTime.Midnight.PlusMinutes(row.PickUpMinute),
             row.ForWhom,
             Date(row.FromDate),
-            row.UntilDate is { } until ? Date(until) : null),
+            row.UntilDate is { } until ? Date(until) : null) { MayBeLateMin = (int)row.MayBeLate },
         notOn);
 
     private static string Key(Guid id) => id.ToString("D");
@@ -187,7 +188,7 @@ public static class StandingOrderStore
 
     private static LocalDate Date(string iso) => LocalDatePattern.Iso.Parse(iso).Value;
 
-    private sealed record Row(string Id, long RowVersion, string ProductId, string PanId, long Count, long Weekdays, long PickUpMinute, string ForWhom, string FromDate, string? UntilDate);
+    private sealed record Row(string Id, long RowVersion, string ProductId, string PanId, long Count, long Weekdays, long PickUpMinute, string ForWhom, long MayBeLate, string FromDate, string? UntilDate);
 
     private sealed record OutRow(string Id, string Date);
 

@@ -22,7 +22,8 @@ public sealed class AnyDayTests
             // Doors that lose heat, hands that take their time and pans that are counted, each on every third day.
             OpenCPerTray = pause % 3 == 1 ? pause / 30 : 0,
             Ovens = [.. Snapshot().Ovens.Select(oven => oven with { ActionMin = night % 3 == 1 ? 2 : 0 })],
-            Orders = [.. orders.Select(order => night % 3 == 2 ? order with { Pan = order.Pan with { Owned = 12 } } : order)],
+            // On every third day every other order may be late.
+            Orders = [.. orders.Select((order, at) => order with { MayBeLateMin = night % 3 == 0 && at % 2 == 1 ? 30 + pause : 0 }).Select(order => night % 3 == 2 ? order with { Pan = order.Pan with { Owned = 12 } } : order)],
         });
 
     [Fact]

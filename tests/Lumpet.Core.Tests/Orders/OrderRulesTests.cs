@@ -24,6 +24,13 @@ public sealed class OrderRulesTests
     [InlineData(int.MaxValue, false)]
     public void A_line_takes_1_to_2000_pies(int count, bool right) => Assert.Equal(right ? [] : ["count"], Fields(Right with { Count = count }));
 
+    [Theory]
+    [InlineData(0, true)]
+    [InlineData(720, true)]
+    [InlineData(-1, false)]
+    [InlineData(721, false)]
+    public void An_order_may_be_late_by_half_a_day(int minutes, bool right) => Assert.Equal(right ? [] : ["mayBeLateMin"], Fields(Right with { MayBeLateMin = minutes }));
+
     [Fact]
     public void Every_fault_is_named_at_once() =>
         Assert.Equal(["count", "product", "pickUp", "for"], Fields(new OrderLine("mango", "23", 0, Now.PlusHours(-1), "a\tb")));

@@ -8,7 +8,7 @@ namespace Lumpet.Core.Tests.Orders;
 public sealed class StandingOrderTests
 {
     private static readonly LocalDate Today = new(2026, 11, 25);
-    private static readonly StandingOrderDraft Right = new("pear", "23", 12, ["monday", "friday"], "09:00", " kiosk ", "2026-11-27", "2026-12-04");
+    private static readonly StandingOrderDraft Right = new("pear", "23", 12, ["monday", "friday"], "09:00", " kiosk ", "2026-11-27", "2026-12-04", 90);
 
     private static StandingOrder Order(StandingOrderDraft draft)
     {
@@ -25,7 +25,7 @@ public sealed class StandingOrderTests
         var order = Order(Right);
         LocalDate[] on = [.. Enumerable.Range(0, 30).Select(ahead => Today.PlusDays(ahead - 5)).Where(order.IsOn)];
         Assert.Equal([new LocalDate(2026, 11, 27), new LocalDate(2026, 11, 30), new LocalDate(2026, 12, 4)], on);
-        Assert.Equal(new OrderLine("pear", "23", 12, new LocalDateTime(2026, 11, 30, 9, 0), "kiosk"), order.On(on[1]));
+        Assert.Equal(new OrderLine("pear", "23", 12, new LocalDateTime(2026, 11, 30, 9, 0), "kiosk") { MayBeLateMin = 90 }, order.On(on[1]));
     }
 
     [Fact]
@@ -66,7 +66,7 @@ public sealed class StandingOrderTests
 
     [Fact]
     public void Every_fault_is_named_at_once() =>
-        Assert.Equal(["days", "at", "from", "until", "count", "product", "for"], Fields(new StandingOrderDraft("mango", "23", 0, ["someday"], "25:00", "a\tb", "tomorrow", "2026-02-31")));
+        Assert.Equal(["days", "at", "from", "until", "count", "product", "for", "mayBeLateMin"], Fields(new StandingOrderDraft("mango", "23", 0, ["someday"], "25:00", "a\tb", "tomorrow", "2026-02-31", -1)));
 
     [Fact]
     public void An_end_lies_after_the_beginning_and_leaves_one_of_its_days()

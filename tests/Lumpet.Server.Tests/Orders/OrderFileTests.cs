@@ -18,10 +18,10 @@ public sealed class OrderFileTests : IDisposable
     public async Task What_goes_out_comes_in_again()
     {
         // Quotes, commas and line ends inside fields are written as RFC 4180, section 2, says.
-        await server.Send(HttpMethod.Post, "/api/orders", new { product = "pear", pan = "23", count = 3, pickUp = "2026-11-26T09:00", @for = "Quay \"9\", left door" });
+        await server.Send(HttpMethod.Post, "/api/orders", new { product = "pear", pan = "23", count = 3, pickUp = "2026-11-26T09:00", @for = "Quay \"9\", left door", mayBeLateMin = 45 });
         using var client = server.CreateClient();
         var text = await client.GetStringAsync(new Uri($"/api/orders/{TestServer.Fair}/orders.csv", UriKind.Relative));
-        Assert.Contains("3,pear,23,2026-11-26T09:00,\"Quay \"\"9\"\", left door\"\r\n", text, StringComparison.Ordinal);
+        Assert.Contains("3,pear,23,2026-11-26T09:00,\"Quay \"\"9\"\", left door\",45\r\n", text, StringComparison.Ordinal);
         Assert.Equal(65, await Pies());
 
         var (status, read) = await Import(text, keep: false);
@@ -30,7 +30,7 @@ public sealed class OrderFileTests : IDisposable
         await Import(text, keep: true, "once");
         await Import(text, keep: true, "once");
         Assert.Equal(130, await Pies());
-        Assert.Equal(2, (await server.Get($"/api/orders/{TestServer.Fair}")).GetProperty("orders").EnumerateArray().Count(order => order.GetProperty("for").GetString() == "Quay \"9\", left door"));
+        Assert.Equal(2, (await server.Get($"/api/orders/{TestServer.Fair}")).GetProperty("orders").EnumerateArray().Count(order => order.GetProperty("for").GetString() == "Quay \"9\", left door" && order.GetProperty("mayBeLateMin").GetInt32() == 45));
     }
 
     [Fact]
@@ -51,6 +51,7 @@ public sealed class OrderFileTests : IDisposable
     [InlineData("no such pan", "count,product,pan,pick_up,for\n4,pear,99,2026-11-26T09:00,x\n", "rows[1].pan")]
     [InlineData("yesterday", "count,product,pan,pick_up,for\n4,pear,23,2026-11-24T09:00,x\n", "rows[1].pickUp")]
     [InlineData("no date", "count,product,pan,pick_up,for\n4,pear,23,soon,x\n", "rows[1].pickUp")]
+    [InlineData("late by a word", "count,product,pan,pick_up,for,may_be_late_min\n4,pear,23,2026-11-26T09:00,x,soon\n", "rows[1].mayBeLateMin")]
     [InlineData("a row cut short", "count,product,pan,pick_up,for\n4,pear\n", "rows[1].pan")]
     [InlineData("a quote that never ends", "count,product,pan,pick_up,for\n4,pear,23,2026-11-26T09:00,\"x\n", "rows[1].for")]
     [InlineData("no text at all", "\0\0\u0001", "file")]

@@ -42,7 +42,7 @@ public sealed class StandingOrderTests : IDisposable
         var one = Assert.Single(orders.GetProperty("orders").EnumerateArray());
         Assert.Equal(("2026-11-28T09:15", "every Saturday"), (one.GetProperty("pickUp").GetString(), one.GetProperty("repeats").GetProperty("words").GetString()));
         Assert.Equal(7, orders.GetProperty("totals")[0].GetProperty("total").GetInt32());
-        Assert.Contains("7,chocolate,20-straight,2026-11-28T09:15,kiosk", await server.Text($"/api/orders/{Saturday}/orders.csv"), StringComparison.Ordinal);
+        Assert.Contains("7,chocolate,20-straight,2026-11-28T09:15,kiosk,0", await server.Text($"/api/orders/{Saturday}/orders.csv"), StringComparison.Ordinal);
         Assert.Equal(7, await Planned());
         Assert.Contains(Saturday, await Days());
         Assert.Contains("2026-12-05", await Days());
@@ -94,6 +94,17 @@ public sealed class StandingOrderTests : IDisposable
         Assert.Equal(204, (await server.Send(HttpMethod.Delete, path, null, ("If-Match", "\"2\""))).Status);
         Assert.Equal(404, (await server.Send(HttpMethod.Delete, path, null, ("If-Match", "\"2\""))).Status);
         Assert.Equal(4, await Pies("2026-11-29"));
+    }
+
+    [Fact]
+    public async Task What_may_be_late_is_planned_as_a_lot_of_its_own()
+    {
+        await Add(Draft());
+        await Add(new { product = "chocolate", pan = "20-straight", count = 2, days = new[] { "saturday" }, at = "09:15", @for = "pier", mayBeLateMin = 45 });
+        var plan = await server.Get($"/api/plan/{Saturday}?given=atOnce");
+        string[] lots = [.. plan.GetProperty("tasks").EnumerateArray().Select(task => task.GetProperty("id").GetString()!).Where(id => id.StartsWith("chocolate/20-straight/", StringComparison.Ordinal))];
+        Assert.Contains(lots, id => id.Contains("/45/", StringComparison.Ordinal));
+        Assert.Contains(lots, id => !id.Contains("/45/", StringComparison.Ordinal));
     }
 
     [Fact]

@@ -9,7 +9,7 @@ public sealed class OrderStoreTests : IDisposable
 {
     private static readonly DateTimeZone Zone = DateTimeZoneProviders.Tzdb["Europe/Lisbon"];
     private static readonly LocalDate Day = new(2026, 12, 5);
-    private static readonly OrderLine Line = new("pear", "23", 12, Day.At(new LocalTime(9, 0)), "kiosk");
+    private static readonly OrderLine Line = new("pear", "23", 12, Day.At(new LocalTime(9, 0)), "kiosk") { MayBeLateMin = 30 };
 
     private readonly TemporaryDatabase temporary = TemporaryDatabase.WithDemo();
 

@@ -14,7 +14,7 @@ public sealed class StandingOrderStoreTests : IDisposable
 
     // A Monday, long after all demo orders but those that repeat.
     private static readonly LocalDate Monday = new(2027, 3, 1);
-    private static readonly StandingOrder Standing = new("chocolate", "20-straight", 5, [IsoDayOfWeek.Monday, IsoDayOfWeek.Thursday], new LocalTime(9, 0), "kiosk", Monday, null);
+    private static readonly StandingOrder Standing = new("chocolate", "20-straight", 5, [IsoDayOfWeek.Monday, IsoDayOfWeek.Thursday], new LocalTime(9, 0), "kiosk", Monday, null) { MayBeLateMin = 45 };
 
     private readonly TemporaryDatabase temporary = TemporaryDatabase.WithDemo();
 

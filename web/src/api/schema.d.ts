@@ -3007,6 +3007,11 @@ export interface components {
             clock: string;
             /** @description Who it is for. */
             for: string;
+            /**
+             * Format: int32
+             * @description By how many minutes it may be late; 0 where it must not be.
+             */
+            mayBeLateMin: number;
             repeats?: null | components["schemas"]["RepeatsAnswer"];
         };
         /** @description A change that met another: problem details with the order as it is now, so that both can be shown. */
@@ -3035,6 +3040,11 @@ export interface components {
             pickUp: null | string;
             /** @description Who it is for. */
             for: null | string;
+            /**
+             * Format: int32
+             * @description By how many minutes it may be late; null where it must not be.
+             */
+            mayBeLateMin?: null | number;
         };
         /** @description The orders of a day. */
         OrdersAnswer: {
@@ -4508,6 +4518,11 @@ export interface components {
             from?: null | string;
             /** @description The last day (ISO date); null while nobody has said. */
             until?: null | string;
+            /**
+             * Format: int32
+             * @description By how many minutes it may be late; null where it must not be.
+             */
+            mayBeLateMin?: null | number;
         };
         /** @description Orders that repeat. */
         StandingOrdersAnswer: {

@@ -37,7 +37,7 @@
       {/snippet}
     </Field>
   {/each}
-  <p class="small max-w-80 pt-5">
+  <p class="small min-w-64 flex-1 pt-5">
     Pale figures are usual ones. Butter softens from about 15 to 18 °C. How far mixing warms a dough is measured once:
     the dough after less what went in.
   </p>

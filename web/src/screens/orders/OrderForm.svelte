@@ -27,6 +27,7 @@
   let date = $state(first.order?.pickUp.slice(0, 10) ?? first.day)
   let time = $state(first.order?.pickUp.slice(11) ?? '09:00')
   let name = $state(first.order?.for ?? '')
+  let mayBeLate = $state<number | null>(first.order?.mayBeLateMin || null)
   let failure = $state<Failure>()
   let isSending = $state(false)
   let theirs = $state<Schemas['OrderAnswer']>()
@@ -49,6 +50,7 @@
           { field: 'Pan', theirs: theirs.pan, mine: pan },
           { field: 'Pick-up', theirs: theirs.pickUp.replace('T', ' '), mine: `${date} ${time}` },
           { field: 'For', theirs: theirs.for, mine: name },
+          { field: 'May be late, min', theirs: String(theirs.mayBeLateMin), mine: String(mayBeLate ?? 0) },
         ].filter((row) => row.theirs !== row.mine)
       : [],
   )
@@ -57,7 +59,14 @@
     event?.preventDefault()
     if (isSending) return
     isSending = true
-    const body = { product, pan, count, pickUp: `${date}T${clockTime.read(time) ?? time}`, for: name }
+    const body = {
+      product,
+      pan,
+      count,
+      pickUp: `${date}T${clockTime.read(time) ?? time}`,
+      for: name,
+      mayBeLateMin: mayBeLate,
+    }
     const opened = first.order
     const outcome = opened?.repeats
       ? await ask(
@@ -125,6 +134,19 @@
     <input class="field w-full" bind:value={name} maxlength="80" aria-describedby="{id}-for" />{@render fault(
       'for',
     )}</label
+  >
+  <label
+    ><span class="small block">May be late by, min</span>
+    <input
+      class="field w-24"
+      type="number"
+      min="0"
+      max="720"
+      step="15"
+      placeholder="0"
+      bind:value={mayBeLate}
+      aria-describedby="{id}-mayBeLateMin"
+    />{@render fault('mayBeLateMin')}</label
   >
   <div class="flex gap-2 pt-5">
     <button class="press press-main" type="submit">{first.order ? 'Save' : 'Add'}</button>

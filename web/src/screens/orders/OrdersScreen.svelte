@@ -2,6 +2,7 @@
   import { untrack } from 'svelte'
   import { newKey } from '../../parts/key'
   import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { duration } from '../../parts/amounts'
   import { Asked } from '../../parts/asked.svelte'
   import { today } from '../../parts/day.svelte'
   import DayWord from '../../parts/DayWord.svelte'
@@ -83,7 +84,14 @@
       : await ask(
           api.POST('/api/orders', {
             params: { header: { 'Idempotency-Key': newKey() } },
-            body: { product: order.product, pan: order.pan, count: order.count, pickUp: order.pickUp, for: order.for },
+            body: {
+              product: order.product,
+              pan: order.pan,
+              count: order.count,
+              pickUp: order.pickUp,
+              for: order.for,
+              mayBeLateMin: order.mayBeLateMin,
+            },
           }),
         )
     if (outcome.failure) failure = outcome.failure
@@ -210,6 +218,8 @@
                   <Mark product={order.productName} /> <strong>{order.productName}</strong>, {order.panName}
                   {#if order.for}<span class="small">for {order.for}</span>{/if}
                   {#if order.repeats}<span class="small">· {order.repeats.words}</span>{/if}
+                  {#if order.mayBeLateMin > 0}<span class="small">· may be {duration(order.mayBeLateMin)} late</span
+                    >{/if}
                 </span>
                 <button class="link px-1" onclick={() => (changing = order)} aria-label="Change {inWords(order)}"
                   >Change</button

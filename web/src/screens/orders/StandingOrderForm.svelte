@@ -38,6 +38,7 @@
           for: '',
           from: untrack(() => day),
           until: null,
+          mayBeLateMin: null,
         },
   )
   let failure = $state<Failure>()
@@ -61,6 +62,11 @@
           { field: 'Days', theirs: (theirs.draft.days ?? []).join(', '), mine: days.join(', ') },
           { field: 'At', theirs: theirs.draft.at ?? '', mine: draft.at ?? '' },
           { field: 'For', theirs: theirs.draft.for ?? '', mine: draft.for ?? '' },
+          {
+            field: 'May be late, min',
+            theirs: String(theirs.draft.mayBeLateMin ?? 0),
+            mine: String(draft.mayBeLateMin ?? 0),
+          },
           { field: 'From', theirs: theirs.draft.from ?? '', mine: draft.from ?? '' },
           { field: 'Until', theirs: theirs.draft.until ?? '', mine: draft.until ?? '' },
         ].filter((row) => row.theirs !== row.mine)
@@ -122,6 +128,14 @@
     {#snippet children(ties)}<input class="field" type="date" bind:value={draft.until} {...ties} />{/snippet}
   </Field>
   <div class="grow"><TextField label="For" field="for" {failure} bind:value={draft.for} /></div>
+  <NumberField
+    label="May be late by, min"
+    field="mayBeLateMin"
+    {failure}
+    bind:value={draft.mayBeLateMin}
+    size={6}
+    step={15}
+  />
   <div class="flex gap-2 pt-5">
     <button class="press press-main" type="submit">{first ? 'Save' : 'Add'}</button>
     <button class="press" type="button" onclick={oncancel}>Cancel</button>

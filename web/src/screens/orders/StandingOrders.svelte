@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api, ask, type Failure, type Schemas } from '../../api/client'
+  import { duration } from '../../parts/amounts'
   import { Asked } from '../../parts/asked.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import { live } from '../../parts/live.svelte'
@@ -90,6 +91,7 @@
                 >{[
                   order.draft.for ? `for ${order.draft.for}` : '',
                   order.span,
+                  order.draft.mayBeLateMin ? `may be ${duration(order.draft.mayBeLateMin)} late` : '',
                   order.nextName ? `next ${order.nextName}` : 'comes no more',
                   order.notOn.length > 0 ? `otherwise or not on ${order.notOn.join(', ')}` : '',
                 ]
