@@ -87,6 +87,7 @@ internal static class LumpetApplication
         OrderEndpoints.Map(app);
         OrderFileEndpoints.Map(app);
         StandingOrderEndpoints.Map(app);
+        MarginEndpoints.Map(app);
         PlanEndpoints.Map(app);
         DoughEndpoints.Map(app);
         FillingEndpoints.Map(app);

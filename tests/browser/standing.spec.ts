@@ -43,6 +43,24 @@ test('an order that repeats is added, one of its days is left out and put back, 
   await expect(page.getByText('Nothing is ordered yet for')).toBeVisible()
 })
 
+test('a margin is baked beyond what is ordered, and one that is too large is said at its field', async ({ page }) => {
+  await page.goto('/#/orders')
+  const totals = page.getByRole('region', { name: 'Totals' })
+  await expect(totals).toBeVisible()
+  await page.getByRole('button', { name: 'Margins' }).click()
+  const margins = page.getByRole('region', { name: 'Baked beyond what is ordered' })
+  const pear = margins.getByRole('spinbutton', { name: 'Pear and ginger' })
+  await pear.fill('60')
+  await pear.press('Tab')
+  await expect(margins.getByText('A margin is 0 to 50 %')).toBeVisible()
+  await pear.fill('10')
+  await pear.press('Tab')
+  await expect(totals).toContainText('beyond what is ordered: the margin')
+  await pear.fill('0')
+  await pear.press('Tab')
+  await expect(totals).not.toContainText('beyond what is ordered')
+})
+
 test('of an order that repeats one day is changed, and the next stays', async ({ page, request }) => {
   const added = await request.post('/api/standing-orders', {
     data: {

@@ -2,6 +2,7 @@ using System.Security.Cryptography;
 using System.Text.Json;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Orders;
 using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Store.Bakery;
@@ -81,10 +82,11 @@ internal sealed record DayBook(
         var clock = new PlanClock(begins, bakery.Zone);
         DayShift Shift(ShiftRecord shift, Instant start, int from, int to) => new(shift.Name, clock.MinuteOf(start) + from, clock.MinuteOf(start) + to) { People = shift.People };
         var byId = products.ToDictionary(product => product.Id);
-        DayOrder[] lines = [.. orders.Select(order =>
+        OrderLine[] ordered = [.. orders.Select(order => order.Line)];
+        DayOrder[] lines = [.. ordered.Concat(MarginStore.All(connection).Beyond(ordered)).Select(line =>
         {
-            var product = byId[order.Line.Product];
-            return new DayOrder(product, product.SizeIn(order.Line.Pan)!.Pan, order.Line.Count, clock.MinuteOf(order.PickUp), order.Line.For) { MayBeLateMin = order.Line.MayBeLateMin };
+            var product = byId[line.Product];
+            return new DayOrder(product, product.SizeIn(line.Pan)!.Pan, line.Count, clock.MinuteOf(line.PickUp), line.For) { MayBeLateMin = line.MayBeLateMin };
         })];
         var snapshot = new DaySnapshot(
             lines,

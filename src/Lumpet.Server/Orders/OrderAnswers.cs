@@ -42,9 +42,10 @@ public sealed record FaultAnswer(string Field, string Message);
 /// <param name="Totals">A row for each product and pan.</param>
 /// <param name="Pies">Pies of all orders.</param>
 /// <param name="LeftOut">Orders that repeat, would come on this day and are left out of it; they are in no sum.</param>
+/// <param name="Beyond">Pies that are baked beyond what is ordered; the totals have them, the orders have not.</param>
 /// <param name="WeekBefore">The same day of the week before (ISO date), whose orders people mostly mean to have again.</param>
 public sealed record OrdersAnswer(
-    string Day, string DayName, IReadOnlyList<OrderAnswer> Orders, IReadOnlyList<string> PickUps, IReadOnlyList<TotalAnswer> Totals, int Pies, IReadOnlyList<OrderAnswer> LeftOut, string WeekBefore);
+    string Day, string DayName, IReadOnlyList<OrderAnswer> Orders, IReadOnlyList<string> PickUps, IReadOnlyList<TotalAnswer> Totals, int Pies, IReadOnlyList<OrderAnswer> LeftOut, int Beyond, string WeekBefore);
 
 /// <summary>An order.</summary>
 /// <param name="Id">Its identity.</param>

@@ -39,15 +39,18 @@ internal static class OrderEndpoints
         using var connection = database.Open();
         var products = recipes.Products(connection);
         var orders = OrderStore.OnDay(connection, date);
-        var totals = OrderTotals.Of([.. orders.Select(order => order.Line)], products);
+        OrderLine[] ordered = [.. orders.Select(order => order.Line)];
+        var beyond = MarginStore.All(connection).Beyond(ordered);
+        var totals = OrderTotals.Of([.. ordered, .. beyond], products);
         return TypedResults.Ok(new OrdersAnswer(
             day,
             Days.Name(date),
             [.. orders.Select(order => Answer(order, products))],
             [.. totals.PickUps.Select(Clock)],
             [.. totals.Rows.Select(row => new TotalAnswer(row.Product.Name, row.Pan.Name, row.PerPickUp, row.Total))],
-            totals.Total,
+            ordered.Sum(order => order.Count),
             [.. StandingOrderStore.LeftOut(connection, date).Select(standing => Answer(new StoredOrder(standing.Id, standing.RowVersion, standing.Order.On(date), default) { Repeats = standing }, products))],
+            beyond.Sum(line => line.Count),
             Days.Iso(date.PlusDays(-7))));
     }
 

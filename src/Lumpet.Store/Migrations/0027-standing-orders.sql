@@ -39,3 +39,9 @@ WHEN NEW.product_id <> OLD.product_id AND (SELECT retired FROM product WHERE id 
 BEGIN
   SELECT RAISE(ABORT, 'a retired product takes no orders');
 END;
+
+-- What is baked of a product beyond what is ordered, for what breaks and for the counter.
+CREATE TABLE product_margin (
+  product_id TEXT PRIMARY KEY REFERENCES product (id) ON DELETE CASCADE,
+  percent INTEGER NOT NULL CHECK (percent BETWEEN 1 AND 50)
+) STRICT;

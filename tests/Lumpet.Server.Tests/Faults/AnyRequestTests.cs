@@ -41,7 +41,7 @@ public sealed class AnyRequestTests : IDisposable
     private static readonly Gen<(string Method, string Path)> Address = Gen.OneOf(
         Gen.OneOfConst(
             ("POST", "/api/orders"), ("POST", "/api/orders/typed"), ("POST", "/api/orders/read"), ("POST", "/api/orders/import"), ("PUT", $"/api/orders/{Guid.Empty}"),
-            ("DELETE", $"/api/orders/{Guid.Empty}"), ("POST", "/api/standing-orders"), ("PUT", $"/api/standing-orders/{Guid.Empty}"), ("PUT", $"/api/standing-orders/{Guid.Empty}/days/{TestServer.Fair}"), ("POST", $"/api/orders/{TestServer.Fair}/copy"), ("POST", "/api/recipes"), ("PUT", "/api/recipes/pear"), ("POST", "/api/recipes/pear/scale"), ("POST", "/api/doughs"),
+            ("DELETE", $"/api/orders/{Guid.Empty}"), ("POST", "/api/standing-orders"), ("PUT", $"/api/standing-orders/{Guid.Empty}"), ("PUT", $"/api/standing-orders/{Guid.Empty}/days/{TestServer.Fair}"), ("POST", $"/api/orders/{TestServer.Fair}/copy"), ("PUT", "/api/margins/pear"), ("POST", "/api/cooling"), ("POST", "/api/recipes"), ("PUT", "/api/recipes/pear"), ("POST", "/api/recipes/pear/scale"), ("POST", "/api/doughs"),
             ("PUT", "/api/doughs/flaky"), ("PUT", "/api/bakery/description"), ("PUT", "/api/ingredients/butter"), ("POST", "/api/writing/lines"),
             ("POST", $"/api/plan/{TestServer.Fair}/what-if"), ("POST", $"/api/plan/{TestServer.Fair}/take")),
         Part.Select(text => ("GET", $"/api/plan/{Uri.EscapeDataString(text)}")),

@@ -66,6 +66,14 @@ public sealed record BadInput(
         yield return new BadInput("Order that repeats", "one that nobody has", "PUT", $"/api/standing-orders/{Guid.Empty}", Draft(), 404, "This order is not there any more", FirstVersion);
         yield return new BadInput("Order that repeats", "a change without the version it changes", "PUT", $"/api/standing-orders/{Guid.Empty}", Draft(), 428, "The version the order was read with is needed in If-Match.");
         yield return new BadInput("Order that repeats", "a day on which it does not come", "DELETE", $"/api/standing-orders/{Guid.Empty}/days/{Day}", null, 404, "This order does not come on this day");
+        yield return new BadInput("Margin", "more than half of what is ordered", "PUT", "/api/margins/pear", new { percent = 51, before = 0 }, 400, "percent: A margin is 0 to 50 %");
+        yield return new BadInput("Margin", "half a percent", "PUT", "/api/margins/pear", new { percent = 0.5, before = 0 }, 400, "percent: This is not a value of the kind that is needed here.");
+        yield return new BadInput("Margin", "of a product that is not made", "PUT", "/api/margins/mango", new { percent = 5, before = 0 }, 404, "There is no such product.");
+        yield return new BadInput("Cooling", "a layer of a metre", "POST", "/api/cooling", new { depthCm = 100 }, 400, "depthCm: This does not fit: 0.2 to 60 cm.");
+        yield return new BadInput("Cooling", "a second reading that is warmer", "POST", "/api/cooling", new { reading = new { firstC = 40, secondC = 50, minutes = 10 } }, 400, "reading.secondC: It gets colder towards the 3 °C around it");
+        yield return new BadInput("Dough", "flour that burns", "GET", $"/api/dough/{Day}?dryC=400", null, 400, "dryC: This does not fit: -25 to 45 °C.");
+        yield return new BadInput("Dough", "a word for a temperature", "GET", $"/api/dough/{Day}?waterC=cold", null, 400, "waterC: This is not a value of the kind that is needed here.");
+        yield return new BadInput("Order", "one that may be late for days", "POST", "/api/orders", new { product = "pear", pan = "23", count = 4, pickUp = $"{Day}T09:00", @for = "x", mayBeLateMin = 9999 }, 400, "mayBeLateMin: An order may be 0 to 720 min late.");
         yield return new BadInput("Orders of a day", "copying a day to itself", "POST", $"/api/orders/{Day}/copy", new { from = Day, keep = true }, 400, "from: Another day is needed");
         yield return new BadInput("Orders of a day", "copying a day without orders", "POST", $"/api/orders/{Day}/copy", new { from = "2026-01-01", keep = true }, 400, "from: Nothing is ordered for Thursday 1 January.");
         yield return new BadInput("Orders of a day", "copying to a day that has passed", "POST", "/api/orders/2026-11-24/copy", new { from = Day, keep = true }, 400, "from: The pick-up at Tue 24 Nov 07:30 has passed.");

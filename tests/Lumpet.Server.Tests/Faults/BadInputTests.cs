@@ -51,7 +51,7 @@ public sealed class BadInputServer : IDisposable
     public async Task<string> Everything()
     {
         var parts = new List<string>();
-        foreach (var path in (string[])["/api/bakery", "/api/bakery/description", $"/api/orders/{TestServer.Fair}", "/api/recipes", "/api/recipes/pear/written", "/api/doughs", "/api/ingredients"])
+        foreach (var path in (string[])["/api/bakery", "/api/bakery/description", $"/api/orders/{TestServer.Fair}", "/api/standing-orders", "/api/margins", "/api/recipes", "/api/recipes/pear/written", "/api/doughs", "/api/ingredients"])
             parts.Add((await Server.Get(path)).GetRawText());
         return string.Join('\n', parts);
     }

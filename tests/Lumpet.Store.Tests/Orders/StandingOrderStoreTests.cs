@@ -174,6 +174,8 @@ public sealed class StandingOrderStoreTests : IDisposable
         Assert.Throws<SqliteException>(() => Database.Write(transaction => StandingOrderStore.Change(transaction, other.Id, 1, Standing with { Product = "gooseberry", Pan = "23" }, Monday)));
         foreach (var wrong in (string[])["count = 0", "weekdays = 0", "weekdays = 128", "pick_up_minute = 1440", "until_date = '2026-01-01'", "from_date = 'soon'"])
             Assert.Throws<SqliteException>(() => Run($"UPDATE standing_order SET {wrong}"));
+        Assert.Throws<SqliteException>(() => Run("INSERT INTO product_margin (product_id, percent) VALUES ('pear', 51)"));
+        Assert.Throws<SqliteException>(() => Run("INSERT INTO product_margin (product_id, percent) VALUES ('mango', 5)"));
     }
 
     private void Run(string sql) => Database.Write(transaction => transaction.Connection.Execute(sql));

@@ -228,6 +228,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/margins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is baked beyond what is ordered, of every product. */
+        get: operations["GetMargins"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/margins/{product}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Sets what is baked of a product beyond what is ordered, where it is still what it was when it was read. */
+        put: operations["SetMargin"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dough/{day}": {
         parameters: {
             query?: never;
@@ -2900,6 +2934,31 @@ export interface components {
             /** @description What is done to it again before it is used. */
             beforeUse?: null | string;
         };
+        /** @description What is baked of a product beyond what is ordered. */
+        MarginAnswer: {
+            /** @description Id of the product. */
+            product: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Percent of what is ordered; 0 for nothing.
+             */
+            percent: number;
+        };
+        /** @description A margin that is to be set. */
+        MarginRequest: {
+            /**
+             * Format: int32
+             * @description Percent of what is ordered, 0 to 50.
+             */
+            percent: null | number;
+            /**
+             * Format: int32
+             * @description What it was when it was read.
+             */
+            before: null | number;
+        };
         /** @description A minute of a plan, and what the bakery's clock shows then. */
         Moment: {
             /**
@@ -3065,6 +3124,11 @@ export interface components {
             pies: number;
             /** @description Orders that repeat, would come on this day and are left out of it; they are in no sum. */
             leftOut: components["schemas"]["OrderAnswer"][];
+            /**
+             * Format: int32
+             * @description Pies that are baked beyond what is ordered; the totals have them, the orders have not.
+             */
+            beyond: number;
             /** @description The same day of the week before (ISO date), whose orders people mostly mean to have again. */
             weekBefore: string;
         };
@@ -5677,6 +5741,59 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CopiedAnswer"];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetMargins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarginAnswer"][];
+                };
+            };
+        };
+    };
+    SetMargin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                product: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarginRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

@@ -15,6 +15,7 @@
   import { clockTime } from '../../parts/word.svelte'
   import CopyDay from './CopyDay.svelte'
   import ImportOrders from './ImportOrders.svelte'
+  import Margins from './Margins.svelte'
   import OrderForm from './OrderForm.svelte'
   import OrderLineEntry from './OrderLineEntry.svelte'
   import StandingOrders from './StandingOrders.svelte'
@@ -31,7 +32,7 @@
   let changing = $state.raw<Order>()
   let isAdding = $state(false)
   /** What is open below the line: orders from a file, those that repeat, or those of another day. */
-  let opened = $state<'file' | 'standing' | 'copy'>()
+  let opened = $state<'file' | 'standing' | 'copy' | 'margins'>()
   let said = $state('')
   let removed = $state<Order>()
 
@@ -173,6 +174,8 @@
     <ImportOrders ondone={close} />
   {:else if opened === 'standing'}
     <StandingOrders day={today.day} onclose={() => (opened = undefined)} />
+  {:else if opened === 'margins'}
+    <Margins onclose={() => (opened = undefined)} />
   {:else if opened === 'copy'}
     <CopyDay day={today.day} dayName={answer.dayName} weekBefore={answer.weekBefore} ondone={close} />
   {/if}
@@ -185,7 +188,7 @@
 
   <p class="small screen-only flex flex-wrap gap-x-5">
     <a class="link" href="/api/orders/{today.day}/orders.csv" download="orders-{today.day}.csv">Save as a file (CSV)</a>
-    {#each [['standing', 'Orders that repeat'], ['copy', 'Copy another day'], ['file', 'Take orders from a file']] as const as [what, words] (what)}
+    {#each [['standing', 'Orders that repeat'], ['copy', 'Copy another day'], ['margins', 'Margins'], ['file', 'Take orders from a file']] as const as [what, words] (what)}
       <button class="link" onclick={() => (opened = opened === what ? undefined : what)} aria-expanded={opened === what}
         >{words}</button
       >

@@ -31,8 +31,9 @@
       <tr class="border-soft border-t">
         <th class="py-1 pr-4 text-left font-normal" scope="row">Pies</th>
         {#each perPickUp as pies, index (index)}<td class="px-3 text-right font-bold">{pies}</td>{/each}
-        <td class="pl-3 text-right font-bold">{answer.pies}</td>
+        <td class="pl-3 text-right font-bold">{answer.pies + answer.beyond}</td>
       </tr>
     </tbody>
   </table>
+  {#if answer.beyond > 0}<p class="small mt-1">{answer.beyond} of them beyond what is ordered: the margin.</p>{/if}
 </section>
