@@ -10,9 +10,9 @@ namespace Lumpet.Core.Tests.DayPlan;
 public sealed class MayBeLateTests
 {
     /// <summary>Two lots for one pick-up and one oven of two trays: one of them is late, whatever is done.</summary>
-    private static PlannedDay Planned(int small, int large, int pickUp = 450)
+    private static PlannedDay Planned(int small, int large, int pickUp = 450, int count = 8)
     {
-        var day = Snapshot(Order(Custard, 8, pickUp, Pan26) with { MayBeLateMin = large }, Order(Custard, 8, pickUp) with { MayBeLateMin = small });
+        var day = Snapshot(Order(Custard, count, pickUp, Pan26) with { MayBeLateMin = large }, Order(Custard, count, pickUp) with { MayBeLateMin = small });
         day = day with { Ovens = [day.Ovens[0] with { Shelves = 2 }], Shifts = [new DayShift("All", 0, 1320)] };
         var plan = DayPlanner.Plan(day);
         Assert.Empty(DayPlanChecker.Check(day, plan));
@@ -29,6 +29,14 @@ public sealed class MayBeLateTests
         Assert.Equal((0, 8), (Fate(large, Pan26).InTime, Fate(large, Pan23).InTime));
         Assert.InRange(Fate(large, Pan26).LateMin, 1, 180);
         Assert.InRange(Fate(small, Pan23).LateMin, 1, 180);
+    }
+
+    [Fact]
+    public void It_is_not_later_than_it_may_be_where_that_can_be()
+    {
+        // Where it must not be late at all it is later than that: nothing is aimed at then.
+        Assert.InRange(Fate(Planned(small: 0, large: 0, pickUp: 520, count: 16), Pan26).LateMin, 181, 400);
+        Assert.InRange(Fate(Planned(small: 0, large: 180, pickUp: 520, count: 16), Pan26).LateMin, 1, 180);
     }
 
     [Fact]

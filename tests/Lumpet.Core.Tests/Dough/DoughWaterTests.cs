@@ -91,6 +91,36 @@ public sealed class DoughWaterTests
     }
 
     [Fact]
+    public void Water_is_neither_hotter_than_fat_bears_nor_colder_than_it_can_be()
+    {
+        // Of the flaky dough: water of 40 °C makes (40 x 4.18 + 125.6) / 13.98 + 3 = 23.94 °C, water of 1 °C 12.28 °C.
+        Assert.Equal(DoughWaterKind.Warm, DoughWater.For(Flaky, Readings with { WantedC = 23.9 }).Kind);
+        Assert.Equal(DoughWaterKind.NeverWarm, DoughWater.For(Flaky, Readings with { WantedC = 24 }).Kind);
+        Assert.NotNull(DoughWater.For(Flaky, Readings with { WantedC = 12.3 }).WaterC);
+        Assert.Null(DoughWater.For(Flaky, Readings with { WantedC = 12.2 }).WaterC);
+    }
+
+    [Theory]
+    [InlineData("flour", 20)]
+    [InlineData("sugar", 20)]
+    [InlineData("ground-almond", 20)]
+    [InlineData("corn-starch", 20)]
+    [InlineData("salt", 20)]
+    [InlineData("butter", 4)]
+    [InlineData("yolk", 4)]
+    [InlineData("milk", 4)]
+    public void What_stands_in_the_room_is_as_warm_as_the_room_and_the_rest_comes_from_the_fridge(string id, double celsius) =>
+        Assert.Equal(celsius + 3, DoughWater.For([Of(id, 500)], Readings).ReachedC, 9);
+
+    [Fact]
+    public void What_nobody_has_said_the_water_of_is_reckoned_by_what_it_is()
+    {
+        double Heat(IngredientRole role, double? water = null) => SpecificHeat.Of(new IngredientFacts { StatedRole = role, WaterPercent = water });
+        Assert.Equal((1.8, 2.2, 1.3, 3.3, 4.18, 1.8), (Heat(IngredientRole.Flour), Heat(IngredientRole.Fat), Heat(IngredientRole.Sugar), Heat(IngredientRole.Egg), Heat(IngredientRole.Liquid), Heat(IngredientRole.Other)));
+        Assert.Equal((1.8, 4.19), (Heat(IngredientRole.Flour, 12), Heat(IngredientRole.Liquid, 100)));
+    }
+
+    [Fact]
     public void Milk_is_no_water_that_could_be_ice() => Assert.Equal(0, DoughWater.For([Of("flour", 3000), Of("milk", 500)], Readings).Water.Grams);
 
     [Fact]

@@ -16,6 +16,7 @@ public sealed class CoolingTests
         Assert.Equal(20 + (75 / Math.E), cooling.After(60, 95), 9);
         Assert.Null(cooling.Minutes(95, 20));
         Assert.Equal(0, cooling.Minutes(57, 95));
+        Assert.Equal(0, new Cooling(0, 60, 1.2).Minutes(57, 57));
     }
 
     [Theory]

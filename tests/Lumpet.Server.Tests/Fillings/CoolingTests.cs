@@ -74,6 +74,7 @@ public sealed class CoolingTests : IDisposable
         var batches = (await server.Get("/api/fillings/2026-11-27")).GetProperty("batches").EnumerateArray().ToDictionary(one => one.GetProperty("name").GetString()!, one => one.GetProperty("cooling").GetString()!);
         Assert.StartsWith("Cold in time no deeper than ", batches["Passion-fruit curd"], StringComparison.Ordinal);
         Assert.Contains("3-501.14", batches["Passion-fruit curd"], StringComparison.Ordinal);
+        Assert.StartsWith("Cold in time no deeper than ", batches["Sweet potato puree"], StringComparison.Ordinal);
         Assert.Equal(string.Empty, batches["Toasted hazelnuts"]);
         Assert.Equal(string.Empty, batches["Tartlet shells"]);
     }

@@ -142,6 +142,7 @@
           label="Pick-up at {one.asked}"
           onchange={(to) => today.ask(one.asked, to)}
         />{/each}.
+      {#if answer.beyond > 0}{answer.beyond} more {answer.beyond === 1 ? 'is' : 'are'} the margin.{/if}
     {/if}
   </Sentence>
   {#if today.plan}<WhatIf plan={today.plan} />{/if}
