@@ -203,7 +203,8 @@ public static class OrderStore
             row.PanId,
             (int)row.Count,
             ReadLocal(row.PickUpLocal),
-            row.ForWhom) { MayBeLateMin = (int)row.MayBeLate },
+            row.ForWhom)
+        { MayBeLateMin = (int)row.MayBeLate },
         Instant.FromUnixTimeSeconds(row.PickUpUnix));
 
     private static string Local(LocalDateTime local) => PickUpText.Written.Format(local);

@@ -179,7 +179,8 @@ public static class StandingOrderStore
             LocalTime.Midnight.PlusMinutes(row.PickUpMinute),
             row.ForWhom,
             Date(row.FromDate),
-            row.UntilDate is { } until ? Date(until) : null) { MayBeLateMin = (int)row.MayBeLate },
+            row.UntilDate is { } until ? Date(until) : null)
+        { MayBeLateMin = (int)row.MayBeLate },
         notOn);
 
     private static string Key(Guid id) => id.ToString("D");
