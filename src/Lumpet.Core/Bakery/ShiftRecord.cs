@@ -21,7 +21,7 @@ public sealed record ShiftRecord(string Name, int StartMinute, int LengthMin)
     public IReadOnlyList<ShiftBreak> Breaks { get; init; } = [];
 
     /// <summary>All days of the week.</summary>
-    public static IReadOnlyList<IsoDayOfWeek> EveryDay { get; } = [.. Enumerable.Range(1, 7).Select(day => (IsoDayOfWeek)day)];
+    public static IReadOnlyList<IsoDayOfWeek> EveryDay => WeekDays.All;
 
     /// <summary>The stretches in which somebody is at the bench, in minutes from its start: what its breaks leave.</summary>
     public IEnumerable<(int FromMin, int ToMin)> AtTheBench()

@@ -5,7 +5,8 @@ namespace Lumpet.Core.Bakery;
 /// <summary>Days of the week as drafts write them, "monday" to "sunday", and as people say them.</summary>
 public static class WeekDays
 {
-    private static readonly IReadOnlyList<IsoDayOfWeek> All = [.. Enumerable.Range(1, 7).Select(day => (IsoDayOfWeek)day)];
+    /// <summary>All of them, Monday first.</summary>
+    public static IReadOnlyList<IsoDayOfWeek> All { get; } = [.. Enumerable.Range(1, 7).Select(day => (IsoDayOfWeek)day)];
 
     /// <summary>The name in a draft.</summary>
     public static string Name(IsoDayOfWeek day) => day.ToString().ToLowerInvariant();
@@ -19,6 +20,12 @@ public static class WeekDays
         if (days.Count > 2 && days[^1] - days[0] == days.Count - 1) return $"{names[0]} to {names[^1]}";
         return names.Length == 1 ? $"every {days[0]}" : $"{string.Join(", ", names[..^1])} and {names[^1]}";
     }
+
+    /// <summary>Days as bits, Monday the lowest: how the database keeps them.</summary>
+    public static long Bits(IEnumerable<IsoDayOfWeek> days) => days.Distinct().Sum(day => 1L << ((int)day - 1));
+
+    /// <summary>The days of some bits, in the order of the week.</summary>
+    public static IReadOnlyList<IsoDayOfWeek> OfBits(long bits) => [.. All.Where(day => (bits & Bits([day])) != 0)];
 
     /// <summary>Reads the days of a draft, in the order of the week.</summary>
     internal static IReadOnlyList<IsoDayOfWeek> Read(FieldChecks checks, string path, IReadOnlyList<string?> names)

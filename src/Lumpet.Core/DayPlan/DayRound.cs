@@ -48,7 +48,7 @@ internal sealed record DayRound(
     public bool Fits => Fates.All(fate => fate.Unfit == 0);
 
     /// <summary>Whether every pie that must not be late is in time, and every other as late as it may be at most.</summary>
-    public bool ServesWhatMust => Fates.All(fate => fate is { NotBaked: 0, Unfit: 0 } && fate.LateMin <= fate.Lot.MayBeLateMin);
+    public bool ServesWhatMust => Fates.All(fate => fate.IsServed);
 
     /// <summary>The aim of a lot.</summary>
     public LotAim AimOf(LotWork work) => Aims.First(aim => aim.Work == work);

@@ -31,7 +31,8 @@ internal static class Troubles
         LotFate[] missed = [.. round.Fates.Where(fate => fate.Missed > 0).OrderByDescending(fate => fate.NotBaked + fate.Unfit).ThenByDescending(fate => fate.LateMin)];
         if (missed.Length == 0) return [];
         var trays = round.Aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
-        (string Words, DaySnapshot Snapshot)[] ways = trays > MostTraysToTry ? [] : [.. WaysOut(snapshot)];
+        // What may be late needs no way out.
+        (string Words, DaySnapshot Snapshot)[] ways = trays > MostTraysToTry || missed.All(fate => fate.IsServed) ? [] : [.. WaysOut(snapshot)];
         Tried[] tried = [.. ways.TakeWhile(_ => !patience.IsOver).Select((way, at) =>
         {
             progress?.Report(at / (double)ways.Length);
@@ -53,7 +54,7 @@ internal static class Troubles
 
     private static IEnumerable<Trouble> Of(DaySnapshot snapshot, LotFate fate, (string Words, LotFate After, int Missed)[] helping, string[] tried, PlanText? untried, bool tryPickUp)
     {
-        var mend = fate is { NotBaked: 0, Unfit: 0 } && fate.LateMin <= fate.Lot.MayBeLateMin ? Say($"they may be up to {Long(fate.Lot.MayBeLateMin)} late") : untried ?? Mend(snapshot, fate, helping, tried, tryPickUp);
+        var mend = fate.IsServed ? Say($"they may be up to {Long(fate.Lot.MayBeLateMin)} late") : untried ?? Mend(snapshot, fate, helping, tried, tryPickUp);
         if (fate.NotBaked > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.NotBaked, fate.NotBaked, 0, fate.WhyNotBaked, mend);
         if (fate.Unfit > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Unfit, fate.Unfit, 0, fate.WhyUnfit, mend);
         if (fate.Late > 0) yield return new Trouble(fate.Lot.Id, TroubleKind.Late, fate.Late, fate.LateMin, Say($"the last of them is boxed at {At(fate.Lot.PickUpMin + fate.LateMin)}"), mend);

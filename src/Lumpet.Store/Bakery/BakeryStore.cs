@@ -65,12 +65,9 @@ public static class BakeryStore
     private static ShiftRecord Shift(ShiftRow shift, IEnumerable<BreakRow> breaks) => new(shift.Name, (int)shift.StartMinute, (int)shift.LengthMin)
     {
         People = (int?)shift.People,
-        Days = shift.Weekdays is { } days ? [.. ShiftRecord.EveryDay.Where(day => (days & BitOf(day)) != 0)] : ShiftRecord.EveryDay,
+        Days = shift.Weekdays is { } days ? WeekDays.OfBits(days) : ShiftRecord.EveryDay,
         Breaks = [.. breaks.Select(pause => new ShiftBreak((int)pause.AfterMin, (int)pause.LengthMin))],
     };
-
-    /// <summary>The bit of a day of the week in a shift's row.</summary>
-    internal static long BitOf(IsoDayOfWeek day) => 1L << ((int)day - 1);
 
     private sealed record Row(
         string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, long OpenCPerTray, long DaysAhead,

@@ -103,7 +103,7 @@ public static class BakeryWriter
             Rows.Insert(connection, "work_shift", new
             {
                 date,
-                weekdays = date is null ? shift.Days.Sum(BakeryStore.BitOf) : (long?)null,
+                weekdays = date is null ? WeekDays.Bits(shift.Days) : (long?)null,
                 position,
                 name = shift.Name,
                 start_minute = shift.StartMinute,

@@ -3,7 +3,6 @@ using System.Text;
 using Dapper;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Orders;
-using Lumpet.Store.Bakery;
 using Microsoft.Data.Sqlite;
 using NodaTime;
 using NodaTime.Text;
@@ -141,7 +140,7 @@ public static class StandingOrderStore
         var iso = Iso(day);
         var rows = connection.Query<Row>(
             $"{Columns} WHERE from_date <= @iso AND (until_date IS NULL OR until_date >= @iso) AND weekdays & @bit <> 0 ORDER BY pick_up_minute, rowid",
-            new { iso, bit = BakeryStore.BitOf(day.DayOfWeek) }).AsList();
+            new { iso, bit = WeekDays.Bits([day.DayOfWeek]) }).AsList();
         if (rows.Count == 0) return [];
         var left = connection.Query<string>("SELECT standing_order_id FROM standing_order_out WHERE date = @iso", new { iso }).ToHashSet();
         return rows.Select(row => Read(row, left.Contains(row.Id) ? [day] : []));
@@ -160,7 +159,7 @@ public static class StandingOrderStore
         product = order.Product,
         pan = order.Pan,
         count = order.Count,
-        weekdays = order.Days.Sum(BakeryStore.BitOf),
+        weekdays = WeekDays.Bits(order.Days),
         minute = (order.At.Hour * 60) + order.At.Minute,
         whom = order.For,
         late = order.MayBeLateMin,
@@ -175,7 +174,7 @@ public static class StandingOrderStore
             row.ProductId,
             row.PanId,
             (int)row.Count,
-            [.. ShiftRecord.EveryDay.Where(day => (row.Weekdays & BakeryStore.BitOf(day)) != 0)],
+            WeekDays.OfBits(row.Weekdays),
             LocalTime.Midnight.PlusMinutes(row.PickUpMinute),
             row.ForWhom,
             Date(row.FromDate),

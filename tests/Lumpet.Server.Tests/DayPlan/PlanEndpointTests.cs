@@ -57,8 +57,8 @@ public sealed class PlanEndpointTests(TestServer server) : IClassFixture<TestSer
     [Fact]
     public async Task A_day_without_orders_has_an_empty_plan()
     {
-        var plan = await server.Get("/api/plan/2026-12-24");
-        Assert.Equal("Nothing is ordered for Thursday 24 December.", Sentence(plan));
+        var plan = await server.Get("/api/plan/2026-12-26");
+        Assert.Equal("Nothing is ordered for Saturday 26 December.", Sentence(plan));
         Assert.Equal(JsonValueKind.Null, plan.GetProperty("ovens").ValueKind);
     }
 

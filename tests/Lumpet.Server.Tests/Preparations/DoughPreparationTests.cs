@@ -8,7 +8,7 @@ namespace Lumpet.Server.Tests.Preparations;
 /// <summary>A dough among everything else that is made before the pies.</summary>
 public sealed class DoughPreparationTests : IDisposable
 {
-    private const string Day = "2026-12-11";
+    private const string Day = "2026-12-12";
 
     private readonly TestServer server = new() { Planning = DayPlanner.Plan };
 

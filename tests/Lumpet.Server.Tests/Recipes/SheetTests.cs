@@ -6,7 +6,7 @@ namespace Lumpet.Server.Tests.Recipes;
 /// <summary>What is shown of a recipe, and what stands on the sheets of a day, are the same lines.</summary>
 public sealed class SheetTests(TestServer server) : IClassFixture<TestServer>
 {
-    private const string Day = "2026-12-10";
+    private const string Day = "2026-12-12";
 
     private static JsonElement.ArrayEnumerator Each(JsonElement of, string list) => of.GetProperty(list).EnumerateArray();
 
