@@ -25,7 +25,7 @@ public sealed record LotFate(
     public int Missed => Late + Unfit + NotBaked;
 
     /// <summary>Whether all of its pies are boxed by when they must be: by their pick-up, or as much later as they may be.</summary>
-    public bool IsServed => NotBaked + Unfit == 0 && LateMin <= Lot.MayBeLateMin;
+    internal bool IsServed => NotBaked + Unfit == 0 && LateMin <= Lot.MayBeLateMin;
 
     /// <summary>The fates of all lots in a round of planning, in the order of the aims.</summary>
     internal static IReadOnlyList<LotFate> Of(IReadOnlyList<LotAim> aims, BakePlan plan, IReadOnlyList<Parcel> all, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, Mixer mixer, IReadOnlyDictionary<Parcel, PanShort> pansShort)
