@@ -17,6 +17,9 @@ internal static class CoolingEndpoints
         ["rack"] = (CoolingPlace.Rack, "on a rack in the room"),
     };
 
+    // A probe shows halves of a degree; what falls by less is told by its error (common practice, no source).
+    private const double LeastFallC = 0.5;
+
     /// <summary>Adds the endpoint.</summary>
     public static void Map(IEndpointRouteBuilder routes) =>
         routes.MapPost("/api/cooling", Ask).WithName("AskCooling").WithSummary("When something cooked is cold in its middle, whether that is in time, and what mends it. Stores nothing.");
@@ -83,12 +86,14 @@ internal static class CoolingEndpoints
         Within("kilograms", request.Kilograms, 0.05, 1000, "kg", isNeeded: false);
         Within("depthCm", request.DepthCm, 0.2, 60, "cm", request.Reading is null);
         Within("fromC", request.FromC, 22, 180, "°C", isNeeded: false);
-        Within("placeC", request.PlaceC, -40, 40, "°C", isNeeded: false);
+        // Colder than this it freezes from outside, which is another law.
+        Within("placeC", request.PlaceC, -10, 40, "°C", isNeeded: false);
         if (request.Place is { } place && !Places.ContainsKey(place)) faults.Add(new FieldFault("place", $"This is one of {string.Join(", ", Places.Keys)}."));
         if (request.Reading is not { } reading) return faults;
         Within("reading.firstC", reading.FirstC, 6, 180, "°C", isNeeded: true);
         Within("reading.secondC", reading.SecondC, -40, 180, "°C", isNeeded: true);
         Within("reading.minutes", reading.Minutes, 1, 1440, "min", isNeeded: true);
+        if (reading.FirstC - reading.SecondC is >= 0 and < LeastFallC) faults.Add(new FieldFault("reading.secondC", Say($"Less than {LeastFallC:0.#} °C colder tells nothing yet: wait longer for a second reading.")));
         return faults;
     }
 

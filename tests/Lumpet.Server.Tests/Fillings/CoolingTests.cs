@@ -57,6 +57,8 @@ public sealed class CoolingTests : IDisposable
     [InlineData("kilograms", "{\"depthCm\":5,\"kilograms\":1e9}")]
     [InlineData("place", "{\"depthCm\":5,\"place\":\"cellar\"}")]
     [InlineData("placeC", "{\"depthCm\":5,\"placeC\":100}")]
+    [InlineData("placeC", "{\"depthCm\":5,\"placeC\":-11}")]
+    [InlineData("reading.secondC", "{\"reading\":{\"firstC\":50,\"secondC\":49.9999999,\"minutes\":1440}}")]
     [InlineData("fromC", "{\"depthCm\":5,\"fromC\":20}")]
     [InlineData("reading.minutes", "{\"reading\":{\"firstC\":60,\"secondC\":40}}")]
     [InlineData("reading.secondC", "{\"reading\":{\"firstC\":60,\"secondC\":70,\"minutes\":5}}")]

@@ -108,6 +108,16 @@ public sealed class StandingOrderTests : IDisposable
     }
 
     [Fact]
+    public async Task An_order_that_may_be_late_from_now_on_is_planned_anew()
+    {
+        var added = await Add(Draft());
+        Assert.DoesNotContain("/45/", (await server.Get($"/api/plan/{Saturday}?given=settled")).GetRawText(), StringComparison.Ordinal);
+        var late = new { product = "chocolate", pan = "20-straight", count = 7, days = new[] { "saturday" }, at = "09:15", @for = "kiosk", mayBeLateMin = 45 };
+        Assert.Equal(200, (await server.Send(HttpMethod.Put, $"/api/standing-orders/{added.GetProperty("id").GetString()}", late, ("If-Match", "\"1\""))).Status);
+        Assert.Contains("/45/", (await server.Get($"/api/plan/{Saturday}?given=settled")).GetRawText(), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task A_double_click_adds_one()
     {
         (string, string) key = ("Idempotency-Key", "one-click");
