@@ -1,4 +1,5 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Steps;
 
 namespace Lumpet.PlanChecking;
@@ -17,12 +18,12 @@ internal sealed partial class DayPlanCheck
         DayTask[] waits = [.. counted.Where(task => task.Kind == TaskKind.Wait && task.LotId is not null)];
         Full(RoomPlace.Bench, room.BenchPlaces, work.Where(task => task.Station is Station.Bench or Station.Finish).Select(task => (1, task.StartMin, task.EndMin)));
         Full(RoomPlace.Burners, room.Burners, work.Where(task => task.Station == Station.Pot).Select(task => (1, task.StartMin, task.EndMin)));
-        Full(RoomPlace.Racks, room.RackTrays, [.. waits.Where(task => task.Station == Station.Rack).Select(Trays), .. Baked()]);
+        Full(RoomPlace.Racks, room.RackTrays, [.. waits.Where(task => task.Station == Station.Rack).Select(Trays), .. Baked(), .. PiesThere(KeepPlace.Room)]);
         DayTask[] cold = [.. waits.Where(task => task.Station == Station.Cold)];
-        Full(RoomPlace.FridgeTrays, room.FridgeTrays, cold.Where(task => task.Celsius >= FreezesC).Select(Trays));
-        Full(RoomPlace.FreezerTrays, room.FreezerTrays, cold.Where(task => task.Celsius < FreezesC).Select(Trays));
-        Full(RoomPlace.FridgeTubs, room.FridgeKilograms * 1000, [.. Doughs(), .. Tubs(isFrozen: false)]);
-        Full(RoomPlace.FreezerTubs, room.FreezerKilograms * 1000, Tubs(isFrozen: true));
+        Full(RoomPlace.FridgeTrays, room.FridgeTrays, [.. cold.Where(task => task.Celsius >= FreezesC).Select(Trays), .. PiesThere(KeepPlace.Cold)]);
+        Full(RoomPlace.FreezerTrays, room.FreezerTrays, [.. cold.Where(task => task.Celsius < FreezesC).Select(Trays), .. PiesThere(KeepPlace.Frozen)]);
+        Full(RoomPlace.FridgeTubs, room.FridgeKilograms * 1000, [.. Doughs(), .. Tubs(isFrozen: false), .. There(KeepPlace.Cold)]);
+        Full(RoomPlace.FreezerTubs, room.FreezerKilograms * 1000, [.. Tubs(isFrozen: true), .. There(KeepPlace.Frozen)]);
     }
 
     private (int, int, int) Trays(DayTask task)

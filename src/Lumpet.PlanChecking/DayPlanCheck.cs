@@ -20,7 +20,7 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
     public void Orders()
     {
         var ordered = snapshot.Orders.Sum(order => order.Count);
-        var told = plan.Fates.Sum(fate => fate.InTime + fate.Late + fate.Unfit + fate.NotBaked);
+        var told = plan.Fates.Sum(fate => fate.InTime + fate.Late + fate.Unfit + fate.NotBaked) + plan.Ready.Sum(one => one.Lot.Count);
         if (ordered != told) Say("orders", "day", $"{ordered} pies are ordered, and {told} are accounted for.");
         foreach (var fate in plan.Fates.Where(fate => made.Contains(fate.Lot.Id)))
         {
@@ -34,7 +34,7 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
     {
         foreach (var lot in plan.Lots)
         {
-            var network = lot.Product.ProcessIn(lot.Pan);
+            var network = lot.ProcessLeft();
             var steps = network.Steps.ToDictionary(step => step.Id);
             foreach (var parcel in Parcels(lot))
             {
@@ -191,7 +191,7 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
     /// <summary>A pie is in its pan from when dough is laid in it, or where none is from its first step, until it is boxed.</summary>
     private IEnumerable<StandingPans> Holds(Lot lot)
     {
-        var takesDough = lot.Product.ProcessIn(lot.Pan).Steps.Where(step => step.UsesDough).Select(step => step.Id).ToHashSet();
+        var takesDough = lot.ProcessLeft().Steps.Where(step => step.UsesDough).Select(step => step.Id).ToHashSet();
         return Parcels(lot).Select(parcel => new StandingPans(
             lot.Pan.Id,
             parcel.Where(task => takesDough.Contains(task.StepId)).Select(task => task.StartMin).DefaultIfEmpty(parcel.Min(task => task.StartMin)).Min(),

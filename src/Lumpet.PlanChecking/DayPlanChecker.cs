@@ -23,6 +23,8 @@ public static class DayPlanChecker
         check.Crew();
         check.Standing();
         check.Room();
+        check.Stock();
+        check.Discs();
         return check.Faults;
     }
 }

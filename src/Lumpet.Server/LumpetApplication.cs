@@ -13,6 +13,7 @@ using Lumpet.Server.Pans;
 using Lumpet.Server.Preparations;
 using Lumpet.Server.Recipes;
 using Lumpet.Server.Sheets;
+using Lumpet.Server.Stock;
 using Lumpet.Server.Words;
 using Lumpet.Store.DemoData;
 using Lumpet.Store.Ingredients;
@@ -104,6 +105,7 @@ internal static class LumpetApplication
         IngredientEndpoints.Map(app);
         PreparationEndpoints.Map(app);
         WayEndpoints.Map(app);
+        StockEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }
 

@@ -15,6 +15,9 @@ namespace Lumpet.Core.DayPlan;
 internal sealed record CrewLevelling(
     IReadOnlyList<Parcel> Parcels, IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, IReadOnlyDictionary<string, int> MovedMin)
 {
+    /// <summary>What is taken of what is there already, moved with what takes it.</summary>
+    public IReadOnlyList<StockUse> FromStock { get; init; } = [];
+
     /// <summary>Parcels and batches that are let go, by their names.</summary>
     public IReadOnlySet<string> LetGo { get; init; } = new HashSet<string>();
 
@@ -24,21 +27,17 @@ internal sealed record CrewLevelling(
     /// <summary>Levels a round; where nobody has said how many people are there, nor how much room, nothing moves.</summary>
     /// <param name="snapshot">What is asked.</param>
     /// <param name="calendar">Its shifts.</param>
-    /// <param name="parcels">Parcels, timed without regard to hands.</param>
-    /// <param name="mixed">Dough batches, likewise.</param>
-    /// <param name="made">What is made before the pies, likewise.</param>
+    /// <param name="none">Everything timed without regard to hands.</param>
     /// <param name="effort">Changes tried.</param>
     /// <param name="cancellation">Ends the search for something better.</param>
-    public static CrewLevelling Of(
-        DaySnapshot snapshot, ShiftCalendar calendar, IReadOnlyList<Parcel> parcels, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, int effort, CancellationToken cancellation)
+    public static CrewLevelling Of(DaySnapshot snapshot, ShiftCalendar calendar, CrewLevelling none, int effort, CancellationToken cancellation)
     {
-        var none = new CrewLevelling(parcels, mixed, made, new Dictionary<string, int>());
         if (!snapshot.Room.IsCounted && snapshot.Shifts.All(shift => shift.People is null)) return none;
         var letGo = new Dictionary<string, PlanText>();
         // Each time something more is let go, so that it ends.
         for (var tries = 0; ; tries++)
         {
-            var work = new CrewWork(snapshot, calendar, parcels, mixed, made, letGo.Keys.ToHashSet());
+            var work = new CrewWork(snapshot, calendar, none, letGo.Keys.ToHashSet());
             var found = Scheduler.Plan(work.Problem, tries < TriesWithSearch ? effort : 0, cancellation: cancellation);
             var without = work.WithoutPlace(found).ToArray();
             if (without.Length == 0) return new MovedWork(work, found).Of(none, letGo) with { LetGo = letGo.Keys.ToHashSet() };

@@ -21,14 +21,15 @@ internal sealed class CrewResources
 
     /// <summary>The resources of a day.</summary>
     /// <param name="snapshot">What is asked.</param>
-    public CrewResources(DaySnapshot snapshot)
+    /// <param name="standing">Room that is taken whatever the work.</param>
+    public CrewResources(DaySnapshot snapshot, IReadOnlyList<RoomUse> standing)
     {
         this.snapshot = snapshot;
         foreach (var place in Enum.GetValues<RoomPlace>())
         {
             if (snapshot.Room.In(place) is not { } amount) continue;
             places[place] = Bowl + 1 + counted.Count;
-            counted.Add(new Counted(amount, [.. snapshot.Taken.Room.Where(use => use.Place == place).Select(use => new TakenAmount(use.Amount, use.FromMin, use.ToMin))], Words(place, amount)));
+            counted.Add(new Counted(amount, [.. snapshot.Taken.Room.Concat(standing).Where(use => use.Place == place).Select(use => new TakenAmount(use.Amount, use.FromMin, use.ToMin))], Words(place, amount)));
         }
 
         foreach (var pan in snapshot.Orders.Select(order => order.Pan).Where(pan => pan.AtOnce is not null).DistinctBy(pan => pan.Id))

@@ -29,16 +29,15 @@ internal sealed class CrewWork
     /// <summary>The work of a round.</summary>
     /// <param name="snapshot">What is asked.</param>
     /// <param name="calendar">Its shifts.</param>
-    /// <param name="parcels">Parcels, timed without regard to hands.</param>
-    /// <param name="mixed">Dough batches, likewise.</param>
-    /// <param name="made">What is made before the pies, likewise.</param>
+    /// <param name="round">Everything timed without regard to hands.</param>
     /// <param name="letGo">What takes no hands and stays where it is: parcels and batches, by their names here.</param>
-    public CrewWork(DaySnapshot snapshot, ShiftCalendar calendar, IReadOnlyList<Parcel> parcels, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, IReadOnlySet<string> letGo)
+    public CrewWork(DaySnapshot snapshot, ShiftCalendar calendar, CrewLevelling round, IReadOnlySet<string> letGo)
     {
+        var (parcels, mixed, made) = (round.Parcels, round.Mixed, round.Made);
         (this.snapshot, this.calendar) = (snapshot, calendar);
         // What comes too late already stays where that is said of it.
         this.letGo = mixed.Where(one => one.Short > 0).Select(one => Owner(one.Batch)).Concat(made.Where(one => one.Short > 0).Select(one => one.Batch.Id)).Concat(letGo).ToHashSet();
-        resources = new CrewResources(snapshot);
+        resources = new CrewResources(snapshot, StockRoom.Standing(snapshot, DayLots.Of(snapshot), round.FromStock));
         parcelsOf = parcels.ToLookup(parcel => parcel.Work.Lot.Id, Owner);
         foreach (var parcel in parcels) Add(parcel);
         foreach (var one in mixed) Add(one);
@@ -49,6 +48,7 @@ internal sealed class CrewWork
             foreach (var (one, next) in dough.OrderBy(one => one.Batch.Number).Zip(dough.OrderBy(one => one.Batch.Number).Skip(1)))
                 Follow(byTask[DayTasks.Id(one.Batch, DayTasks.Mix)], byTask[DayTasks.Id(next.Batch, DayTasks.Mix)], 0, null);
         foreach (var one in made) Tie(one);
+        foreach (var stock in snapshot.Stock.Masses) Tie(stock, [.. round.FromStock.Where(use => use.StockId == stock.Id)]);
         // What does not fit may be reckoned back to before the first minute, where a schedule knows none. The bowl is there then as well, so that what takes of it stays behind it.
         originMin = Math.Min(0, activities.Select(one => one.WishMin).DefaultIfEmpty(0).Min());
         Problem = new ScheduleProblem(
@@ -140,6 +140,13 @@ internal sealed class CrewWork
 
         foreach (var edge in graph.Edges) Add(graph, times, edge, index[edge.From], index[edge.To]);
         if (letGo.Contains(Owner(parcel))) return;
+        if (lot.Begun is { } begun)
+        {
+            // They stand where they are until someone goes on with them.
+            var there = Add(begun.Id, string.Empty, [], $"{Owner(parcel)}there", new Activity(string.Empty, 0, 0, []) { LatestMin = 0 });
+            Hold(RoomPlaces.OfTrays(begun.Place), parcel.Trays.Count, there, index[Array.IndexOf(times.Start, times.Start.Min())]);
+        }
+
         foreach (var edge in graph.Edges)
             foreach (var place in edge.Waits.Select(RoomPlaces.OfTrays).OfType<RoomPlace>().Distinct())
                 Hold(place, parcel.Trays.Count, index[edge.From], index[edge.To]);
@@ -259,6 +266,17 @@ internal sealed class CrewWork
         Tie(byTask[DayTasks.Id(one.Batch, worked[^1].Id)], gaps[^1].Least, gaps[^1].Most, one.Batch.NeededMin, one.Batch.Uses.Select(use => ((string?)use.TaskId, use.NeededMin)));
         if (letGo.Contains(one.Batch.Id)) return;
         foreach (var place in RoomOfDay.Kept(one)) Lie(place, byTask[DayTasks.Id(one.Batch, worked[^1].Id)], one.Batch.Uses.Select(use => ((string?)use.TaskId, use.Wanted.Grams)));
+    }
+
+    /// <summary>What is there already is taken while it keeps, and lies in its place until then.</summary>
+    private void Tie(StockedMass stock, StockUse[] uses)
+    {
+        if (uses.Length == 0) return;
+        var there = Add(stock.Id, string.Empty, [], $"{stock.Id}/there", new Activity(string.Empty, 0, 0, []) { LatestMin = 0 });
+        foreach (var use in uses)
+            if (use.TaskId is not null && byTask.TryGetValue(use.TaskId, out var to))
+                activities[to] = activities[to] with { EarliestMin = Math.Max(activities[to].EarliestMin, Math.Min(activities[to].WishMin, stock.FromMin(snapshot.FirstMin))), LatestMin = Math.Min(activities[to].LatestMin, Math.Max(activities[to].WishMin, stock.UntilMin)) };
+        if (RoomPlaces.OfTubs(stock.Place) is { } place) Lie(place, there, uses.Select(use => (use.TaskId, use.Taken.Grams)));
     }
 
     /// <summary>What is taken of a batch comes after it; it waits no longer than it keeps for what takes it first.</summary>

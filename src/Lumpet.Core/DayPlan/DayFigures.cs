@@ -63,7 +63,7 @@ public sealed record DayFigures(
         foreach (var lot in plan.Lots)
         {
             // Each of its trays leaves an oven for the last time in the last stage of its last bake.
-            var last = lot.Product.ProcessIn(lot.Pan).Steps.LastOrDefault(step => step.IsBake);
+            var last = lot.ProcessLeft().Steps.LastOrDefault(step => step.IsBake);
             if (last is null) continue;
             foreach (var visit in visits[lot.Id].Where(visit => visit.StepId == last.Id && visit.Stages[^1].Number == last.Stages.Count))
                 yield return (visit.Pies, lot.PickUpMin - visit.EndMin);

@@ -50,8 +50,9 @@ internal sealed class DayMaking(ShiftCalendar calendar)
     /// </summary>
     /// <param name="demands">What pies and doughs take.</param>
     /// <param name="plan">What the ovens answered; null before they were asked.</param>
+    /// <param name="there">What is there already, and is taken first; null where nothing is.</param>
     /// <returns>The batches, and what pies and batches take of doughs: those go by the mixer.</returns>
-    public DayMade Make(IReadOnlyList<PreparationDemand> demands, BakePlan? plan)
+    public DayMade Make(IReadOnlyList<PreparationDemand> demands, BakePlan? plan, StockTaking? there = null)
     {
         if (demands.Count == 0) return DayMade.Nothing;
         var dough = demands.Where(IsDough).ToList();
@@ -64,7 +65,9 @@ internal sealed class DayMaking(ShiftCalendar calendar)
             // One that no other open thing is made of comes next; there is one, since nothing is made of itself.
             var next = open.Values.First(list => open.Values.All(other => other == list || !IsMadeOf(other[0].Made, list[0].Made.Id)));
             open.Remove(next[0].Made.Id);
-            foreach (var batch in PreparationBatching.Divide(next))
+            var anew = there?.Left(next) ?? next;
+            if (anew.Count == 0) continue;
+            foreach (var batch in PreparationBatching.Divide(anew))
             {
                 var timed = timetable.Around(batch, Baked(batch, trays));
                 var unplaced = leftOut is null ? null : batch.How.Method.Where(step => step.IsBake).SelectMany(step => leftOut[BakeId(batch, step.Id)]).FirstOrDefault();
@@ -138,7 +141,8 @@ internal sealed class DayMaking(ShiftCalendar calendar)
         return work.Timetable.Around(work.PiesTogether, work.Graph.Bakes.ToDictionary(node => node, node => (aim.Due(node) - work.Graph.Minutes(node, work.PiesTogether), aim.Due(node))));
     }
 
-    private static PreparationDemand[] Demands(LotWork work, int pies, ParcelTimes times, string parcel) => PlanStumblesException.Over(
+    /// <summary>What so many pies of a lot take of what is made first.</summary>
+    internal static PreparationDemand[] Demands(LotWork work, int pies, ParcelTimes times, string parcel) => PlanStumblesException.Over(
         work.Lot, () => Demands(work.Lot.Product, work.Lot.Pan, work.Takes, work.Graph, pies, times, $"{work.Lot.Id}/{parcel}/", [work.Lot.Id]).ToArray());
 
     /// <summary>What so many pies of a product take of what is made first, each at the start of the step that takes it.</summary>

@@ -1,7 +1,4 @@
 using Lumpet.Core.Baking.Planning;
-using Lumpet.Core.Dough;
-using Lumpet.Core.Measures;
-using Lumpet.Core.Recipes;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -45,7 +42,7 @@ public static class DayPlanner
         var question = new OvenQuestion(snapshot);
         var round = Best(snapshot, calendar, question, effort, MostRounds, patience, progress);
         var troubles = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
-        return PlannedDays.From(round, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles) with { IsSettled = !patience.IsOver };
+        return PlannedDays.From(round, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver };
     }
 
     /// <summary>A part of the work, told as part of the whole.</summary>
@@ -70,7 +67,13 @@ public static class DayPlanner
     private static DayRound Best(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, int effort, int mostRounds, Patience patience, IProgress<double>? progress = null)
     {
         var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
-        LotAim[] Aims(bool areYielding) => [.. Lot.From(snapshot.Orders).Select(lot => PlanStumblesException.Over(lot, () => LotAim.First(new LotWork(lot, calendar, mostTrays, snapshot.SpareMin, areYielding), snapshot.HorizonMin)))];
+        var lots = DayLots.Of(snapshot);
+        LotAim[] Aims(bool areYielding)
+        {
+            LotWork[] works = [.. lots.Lots.Select(lot => PlanStumblesException.Over(lot, () => new LotWork(lot, calendar, mostTrays, snapshot.SpareMin, areYielding)))];
+            return [.. StockForLots.Given(works, snapshot).Select(work => PlanStumblesException.Over(work.Lot, () => LotAim.First(work, snapshot.HorizonMin)))];
+        }
+
         var aims = Aims(areYielding: false);
         var first = aims;
         var trays = aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
@@ -139,17 +142,19 @@ public static class DayPlanner
     private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience, IProgress<double>? progress = null)
     {
         var making = new DayMaking(calendar);
+        string[] lots = [.. aims.Select(aim => aim.Work.Lot.Id)];
+        var all = DayLots.Of(snapshot);
         // What is baked before the pies is asked for as the round before needed it; its batches are the same, only their times may differ.
         var expected = before is null
-            ? DoughAndMade.Settle([.. aims.SelectMany(aim => Demands(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot, calendar).Made
-            : making.Make(before.Demands, null).Batches;
+            ? DoughAndMade.Settle([.. aims.SelectMany(aim => DiscDemands.Of(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot, calendar, lots).Made
+            : making.Make(before.Demands, null, new StockTaking(snapshot.Stock, snapshot.FirstMin, lots)).Batches;
         var problem = question.Problem(aims, making.Bakes(expected));
         var plan = BakePlanner.Plan(problem, effort, proves: false, progress: progress, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
-        var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => Demands(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar);
-        var level = CrewLevelling.Of(snapshot, calendar, parcels, first.Mixed, first.Made, LevellingPerEffort * effort, patience.AtOnce);
-        return new DayRound(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans)) { Taken = snapshot.Taken, Demands = first.Demands, MovedMin = level.MovedMin, LetGo = level.LetGo };
+        var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => DiscDemands.Of(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar, lots);
+        var level = CrewLevelling.Of(snapshot, calendar, new CrewLevelling(parcels, first.Mixed, first.Made, new Dictionary<string, int>()) { FromStock = first.FromStock }, LevellingPerEffort * effort, patience.AtOnce);
+        return new DayRound(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans)) { Taken = snapshot.Taken, Lots = all, FromStock = level.FromStock, Standing = StockRoom.Standing(snapshot, all, level.FromStock), Demands = first.Demands, MovedMin = level.MovedMin, LetGo = level.LetGo };
     }
 
     /// <summary>Of pies that no oven bakes, the steps themselves come later: those that take what is not there in time.</summary>
@@ -158,7 +163,7 @@ public static class DayPlanner
         var (work, times) = (aim.Work, round.ParcelsOf[aim.Work.Lot.Id].First().Times);
         var later = new Dictionary<int, int>();
         void Later(int node, int minutes) => later[node] = Math.Max(later.GetValueOrDefault(node), times.Start[node] + minutes);
-        var dough = Enumerable.Range(0, work.Graph.Nodes.Count).First(node => work.Graph.Nodes[node].UsesDough);
+        var dough = Enumerable.Range(0, work.Graph.Nodes.Count).FirstOrDefault(node => work.Graph.Nodes[node].UsesDough);
         foreach (var mixed in round.Mixed.Where(mixed => mixed.Short > 0 && mixed.Batch.LotIds.Contains(work.Lot.Id))) Later(dough, mixed.Short);
         foreach (var made in round.Made.Where(made => made.Short > 0 && made.Batch.LotIds.Contains(work.Lot.Id)))
             Later(work.Takes.FirstOrDefault(taken => PreparationTaking.Planned(taken.Line.Ingredient).Any(one => one.Id == made.Batch.Made.Id))?.Node ?? dough, made.Short);
@@ -170,26 +175,6 @@ public static class DayPlanner
         .Where(taken => PreparationTaking.Planned(taken.Line.Ingredient).Any(one => one.Id == madeId))
         .Select(taken => work.Graph.BakeAhead(taken.Node) is >= 0 and var bake ? bake : work.Graph.LastBake)
         .DefaultIfEmpty(work.Graph.Bakes[0]).First();
-
-    /// <summary>The discs that so many pies of a lot take.</summary>
-    private static IEnumerable<DoughDemand> Demands(LotWork work, int pies, ParcelTimes times, Func<string, string>? taskId = null)
-    {
-        var lot = work.Lot;
-        var pieces = PlanStumblesException.Over(lot, () => Scaling.Scale(lot.Product, lot.Pan, pies).Pieces);
-        return
-            from node in Enumerable.Range(0, work.Graph.Nodes.Count)
-            where work.Graph.Nodes[node].UsesDough
-            from piece in pieces
-            let disc = OnTheScale(piece.Disc)
-            // Cut-outs that the trim gives take no disc.
-            where disc > Mass.Zero
-            select new DoughDemand(
-                lot.Product.DoughOf(piece), [lot.Id], $"{lot.Product.Name}, {lot.Pan.Name}, {piece.Name}", disc, pies, piece, times.Start[node])
-            { TaskId = taskId?.Invoke(work.Graph.Nodes[node].Id) };
-    }
-
-    /// <summary>A disc is portioned on the scale, so it is rounded there, and a batch is the sum of what is portioned.</summary>
-    private static Mass OnTheScale(Mass disc) => Mass.FromGrams(Math.Round(disc.Grams, MidpointRounding.AwayFromZero));
 
     /// <summary>The aim for the next round: waits given up that make bakes late, bakes let in later whose work does not fit; the same where nothing is to be changed.</summary>
     private static LotAim Loosened(DayRound round, LotAim aim, int horizonMin)

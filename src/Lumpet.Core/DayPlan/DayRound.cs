@@ -23,6 +23,15 @@ internal sealed record DayRound(
     /// <summary>What days before have taken.</summary>
     public TakenTime Taken { get; init; } = TakenTime.None;
 
+    /// <summary>What is made of the orders, and what of what is there only has to be handed over.</summary>
+    public DayLots Lots { get; init; } = new([], []);
+
+    /// <summary>What is taken of it.</summary>
+    public IReadOnlyList<StockUse> FromStock { get; init; } = [];
+
+    /// <summary>The room of what is there and stays where it is.</summary>
+    public IReadOnlyList<RoomUse> Standing { get; init; } = [];
+
     /// <summary>What pies and doughs take of it.</summary>
     public IReadOnlyList<PreparationDemand> Demands { get; init; } = [];
 

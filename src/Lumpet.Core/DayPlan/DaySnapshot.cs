@@ -44,6 +44,12 @@ public sealed record DaySnapshot(
     /// <summary>The same day with other shifts, in which the ovens are watched as well.</summary>
     internal DaySnapshot With(IReadOnlyList<DayShift> shifts) => this with { Shifts = shifts, OvensWatched = shifts };
 
+    /// <summary>What is made already, and used before anything is made anew.</summary>
+    public DayStock Stock { get; init; } = DayStock.None;
+
+    /// <summary>The first minute at which anyone is there.</summary>
+    internal int FirstMin => Shifts.Select(shift => shift.StartMin).DefaultIfEmpty(0).Min();
+
     /// <summary>What days before have taken already.</summary>
     public TakenTime Taken { get; init; } = TakenTime.None;
 

@@ -11,7 +11,8 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Mixed">Dough batches, timed.</param>
 /// <param name="Made">Batches of everything else, timed.</param>
 /// <param name="Demands">What pies and doughs take of what is made.</param>
-internal sealed record DoughAndMade(IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, IReadOnlyList<PreparationDemand> Demands)
+/// <param name="FromStock">What is taken of what is there already.</param>
+internal sealed record DoughAndMade(IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, IReadOnlyList<PreparationDemand> Demands, IReadOnlyList<StockUse> FromStock)
 {
     /// <summary>
     /// Mixes what the discs take, makes what pies and doughs take, mixes what that takes in turn, and so on until nothing
@@ -20,24 +21,27 @@ internal sealed record DoughAndMade(IReadOnlyList<MixedBatch> Mixed, IReadOnlyLi
     /// <param name="discs">What the pies take of doughs.</param>
     /// <param name="asked">What the pies take of everything else.</param>
     /// <param name="plan">What the ovens answered; null before they were asked.</param>
-    /// <param name="snapshot">What is asked: the mixer, and when others have it.</param>
+    /// <param name="snapshot">What is asked: the mixer, when others have it, and what is there already.</param>
     /// <param name="calendar">The shifts.</param>
-    public static DoughAndMade Settle(IReadOnlyList<DoughDemand> discs, IReadOnlyList<PreparationDemand> asked, BakePlan? plan, DaySnapshot snapshot, ShiftCalendar calendar)
+    /// <param name="lots">All lots, the first pick-up first: what is there goes to it first.</param>
+    public static DoughAndMade Settle(
+        IReadOnlyList<DoughDemand> discs, IReadOnlyList<PreparationDemand> asked, BakePlan? plan, DaySnapshot snapshot, ShiftCalendar calendar, IReadOnlyList<string> lots)
     {
         var making = new DayMaking(calendar);
         DoughDemand[] portions = [];
         for (var level = 0; ; level++)
         {
-            var mixed = Mix([.. discs, .. portions], snapshot, calendar);
+            var there = new StockTaking(snapshot.Stock, snapshot.FirstMin, lots);
+            var mixed = Mix(there.Left([.. discs, .. portions]), snapshot, calendar);
             PreparationDemand[] demands = [.. asked, .. DayMaking.Of(mixed)];
-            var made = making.Make(demands, plan);
+            var made = making.Make(demands, plan, there);
             DoughDemand[] next = [.. made.Dough.SelectMany(demand => Portions(demand, snapshot.Mixer))];
-            if (level > MadeHereNesting.MostLevels || next.Select(Key).SequenceEqual(portions.Select(Key))) return new DoughAndMade(mixed, made.Batches, demands);
+            if (level > MadeHereNesting.MostLevels || next.Select(Key).SequenceEqual(portions.Select(Key))) return new DoughAndMade(mixed, made.Batches, demands, there.Uses);
             portions = next;
         }
     }
 
-    private static IReadOnlyList<MixedBatch> Mix(DoughDemand[] demands, DaySnapshot snapshot, ShiftCalendar calendar)
+    private static IReadOnlyList<MixedBatch> Mix(IReadOnlyList<DoughDemand> demands, DaySnapshot snapshot, ShiftCalendar calendar)
     {
         DoughBatch[] batches =
         [

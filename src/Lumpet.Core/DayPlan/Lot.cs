@@ -1,10 +1,14 @@
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>Pies of one product, pan and pick-up that are made together.</summary>
-/// <param name="Id">"pear/23/1140": product, pan and minute of the pick-up, and by how many minutes it may be late where it may. No id holds a stroke, so that no two lots share one.</param>
+/// <param name="Id">
+/// "pear/23/1140": product, pan and minute of the pick-up, by how many minutes it may be late where it may, and what its pies have been brought as far as
+/// where they are there already. No id holds a stroke or a tilde, so that no two lots share one.
+/// </param>
 /// <param name="Product">The product.</param>
 /// <param name="Pan">The pan.</param>
 /// <param name="PickUpMin">Minute of the pick-up.</param>
@@ -16,6 +20,12 @@ public sealed record Lot(
 {
     /// <summary>By how many minutes its pies may be late, where others would be; 0 where they must not be.</summary>
     public int MayBeLateMin { get; init; }
+
+    /// <summary>What its pies are made of that are there already, brought as far as one of their steps; null where all of them are made anew.</summary>
+    public StockedPies? Begun { get; init; }
+
+    /// <summary>What is to be done: all steps of the product in this pan, or those that are left.</summary>
+    public ProcessNetwork ProcessLeft() => Begun?.AfterStepId is { } done ? PartDone.Rest(Product.ProcessIn(Pan), done) : Product.ProcessIn(Pan);
 
     /// <summary>Adds orders up to lots, earliest pick-up first.</summary>
     public static IReadOnlyList<Lot> From(IEnumerable<DayOrder> orders) =>
@@ -40,6 +50,9 @@ public sealed record Lot(
                     MayBeLateMin = group.Key.MayBeLateMin,
                 };
             })];
+
+    /// <summary>So many of its pies, on trays of their own.</summary>
+    internal Lot Of(int count) => count == Count ? this : this with { Count = count, Trays = TraysOf(count, Pan.PerTray) };
 
     private static int[] TraysOf(int count, int perTray) =>
         [.. Enumerable.Repeat(perTray, count / perTray), .. count % perTray > 0 ? [count % perTray] : Array.Empty<int>()];

@@ -74,9 +74,9 @@ public sealed record LotFate(
             ? Say($"the mixer cannot have {batch.Batch.Dough.Name} mixed and rested by {At(batch.Batch.NeededMin)}")
             : null;
 
-        // What else is in a bowl may want it sooner than these pies do.
+        // What else is in a bowl may want it sooner than these pies do; theirs may be there already.
         bool IsTooLate(MixedBatch one) =>
-            (one.Batch.Discs.Any(disc => disc.IsDiscOf(parcel.Work.Lot.Id)) && rolled.Any(start => start < one.ReadyMin))
+            (one.Batch.Discs.Any(disc => disc.IsDiscOf(parcel.Work.Lot.Id) && (disc.TaskId is null || disc.TaskId.StartsWith(DayTasks.Id(parcel, string.Empty), StringComparison.Ordinal))) && rolled.Any(start => start < one.ReadyMin))
             || one.Batch.Discs.Any(portion => portion.Piece is null && portion.LotIds.Contains(parcel.Work.Lot.Id) && portion.NeededMin < one.ReadyMin);
     }
 }

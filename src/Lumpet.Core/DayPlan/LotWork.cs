@@ -5,8 +5,9 @@ namespace Lumpet.Core.DayPlan;
 /// <summary>A lot, ready to be planned. It never changes; what a round of planning aims at is a <see cref="LotAim"/>.</summary>
 internal sealed class LotWork
 {
-    private readonly Func<IReadOnlyDictionary<int, int>, LotWork> again;
+    private readonly Func<IReadOnlyDictionary<int, int>, IReadOnlyDictionary<string, int>, LotWork> again;
     private readonly IReadOnlyDictionary<int, int> notBefore;
+    private readonly IReadOnlyDictionary<string, int> there;
 
     /// <summary>Work for a lot.</summary>
     /// <param name="lot">The lot.</param>
@@ -15,34 +16,39 @@ internal sealed class LotWork
     /// <param name="spareMin">By how many minutes boxes should be ready before the pick-up.</param>
     /// <param name="isYielding">Whether it is planned as late as it may be, so that others are in time.</param>
     public LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin, bool isYielding = false)
-        : this(lot, calendar, mostTrays, spareMin, isYielding, new Dictionary<int, int>())
+        : this(lot, calendar, mostTrays, spareMin, isYielding, new Dictionary<int, int>(), new Dictionary<string, int>())
     {
     }
 
-    private LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin, bool isYielding, IReadOnlyDictionary<int, int> notBefore)
+    private LotWork(Lot lot, ShiftCalendar calendar, int mostTrays, int spareMin, bool isYielding, IReadOnlyDictionary<int, int> notBefore, IReadOnlyDictionary<string, int> there)
     {
-        this.notBefore = notBefore;
-        again = later => new LotWork(lot, calendar, mostTrays, spareMin, isYielding, later);
+        (this.notBefore, this.there) = (notBefore, there);
+        again = (later, onHand) => new LotWork(lot, calendar, mostTrays, spareMin, isYielding, later, onHand);
         Lot = lot;
         DayBefore = calendar.DayBefore;
-        Graph = new StepGraph(lot.Product.ProcessIn(lot.Pan));
+        Graph = new StepGraph(lot.ProcessLeft());
         PiesTogether = Graph.Bakes.Count == 0 ? lot.Count : lot.Trays.Take(Math.Max(1, mostTrays)).Sum();
         var firstMin = calendar.Stretches.Count > 0 ? calendar.Stretches[0].StartMin : 0;
-        Takes = PreparationTaking.Of(lot.Product, Graph);
+        Takes = PreparationTaking.Of(lot, Graph);
         var making = new MakingTimetable(calendar);
-        var doughReady = new ReadyFrom(firstMin + lot.Product.Doughs.Max(dough => dough.MadeInMinutes + dough.Rest.Least), "dough can be mixed and rested");
+        var doughReady = new ReadyFrom(lot.Product.Doughs.Max(dough => there.TryGetValue(dough.IngredientId, out var had) ? had : firstMin + dough.MadeInMinutes + dough.Rest.Least), "dough can be mixed and rested");
+        var begun = lot.Begun is { AfterStepId: { } done } had ? PartDone.Next(lot.Product.ProcessIn(lot.Pan), done).ToDictionary(next => next.StepId, next => had.DoneMin + next.Lag.Least) : [];
         Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin + (isYielding ? lot.MayBeLateMin : 0), spareMin, [.. Enumerable.Range(0, Graph.Nodes.Count).Select(Ready)]);
 
         ReadyFrom Ready(int node) => Takes.Where(taken => taken.Node == node)
             .SelectMany(taken => PreparationTaking.Planned(taken.Line.Ingredient))
-            .Select(made => new ReadyFrom(making.FirstReady(made), $"{made.Name} can be made"))
+            .Select(made => new ReadyFrom(there.TryGetValue(made.Id, out var had) ? had : making.FirstReady(made), $"{made.Name} can be made"))
             .Append(Graph.Nodes[node].UsesDough ? doughReady : ReadyFrom.Always)
+            .Append(begun.TryGetValue(Graph.Nodes[node].Id, out var next) ? new ReadyFrom(next, "pies have been brought as far") : ReadyFrom.Always)
             .Append(notBefore.TryGetValue(node, out var minute) ? new ReadyFrom(minute, "what goes in can be made") : ReadyFrom.Always)
             .MaxBy(ready => ready.Min)!;
     }
 
     /// <summary>The same lot, a step of which does not begin before a minute.</summary>
-    public LotWork With(int node, int notBeforeMin) => again(new Dictionary<int, int>(notBefore) { [node] = notBeforeMin });
+    public LotWork With(int node, int notBeforeMin) => again(new Dictionary<int, int>(notBefore) { [node] = notBeforeMin }, there);
+
+    /// <summary>The same lot, for which some of what is made first is there already: from when on, by the ingredient's id.</summary>
+    public LotWork WithThere(IReadOnlyDictionary<string, int> onHand) => again(notBefore, onHand);
 
     /// <summary>Which step takes what of its recipe that is made first.</summary>
     public IReadOnlyList<TakenLine> Takes { get; }

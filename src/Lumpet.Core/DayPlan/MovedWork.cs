@@ -15,7 +15,10 @@ internal sealed class MovedWork(CrewWork work, Schedule found)
     public CrewLevelling Of(CrewLevelling before, IReadOnlyDictionary<string, PlanText> letGo)
     {
         var parcels = WithMisfits([.. before.Parcels.Select(Moved)], letGo);
-        return new CrewLevelling(parcels, [.. before.Mixed.Select(Moved).OrderBy(one => one.Batch.MixStartMin).ThenBy(one => one.Batch.Number)], [.. before.Made.Select(Moved)], moved);
+        return new CrewLevelling(parcels, [.. before.Mixed.Select(Moved).OrderBy(one => one.Batch.MixStartMin).ThenBy(one => one.Batch.Number)], [.. before.Made.Select(Moved)], moved)
+        {
+            FromStock = [.. before.FromStock.Select(use => use with { AtMin = Taken(use.TaskId, use.AtMin) })],
+        };
     }
 
     /// <summary>Parcels that say which of their work, or of what they take, finds no hands.</summary>

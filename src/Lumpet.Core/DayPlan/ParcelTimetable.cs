@@ -32,7 +32,7 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
     /// <param name="horizonMin">Last minute looked at.</param>
     public int? NextDoor(int bake, int pies, int from, int horizonMin)
     {
-        var minute = Math.Max(0, from);
+        var minute = Math.Max(Math.Max(0, from), ready[bake].Min);
         while (minute <= horizonMin)
         {
             if (!IsOpen(bake, pies, minute))

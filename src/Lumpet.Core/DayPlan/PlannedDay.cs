@@ -42,6 +42,16 @@ public sealed record PlannedDay(
     /// <summary>What room of the kitchen is in use, counted or not, in order of time; what cannot be made takes none.</summary>
     public IReadOnlyList<RoomUse> Room { get; init; } = [];
 
+    /// <summary>What was there already when it was made, but for what days before take.</summary>
+    public DayStock Stock { get; init; } = DayStock.None;
+
+    /// <summary>What is taken of what is there already, in order of time.</summary>
+    public IReadOnlyList<StockUse> FromStock { get; init; } = [];
+
+    /// <summary>Pies that are ready and only have to be handed over.</summary>
+    public IReadOnlyList<ReadyPies> Ready { get; init; } = [];
+
+    private IReadOnlyList<Wave>? waves;
     private readonly Dictionary<string, Lot> byId = Lots.ToDictionary(lot => lot.Id);
 
     /// <summary>The lot of an id.</summary>
@@ -53,16 +63,20 @@ public sealed record PlannedDay(
     {
         if (Taken.Loads.FirstOrDefault(load => load.Visit.LotId == visit.LotId && load.Visit.StepId == visit.StepId) is { } taken) return taken.Thing;
         if (byId.TryGetValue(visit.LotId, out var lot))
-            return new OvenThing(lot.Product.Name, lot.Product.ProcessIn(lot.Pan).Steps.First(step => step.Id == visit.StepId), lot.PickUpMin, lot);
+            return new OvenThing(lot.Product.Name, lot.ProcessLeft().Steps.First(step => step.Id == visit.StepId), lot.PickUpMin, lot);
         var made = Made.First(one => one.Batch.Id == visit.LotId);
         return new OvenThing(made.Batch.About, made.Batch.How.Method.First(step => step.Id == visit.StepId), made.Batch.NeededMin, null);
     }
 
-    /// <summary>Pies of all lots.</summary>
+    /// <summary>Pies of all lots; those that are ready are none of them.</summary>
     public int Pies => Lots.Sum(lot => lot.Count);
 
     /// <summary>Pick-ups in order of time.</summary>
-    public IReadOnlyList<Wave> Waves { get; } = [.. Fates.GroupBy(fate => fate.Lot.PickUpMin).OrderBy(group => group.Key).Select(group => new Wave(group.Key, [.. group]))];
+    public IReadOnlyList<Wave> Waves => waves ??=
+    [
+        .. Fates.Select(fate => fate.Lot.PickUpMin).Concat(Ready.Select(one => one.Lot.PickUpMin)).Distinct().Order()
+            .Select(pickUp => new Wave(pickUp, [.. Fates.Where(fate => fate.Lot.PickUpMin == pickUp)]) { Ready = [.. Ready.Where(one => one.Lot.PickUpMin == pickUp)] }),
+    ];
 }
 
 /// <summary>What lies on trays in an oven.</summary>
@@ -166,19 +180,24 @@ public enum TaskKind
 /// <param name="Fates">What becomes of its lots.</param>
 public sealed record Wave(int PickUpMin, IReadOnlyList<LotFate> Fates)
 {
+    /// <summary>What of it was ready before anything was made.</summary>
+    public IReadOnlyList<ReadyPies> Ready { get; init; } = [];
+
     /// <summary>Pies ordered for it.</summary>
-    public int Pies => Fates.Sum(fate => fate.Lot.Count);
+    public int Pies => Fates.Sum(fate => fate.Lot.Count) + ReadyPies;
+
+    private int ReadyPies => Ready.Sum(one => one.Lot.Count);
 
     /// <summary>Who they are for.</summary>
-    public IReadOnlyList<string> For { get; } = [.. Fates.SelectMany(fate => fate.Lot.For).Distinct()];
+    public IReadOnlyList<string> For => [.. Fates.SelectMany(fate => fate.Lot.For).Concat(Ready.SelectMany(one => one.Lot.For)).Distinct()];
 
     /// <summary>Pies that are boxed in time.</summary>
-    public int InTime => Fates.Sum(fate => fate.InTime);
+    public int InTime => Fates.Sum(fate => fate.InTime) + ReadyPies;
 
     /// <summary>Pies that cannot be made at all: not baked, or with work that does not fit.</summary>
     public int NotMade => Fates.Sum(fate => fate.NotBaked + fate.Unfit);
 
-    /// <summary>When the last of its pies is boxed; null where some never are.</summary>
+    /// <summary>When the last of its pies is boxed; null where some never are, and where all were ready before.</summary>
     public int? BoxedMin => NotMade > 0 ? null : Fates.Max(fate => fate.DoneMin);
 
     /// <summary>Minutes from the last box to the pick-up; below 0 when late, null where some pies are never boxed.</summary>

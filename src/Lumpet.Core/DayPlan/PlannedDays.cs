@@ -1,5 +1,6 @@
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Dough;
+using Lumpet.Core.Measures;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -8,8 +9,9 @@ internal static class PlannedDays
 {
     /// <summary>The plan of a round, with its reasons: all of it from this round and no other.</summary>
     public static PlannedDay From(
-        DayRound round, IReadOnlyDictionary<string, Oven> ovens, IReadOnlyList<DayShift> stretches, IReadOnlyList<Trouble> troubles)
+        DayRound round, IReadOnlyDictionary<string, Oven> ovens, IReadOnlyList<DayShift> stretches, IReadOnlyList<Trouble> troubles, DayStock stock)
     {
+        var kept = stock.Masses.ToDictionary(one => one.Id, one => one.Place);
         DoughBatch[] batches = [.. round.Mixed.Select(mixed => mixed.Batch)];
         DayTask[] tasks =
         [
@@ -33,11 +35,26 @@ internal static class PlannedDays
             new TaskReasons(round, batches, stretches, tasks))
         {
             Taken = round.Taken,
+            Stock = stock,
+            Ready = round.Lots.Ready,
+            FromStock =
+            [
+                .. round.FromStock.Concat(round.Parcels.Where(parcel => parcel.Work.Lot.Begun is not null).Select(GoneOnWith)).Concat(round.Lots.Ready.Select(one => one.Use))
+                    .OrderBy(use => use.AtMin).ThenBy(use => use.StockId, StringComparer.Ordinal).ThenBy(use => use.For, StringComparer.Ordinal),
+            ],
             PansInUse = PansOfDay.InUse(round.Parcels.Where(parcel => !round.PansShort.ContainsKey(parcel))),
-            Room = RoomOfDay.InUse(
+            Room = [.. round.Standing, .. RoomOfDay.InUse(
                 [.. round.Parcels.Where(parcel => parcel.Times.Misfits.Count == 0 && !round.PansShort.ContainsKey(parcel))],
                 [.. round.Mixed.Where(one => one.Short == 0 && !round.LetGo.Contains(CrewWork.Owner(one.Batch)))],
-                [.. round.Made.Where(one => one.Short == 0 && !round.LetGo.Contains(one.Batch.Id))]),
+                [.. round.Made.Where(one => one.Short == 0 && !round.LetGo.Contains(one.Batch.Id))],
+                round.FromStock.Select(use => (use, kept[use.StockId])))],
         };
+    }
+
+    private static StockUse GoneOnWith(Parcel parcel)
+    {
+        var (lot, times) = (parcel.Work.Lot, parcel.Times);
+        var first = Array.IndexOf(times.Start, times.Start.Min());
+        return new StockUse(lot.Begun!.Id, $"{lot.Product.Name}, {lot.Pan.Name}", [lot.Id], DayTasks.Id(parcel, parcel.Work.Graph.Nodes[first].Id), Mass.Zero, parcel.Pies, times.Start[first]);
     }
 }

@@ -23,6 +23,22 @@ internal static class PreparationTaking
            select new TakenLine(Said(graph, line.Ingredient) ?? NodeOf(product, graph, part.Layer!), line),
     ];
 
+    /// <summary>What is still to be taken for a lot: of pies that have been brought as far as one of their steps, what the steps that are left take.</summary>
+    /// <param name="lot">The lot.</param>
+    /// <param name="graph">Its steps that are left.</param>
+    public static IReadOnlyList<TakenLine> Of(Lot lot, StepGraph graph)
+    {
+        if (lot.Begun is null) return Of(lot.Product, graph);
+        var whole = new StepGraph(lot.Product.ProcessIn(lot.Pan));
+        return
+        [
+            .. from taken in Of(lot.Product, whole)
+               from node in Enumerable.Range(0, graph.Nodes.Count)
+               where graph.Nodes[node].Id == whole.Nodes[taken.Node].Id
+               select taken with { Node = node },
+        ];
+    }
+
     /// <summary>What a plan makes of an ingredient: itself, or what it is made of where nobody has said how it is made; each once.</summary>
     public static IEnumerable<Ingredient> Planned(Ingredient ingredient) => ingredient.Formula switch
     {

@@ -1,5 +1,6 @@
 using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
@@ -14,13 +15,15 @@ internal static class RoomOfDay
     /// <param name="parcels">Parcels that are made.</param>
     /// <param name="mixed">Dough batches that are made.</param>
     /// <param name="made">What is made before the pies.</param>
-    public static IReadOnlyList<RoomUse> InUse(IReadOnlyList<Parcel> parcels, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made)
+    /// <param name="there">What is taken of what is there already, and where it lies.</param>
+    public static IReadOnlyList<RoomUse> InUse(IReadOnlyList<Parcel> parcels, IReadOnlyList<MixedBatch> mixed, IReadOnlyList<MadeBatch> made, IEnumerable<(StockUse Use, KeepPlace Place)> there)
     {
         // What would be taken for pies that cannot be made is not.
         var takers = parcels.SelectMany(parcel => parcel.Work.Graph.Nodes.Select(node => DayTasks.Id(parcel, node.Id)))
             .Concat(mixed.Select(one => DayTasks.Id(one.Batch, DayTasks.Mix)))
             .Concat(made.SelectMany(one => one.Steps.Select(step => DayTasks.Id(one.Batch, step.Step.Id)))).ToHashSet();
-        var uses = parcels.SelectMany(Of).Concat(mixed.SelectMany(one => Of(one, takers))).Concat(made.SelectMany(one => Of(one, takers)));
+        var uses = parcels.SelectMany(Of).Concat(mixed.SelectMany(one => Of(one, takers))).Concat(made.SelectMany(one => Of(one, takers)))
+            .Concat(there.Where(one => one.Use.TaskId is { } taker && takers.Contains(taker)).SelectMany(one => StockRoom.Lies(one.Place, one.Use.Taken, one.Use.AtMin)));
         return [.. uses.Where(use => use.FromMin < use.ToMin && use.Amount > 0).OrderBy(use => use.FromMin).ThenBy(use => use.ToMin).ThenBy(use => use.Place)];
     }
 
@@ -30,6 +33,7 @@ internal static class RoomOfDay
     private static IEnumerable<RoomUse> Of(Parcel parcel)
     {
         var (graph, times) = (parcel.Work.Graph, parcel.Times);
+        if (parcel.Work.Lot.Begun is { } begun) yield return new RoomUse(RoomPlaces.OfTrays(begun.Place), parcel.Trays.Count, 0, times.Start.Min());
         for (var node = 0; node < graph.Nodes.Count; node++)
             if (!graph.Nodes[node].IsBake && RoomPlaces.OfWork(graph.Nodes[node].Station) is { } place)
                 yield return new RoomUse(place, 1, times.Start[node], times.End[node]);

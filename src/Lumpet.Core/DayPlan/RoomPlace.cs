@@ -1,4 +1,5 @@
 using Lumpet.Core.Bakery;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
@@ -61,6 +62,22 @@ internal static class RoomPlaces
 
     /// <summary>Where a tub waits; null where that is not counted.</summary>
     public static RoomPlace? OfTubs(Step wait) => wait.Station != Station.Cold ? null : IsFrozen(wait) ? RoomPlace.FreezerTubs : RoomPlace.FridgeTubs;
+
+    /// <summary>Where a tub is that is kept in a place; null where that is not counted.</summary>
+    public static RoomPlace? OfTubs(KeepPlace kept) => kept switch
+    {
+        KeepPlace.Cold => RoomPlace.FridgeTubs,
+        KeepPlace.Frozen => RoomPlace.FreezerTubs,
+        _ => null,
+    };
+
+    /// <summary>Where pies stand on trays that are kept in a place.</summary>
+    public static RoomPlace OfTrays(KeepPlace kept) => kept switch
+    {
+        KeepPlace.Cold => RoomPlace.FridgeTrays,
+        KeepPlace.Frozen => RoomPlace.FreezerTrays,
+        _ => RoomPlace.Racks,
+    };
 
     /// <summary>How much of a place there is, in the unit of its uses; null where nobody has counted it.</summary>
     public static int? In(this KitchenRoom room, RoomPlace place) => place switch

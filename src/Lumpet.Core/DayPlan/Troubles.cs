@@ -135,6 +135,7 @@ internal static class Troubles
         return snapshot with
         {
             Taken = snapshot.Taken.Later(EarlierMin),
+            Stock = snapshot.Stock.Later(EarlierMin),
             Midnights = [.. snapshot.Midnights.Select(midnight => midnight + EarlierMin)],
             OvensWatched = Later(snapshot.OvensWatched),
             Orders = [.. snapshot.Orders.Select(order => order with { PickUpMin = order.PickUpMin + EarlierMin })],

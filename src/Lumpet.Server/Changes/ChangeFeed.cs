@@ -17,7 +17,7 @@ internal sealed class ChangeFeed
     private long number;
 
     /// <summary>Says that something was changed. Returns at once, whoever listens.</summary>
-    /// <param name="what">The area: "orders", "bakery", "recipes", "ingredients".</param>
+    /// <param name="what">The area: "orders", "bakery", "recipes", "ingredients", "stock".</param>
     /// <param name="day">The day concerned (ISO date); null where it is not of one day.</param>
     public void Publish(string what, string? day = null)
     {
@@ -78,6 +78,6 @@ internal sealed class ChangeFeed
 
 /// <summary>Something was changed.</summary>
 /// <param name="Number">Counts up while the server runs; 0 for the greeting and a beat.</param>
-/// <param name="What">The area: "orders", "bakery", "recipes", "ingredients"; "hello" for the greeting, "beat" where nothing was changed for a while.</param>
+/// <param name="What">The area: "orders", "bakery", "recipes", "ingredients", "stock"; "hello" for the greeting, "beat" where nothing was changed for a while.</param>
 /// <param name="Day">The day concerned (ISO date); null where it is not of one day.</param>
 public sealed record Change(long Number, string What, string? Day);

@@ -39,11 +39,15 @@ internal sealed record DayBook(
         Ovens = Snapshot.Ovens.Select(oven => oven.Id),
         Arrangement.LongerBakes,
         Earlier = Earlier.Select(other => other.Fingerprint),
+        Snapshot.Stock,
         Orders = Snapshot.Orders.Select(order => new { Product = order.Product.Id, Pan = order.Pan.Id, order.Count, order.PickUpMin, order.For, order.MayBeLateMin }),
     })))[..16];
 
     /// <summary>What is arranged for the day; the snapshot has it already.</summary>
     public DayArrangement Arrangement { get; init; } = DayArrangement.Usual;
+
+    /// <summary>Names of what is made already, by the ingredient's id.</summary>
+    public IReadOnlyDictionary<string, string> MadeNames { get; init; } = new Dictionary<string, string>();
 
     /// <summary>Days before whose work may reach into this one, earliest first: this day is planned around their plans.</summary>
     public IReadOnlyList<DayBook> Earlier { get; init; } = [];
@@ -88,6 +92,7 @@ internal sealed record DayBook(
             var product = byId[line.Product];
             return new DayOrder(product, product.SizeIn(line.Pan)!.Pan, line.Count, clock.MinuteOf(line.PickUp), line.For) { MayBeLateMin = line.MayBeLateMin };
         })];
+        var (stock, names) = StockOfDay.Read(connection, clock);
         var snapshot = new DaySnapshot(
             lines,
             [.. worked.SelectMany(one => one.Shift.AtTheBench().Select(bench => Shift(one.Shift, one.Start, bench.FromMin, bench.ToMin))).OrderBy(shift => shift.StartMin)],
@@ -99,12 +104,13 @@ internal sealed record DayBook(
             clock.MinuteOf(day.PlusDays(1).AtMidnight()))
         {
             OpenCPerTray = bakery.OpenCPerTray,
+            Stock = stock,
             Room = bakery.Room,
             OvensWatched = [.. worked.Select(one => Shift(one.Shift, one.Start, 0, one.Shift.LengthMin)).OrderBy(shift => shift.StartMin)],
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
         var arrangement = arranged ?? ArrangementStore.Of(connection, day);
-        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStore.Stamp(connection)) { Arrangement = arrangement, Earlier = earlier };
+        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStore.Stamp(connection)) { Arrangement = arrangement, Earlier = earlier, MadeNames = names };
     }
 
     /// <summary>Until when its plan may have ovens on or someone at work: the end of its last shift.</summary>

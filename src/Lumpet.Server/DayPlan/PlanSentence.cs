@@ -17,12 +17,20 @@ internal static class PlanSentence
     public static IReadOnlyList<SentencePart> Of(DayBook book, PlannedDay plan, int now, bool isLate)
     {
         var day = new SentencePart(Days.Name(book.Day), "day", Days.Iso(book.Day));
-        if (plan.Pies == 0) return [Plain("Nothing is ordered for "), day, Plain(".")];
-        var parts = new List<SentencePart> { new(Count(plan.Pies, "pie"), "orders", null), Plain(" for "), day };
-        if (plan.Loads.Count == 0) return [.. parts, Plain(plan.Pies == 1 ? " finds no oven." : " find no oven.")];
+        var ready = plan.Ready.Sum(one => one.Lot.Count);
+        if (plan.Pies + ready == 0) return [Plain("Nothing is ordered for "), day, Plain(".")];
+        if (plan.Pies == 0) return [new SentencePart(ready == 1 ? "The one pie" : $"All {ready} pies", "orders", null), Plain(" for "), day, Plain(ready == 1 ? " is ready already." : " are ready already.")];
+        var parts = new List<SentencePart> { new(Count(plan.Pies, "pie"), "orders", null), Plain($"{(ready > 0 ? $" beside {ready} that {(ready == 1 ? "is" : "are")} ready already" : string.Empty)} for "), day };
+        var isBaked = plan.Lots.Any(lot => lot.ProcessLeft().Steps.Any(step => step.IsBake));
+        if (plan.Loads.Count == 0 && isBaked) return [.. parts, Plain(plan.Pies == 1 ? " finds no oven." : " find no oven.")];
 
-        var (first, last) = (book.Clock.At(plan.Loads[0].StartMin), book.Clock.At(plan.Loads.SelectMany(load => load.Visits).Max(visit => visit.EndMin)));
-        parts.Add(Plain($" in {Count(plan.Loads.Count, "load")}, the first in at {Said(first)}, the last out at {Said(last)}. "));
+        if (plan.Loads.Count == 0) parts.Add(Plain(", and nothing is left to bake. "));
+        else
+        {
+            var (first, last) = (book.Clock.At(plan.Loads[0].StartMin), book.Clock.At(plan.Loads.SelectMany(load => load.Visits).Max(visit => visit.EndMin)));
+            parts.Add(Plain($" in {Count(plan.Loads.Count, "load")}, the first in at {Said(first)}, the last out at {Said(last)}. "));
+        }
+
         if (plan.Waves[^1].PickUpMin <= now) return [.. parts, Plain("Its pick-ups have passed; this is how it was planned.")];
         if (isLate) parts.Add(Plain("Had it begun in time: "));
         if (plan.Waves.Count > MostNamed) return [.. parts, .. Many(book, plan, isLate), Plain(".")];
@@ -42,7 +50,8 @@ internal static class PlanSentence
         if (wave.NotMade > 0) said.Add(wave.NotMade == wave.Pies ? "cannot be made" : $"{wave.NotMade} of {wave.Pies} cannot be made");
         if (wave.Fates.Sum(fate => fate.Late) is > 0 and var late)
             said.Add($"{(late == wave.Pies ? string.Empty : $"{late} of {wave.Pies} ")}{(late == wave.Pies ? "is" : late == 1 ? "is" : "are")} {Hours(wave.Fates.Max(fate => fate.LateMin))} late");
-        return said.Count > 0 ? string.Join(" and ", said) : $"is boxed with {Hours(wave.SpareMin!.Value)} to spare";
+        if (said.Count > 0) return string.Join(" and ", said);
+        return wave.SpareMin is { } spare ? $"is boxed with {Hours(spare)} to spare" : "is ready already";
     }
 
     /// <summary>Many pick-ups: how many of them are met, and the worst one.</summary>
@@ -123,9 +132,10 @@ internal static class PlanSentence
         $"{shared.What} is wanted by {Days.Name(other.Day)} too, from {Said(book.Clock.At(shared.FromMin))} to {Said(book.Clock.At(shared.ToMin))}: each day is planned by itself, and both count on having it then.",
         "Move a pick-up of one of the two days, or do that work earlier.");
 
-    /// <summary>What days before and after have to do with a day, one sentence each.</summary>
-    public static IReadOnlyList<string> Beside(DayBook book, OtherDays others) =>
+    /// <summary>What days before and after, and what is made already, have to do with a day, one sentence each.</summary>
+    public static IReadOnlyList<string> Beside(DayBook book, PlannedDay plan, OtherDays others) =>
     [
+        .. StockUseWords.Briefly(book, plan) is { Length: > 0 } taken ? new[] { taken } : [],
         .. others.Before.Select(before => $"Planned around {Days.Name(before.Other.Day)}{(before.OvensUntilMin is { } until ? $", whose last trays are out of the ovens at {Said(book.Clock.At(until))}" : ", which has hands or the mixer first")}."),
         .. others.After.Select(after => $"{Days.Name(after.Other.Day)} bakes beside this day in {after.Shared.What} from {Said(book.Clock.At(after.Shared.FromMin))} to {Said(book.Clock.At(after.Shared.ToMin))}: its settings then are on that day's sheet, which has this day's trays too."),
     ];
@@ -145,14 +155,14 @@ internal static class PlanSentence
 
     private static SentencePart Plain(string text) => new(text, null, null);
 
-    private static string Names(IReadOnlyList<string> names) => names.Count == 0 ? string.Empty : $" ({string.Join(", ", names)})";
+    internal static string Names(IReadOnlyList<string> names) => names.Count == 0 ? string.Empty : $" ({string.Join(", ", names)})";
 
     /// <summary>A text with its minutes as clock times.</summary>
     internal static string Filled(DayBook book, PlanText text) => text.With(minute => Said(book.Clock.At(minute)));
 
     private static string Sentence(string text) => text.Length == 0 ? text : char.ToUpperInvariant(text[0]) + text[1..] + ".";
 
-    private static string Said(Moment moment) => $"{moment.Day} {moment.Clock}";
+    internal static string Said(Moment moment) => $"{moment.Day} {moment.Clock}";
 
     private static string Count(long count, string noun) => count == 1 ? $"1 {noun}" : $"{count} {noun}s";
 }

@@ -164,7 +164,7 @@ internal sealed class PlanShelf(Planning planning) : IDisposable
             }
         }
 
-        return book.Snapshot with { Taken = book.Taken(plans) };
+        return book.Snapshot with { Taken = book.Taken(plans), Stock = book.Snapshot.Stock.Less(plans.OfType<PlannedDay>().SelectMany(plan => plan.FromStock)) };
     }
 
     private static bool IsSmall(DayBook book) =>

@@ -37,7 +37,7 @@ internal static class PlanWriting
             plan.IsSettled,
             view.Given,
             DayFigures.Of(plan).HotMin,
-            PlanSentence.Beside(book, view.Others),
+            PlanSentence.Beside(book, plan, view.Others),
             Arrangement(book),
             []);
     }

@@ -33,6 +33,7 @@ internal static class DoughEndpoints
             Math.Round(total, 1),
             FormattableString.Invariant($"{mixer.Name}: {mixer.SmallestBatch.Kilograms} to {mixer.LargestBatch.Kilograms} kg a batch."),
             readings,
+            StockUseWords.Of(book, plan, isDough: true),
             [.. plan.Batches.Select(batch => Batch(book, plan, batch, readings))]));
     }
 
@@ -83,8 +84,9 @@ internal static class DoughEndpoints
 /// <param name="Kilograms">Dough in all.</param>
 /// <param name="Mixer">The mixer and its limits.</param>
 /// <param name="Readings">What was measured, or what is usual where it was not.</param>
+/// <param name="Already">What is there already and is rolled first, one sentence each.</param>
 /// <param name="Batches">In order of mixing.</param>
-public sealed record DoughAnswer(string DayName, int Count, double Kilograms, string Mixer, DoughReadings Readings, IReadOnlyList<BatchAnswer> Batches);
+public sealed record DoughAnswer(string DayName, int Count, double Kilograms, string Mixer, DoughReadings Readings, IReadOnlyList<string> Already, IReadOnlyList<BatchAnswer> Batches);
 
 /// <summary>A batch.</summary>
 /// <param name="Dough">Id of the dough.</param>

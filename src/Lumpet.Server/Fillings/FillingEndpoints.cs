@@ -24,13 +24,22 @@ internal static class FillingEndpoints
         var (view, refused) = await PlanEndpoints.ViewAsync(day, from, given, database, shelf, clock, waiting);
         if (view is null) return refused!;
         var (book, plan) = (view.Book, view.Plan);
-        FillingAnswer[] fillings = [.. plan.Lots.GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, plan, [.. lots]))];
+        FillingAnswer[] fillings = [.. plan.Lots.Where(IsFilledYet).GroupBy(lot => lot.Product.Id).Select(lots => Filling(book, plan, [.. lots]))];
         // What a plan makes has sheets of its own; of the rest it is said how much is wanted.
         var planned = plan.Made.Select(made => made.Batch.Made.Name).ToHashSet();
         // What is mixed stands on the dough sheet.
         planned.UnionWith(plan.Batches.Select(batch => batch.Dough.Name));
+        planned.UnionWith(plan.FromStock.Where(use => use.Pies == 0).Select(use => book.MadeNames[plan.Stock.Masses.First(one => one.Id == use.StockId).MadeId]));
         MadeAnswer[] made = [.. ScaleAnswers.Made(plan.Lots.Select(lot => Scaling.Scale(lot.Product, lot.Pan, lot.Count))).Where(one => !planned.Contains(one.Name))];
-        return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), made, MadeBatchWords.Of(book, plan), fillings));
+        return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), StockUseWords.Of(book, plan, isDough: false), made, MadeBatchWords.Of(book, plan), fillings));
+    }
+
+    /// <summary>Whether pies are to be filled: those that are there already may be.</summary>
+    private static bool IsFilledYet(Lot lot)
+    {
+        if (lot.Begun is null) return true;
+        var left = lot.ProcessLeft().Steps.Select(step => step.Id).ToHashSet();
+        return FillingSteps.Of(lot.Product.Process).Any(step => left.Contains(step.Id));
     }
 
     private static FillingAnswer Filling(DayBook book, PlannedDay plan, Lot[] lots)
@@ -111,10 +120,11 @@ internal static class FillingEndpoints
 /// <summary>The fillings of a day.</summary>
 /// <param name="DayName">The day.</param>
 /// <param name="Kilograms">Filling in all.</param>
+/// <param name="Already">What is there already and is taken first, one sentence each.</param>
 /// <param name="Made">What is made here first and no plan makes, for all parts of all pies of the day.</param>
 /// <param name="Batches">What the plan makes first, batch by batch.</param>
 /// <param name="Fillings">One for each product.</param>
-public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyList<MadeAnswer> Made, IReadOnlyList<MadeBatchAnswer> Batches, IReadOnlyList<FillingAnswer> Fillings);
+public sealed record FillingsAnswer(string DayName, double Kilograms, IReadOnlyList<string> Already, IReadOnlyList<MadeAnswer> Made, IReadOnlyList<MadeBatchAnswer> Batches, IReadOnlyList<FillingAnswer> Fillings);
 
 /// <summary>The filling of a product.</summary>
 /// <param name="Product">Id of the product.</param>

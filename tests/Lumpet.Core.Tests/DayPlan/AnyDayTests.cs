@@ -13,7 +13,7 @@ public sealed class AnyDayTests
         Gen.Select(Gen.Int[0, 1], Gen.Int[1, 30], Gen.Int[10, 140], Gen.Bool).Select(order =>
             Order(order.Item1 == 0 ? Pear : Custard, order.Item2, order.Item3 * 10, order.Item4 ? Pan23 : Pan26));
 
-    private static readonly Gen<DaySnapshot> AnyDay =
+    internal static readonly Gen<DaySnapshot> AnyDay =
         Gen.Select(AnyOrder.Array[1, 5], Gen.Int[0, 480], Gen.Int[60, 700]).Select((orders, pause, night) => Snapshot(orders) with
         {
             // The night begins after any pause, also none, and may be short.

@@ -741,6 +741,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is made already, and what the plan of a day takes of it. */
+        get: operations["GetStock"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakery/description": {
         parameters: {
             query?: never;
@@ -1206,6 +1223,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/made-already": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes something that is made already. */
+        post: operations["AddMadeAlready"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/made-already/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes what is noted; If-Match carries the version it was read with. */
+        put: operations["ChangeMadeAlready"];
+        post?: never;
+        /** Removes what is noted: it is used up, or gone. If-Match carries the version it was read with. */
+        delete: operations["RemoveMadeAlready"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1512,7 +1564,7 @@ export interface components {
              * @description Counts up while the server runs; 0 for the greeting and a beat.
              */
             number: number;
-            /** @description The area: "orders", "bakery", "recipes", "ingredients"; "hello" for the greeting, "beat" where nothing was changed for a while. */
+            /** @description The area: "orders", "bakery", "recipes", "ingredients", "stock"; "hello" for the greeting, "beat" where nothing was changed for a while. */
             what: string;
             /** @description The day concerned (ISO date); null where it is not of one day. */
             day: null | string;
@@ -1822,6 +1874,8 @@ export interface components {
             mixer: string;
             /** @description What was measured, or what is usual where it was not. */
             readings: components["schemas"]["DoughReadings"];
+            /** @description What is there already and is rolled first, one sentence each. */
+            already: string[];
             /** @description In order of mixing. */
             batches: components["schemas"]["BatchAnswer"][];
         };
@@ -2288,6 +2342,8 @@ export interface components {
              * @description Filling in all.
              */
             kilograms: number;
+            /** @description What is there already and is taken first, one sentence each. */
+            already: string[];
             /** @description What is made here first and no plan makes, for all parts of all pies of the day. */
             made: components["schemas"]["MadeAnswer"][];
             /** @description What the plan makes first, batch by batch. */
@@ -2737,6 +2793,38 @@ export interface components {
              */
             minutes: null | number;
         };
+        /** @description Something that is made already, as it is described: either what is made before the pies, or pies. */
+        MadeAlreadyDraft: {
+            /** @description Id of the ingredient that it is; null of pies. */
+            made: null | string;
+            /**
+             * Format: double
+             * @description How much of it, where it goes by weight.
+             */
+            kilograms: null | number;
+            /**
+             * Format: int32
+             * @description How many, where it goes by the piece.
+             */
+            pieces: null | number;
+            /** @description Id of the product; null of what is made before the pies. */
+            product: null | string;
+            /** @description Id of the pan. */
+            pan: null | string;
+            /**
+             * Format: int32
+             * @description How many pies.
+             */
+            pies: null | number;
+            /** @description Id of the last step that is done on them. */
+            after: null | string;
+            /** @description Where it lies: "room", "cold" or "frozen". */
+            place: null | string;
+            /** @description When the last of what is done on it was done, by the bakery's clock: "2026-05-02T09:00". */
+            madeAt: null | string;
+            /** @description What else is to be said of it. */
+            note?: null | string;
+        };
         /** @description Something that is made here and goes into the pies. */
         MadeAnswer: {
             /** @description Its name. */
@@ -2753,6 +2841,19 @@ export interface components {
             keptPercent: number;
             /** @description What it takes, to weigh. */
             lines: components["schemas"]["MadeLine"][];
+        };
+        /** @description Something that is noted. */
+        MadeAnswered: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+            /**
+             * Format: int64
+             * @description Counts its changes, from 1.
+             */
+            version: number;
         };
         /** @description A batch of something that is made before the pies. */
         MadeBatchAnswer: {
@@ -2818,6 +2919,59 @@ export interface components {
              */
             toBuyGrams: null | number;
         };
+        /** @description Something that may be noted. */
+        MadeChoiceAnswer: {
+            /** @description Id of the ingredient. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Whether it goes by the piece. */
+            isByPiece: boolean;
+            /** @description Where it keeps: "room", "cold", "frozen". */
+            places: string[];
+        };
+        /** @description Something that is made already. */
+        MadeEntryAnswer: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+            /**
+             * Format: int64
+             * @description Counts its changes, from 1.
+             */
+            version: number;
+            /** @description As it was described. */
+            draft: components["schemas"]["MadeAlreadyDraft"];
+            /** @description What it is. */
+            name: string;
+            /**
+             * Format: double
+             * @description How much was noted.
+             */
+            amount: number;
+            /** @description "grams", "pieces" or "pies". */
+            unit: string;
+            /** @description What is done on it, when, and where it lies. */
+            state: string;
+            /** @description Until when it is good, in words. */
+            until: string;
+            /** @description Whether it is good now. */
+            isGood: boolean;
+            /**
+             * Format: double
+             * @description What plans of days before take of it.
+             */
+            takenBefore: number;
+            /** @description What this day's plan takes of it. */
+            uses: components["schemas"]["MadeUsedAnswer"][];
+            /**
+             * Format: double
+             * @description What is left after that.
+             */
+            left: number;
+        };
         /** @description A line of what is made here. */
         MadeLine: {
             /** @description The ingredient. */
@@ -2868,6 +3022,20 @@ export interface components {
             pieces: null | number;
             /** @description When. */
             at: components["schemas"]["Moment"];
+        };
+        /** @description What is taken of something that is made already. */
+        MadeUsedAnswer: {
+            /** @description For what. */
+            for: string;
+            /**
+             * Format: double
+             * @description How much, in the unit of the entry.
+             */
+            amount: number;
+            /** @description When it is taken; of pies when work on them goes on, or their pick-up. */
+            at: components["schemas"]["Moment"];
+            /** @description For which pick-ups, in words. */
+            orders: string;
         };
         /** @description How something is made as a person writes it; anything may be missing or wrong until MakingReader has read it. */
         MakingDraft: {
@@ -3525,6 +3693,20 @@ export interface components {
             upToCm: null | number;
             /** @description Line by line. */
             lines: components["schemas"]["LineAnswer"][];
+        };
+        /** @description A step as far as which pies may have been brought. */
+        PieStageAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+        };
+        /** @description As far as which steps pies of a product may have been brought. */
+        PieStagesAnswer: {
+            /** @description Id of the product. */
+            product: string;
+            /** @description The steps in order; after the last the pies are ready. */
+            steps: components["schemas"]["PieStageAnswer"][];
         };
         /** @description A piece of dough. */
         PieceAnswer: {
@@ -4723,6 +4905,26 @@ export interface components {
             top: null | string;
             /** @description How the base is laid in. */
             lining: null | string;
+        };
+        /** @description What is made already, beside a day's plan. */
+        StockAnswer: {
+            /** @description The day (ISO date). */
+            day: string;
+            /** @description The day. */
+            dayName: string;
+            /** @description The bakery's clock: "2026-05-02T09:00". */
+            now: string;
+            /**
+             * Format: int32
+             * @description Of how many of the entries the day's plan takes.
+             */
+            used: number;
+            /** @description What is noted, what was made first before what was made later. */
+            entries: components["schemas"]["MadeEntryAnswer"][];
+            /** @description What may be noted that is made before the pies. */
+            made: components["schemas"]["MadeChoiceAnswer"][];
+            /** @description As far as which steps pies may have been brought, by product. */
+            stages: components["schemas"]["PieStagesAnswer"][];
         };
         /** @description A school to take, or a set of steps to put back. */
         TakeSchoolRequest: {
@@ -6708,6 +6910,40 @@ export interface operations {
             };
         };
     };
+    GetStock: {
+        parameters: {
+            query?: {
+                from?: string;
+                given?: string;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     GetBakeryDescription: {
         parameters: {
             query?: never;
@@ -7799,6 +8035,100 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
+            };
+        };
+    };
+    AddMadeAlready: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MadeAlreadyDraft"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeAnswered"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ChangeMadeAlready: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MadeAlreadyDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeAnswered"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    RemoveMadeAlready: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -51,7 +51,7 @@ class DayState {
 
   constructor() {
     live.on((change) => {
-      if (live.concerns(change, ['orders', 'bakery', 'recipes', 'ingredients'], this.day)) void this.refresh()
+      if (live.concerns(change, ['orders', 'bakery', 'recipes', 'ingredients', 'stock'], this.day)) void this.refresh()
     })
     const touched = () => (this.touchedAt = performance.now())
     for (const kind of ['pointerdown', 'keydown', 'wheel'])

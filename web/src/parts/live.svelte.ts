@@ -8,7 +8,7 @@ type Told = paths['/api/changes']['get']['responses'][200]['content']['text/even
 export type Change = Pick<Told, 'what' | 'day'>
 
 /** What a change can be of. */
-export type Area = 'orders' | 'bakery' | 'recipes' | 'ingredients'
+export type Area = 'orders' | 'bakery' | 'recipes' | 'ingredients' | 'stock'
 
 type Listener = (change: Change) => void
 

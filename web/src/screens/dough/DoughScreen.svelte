@@ -42,6 +42,7 @@
       {answer.batches[0]?.mixStart.clock}.
     {/if}
   </h1>
+  {#each answer.already as said (said)}<p>{said}</p>{/each}
   <p class="small">
     {answer.mixer} Weights are rounded once, to whole grams, so that they add up to the batch.
     <button class="link" onclick={() => window.print()}>Print the dough sheets</button>

@@ -59,6 +59,7 @@
       {/if}
     {/if}
   </h1>
+  {#each answer.already as said (said)}<p>{said}</p>{/each}
   {#if answer.fillings.length > 0}
     <button class="link small" onclick={() => window.print()}>Print the filling sheets</button>
   {/if}

@@ -11,7 +11,7 @@
   // Each school is a plan of its own: they are asked for when somebody wants to see them.
   let isOpen = $state(false)
   const asked = new Asked<Schemas['OvenSchoolAnswer'][]>()
-  asked.follow(['orders', 'bakery', 'recipes', 'ingredients'], () => {
+  asked.follow(['orders', 'bakery', 'recipes', 'ingredients', 'stock'], () => {
     const day = plan.day
     return isOpen ? (signal) => api.GET('/api/plan/{day}/ways', { params: { path: { day } }, signal }) : undefined
   })

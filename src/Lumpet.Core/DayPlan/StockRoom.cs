@@ -1,0 +1,36 @@
+using Lumpet.Core.Measures;
+using Lumpet.Core.Preparations;
+
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>The room that what is there already takes in the kitchen.</summary>
+internal static class StockRoom
+{
+    /// <summary>What of it stays where it is for as long as a plan looks: what nobody takes, and pies that are ready until they are handed over.</summary>
+    /// <param name="snapshot">What is asked.</param>
+    /// <param name="lots">What goes to the orders.</param>
+    /// <param name="uses">What is taken of doughs and of what else is made first.</param>
+    public static IReadOnlyList<RoomUse> Standing(DaySnapshot snapshot, DayLots lots, IReadOnlyList<StockUse> uses)
+    {
+        if (snapshot.Stock.IsNothing) return [];
+        int Until(int minute) => Math.Clamp(minute, 0, snapshot.HorizonMin);
+        var left = snapshot.Stock.Less([.. uses, .. lots.Ready.Select(one => one.Use), .. lots.Lots.Where(lot => lot.Begun is not null).Select(lot => new StockUse(lot.Begun!.Id, string.Empty, [], null, Mass.Zero, lot.Count, 0))]);
+        return
+        [
+            .. left.Masses.SelectMany(one => Lies(one.Place, one.Mass, Until(one.UntilMin))),
+            .. left.Pies.Select(one => Stand(snapshot, one, one.Count, Until(one.UntilMin))),
+            .. lots.Ready.Select(one => Stand(snapshot, snapshot.Stock.Pies.First(there => there.Id == one.StockId), one.Lot.Count, Until(one.Lot.PickUpMin))),
+        ];
+    }
+
+    /// <summary>Where something lies until a minute.</summary>
+    public static IEnumerable<RoomUse> Lies(KeepPlace kept, Mass mass, int untilMin) =>
+        RoomPlaces.OfTubs(kept) is { } place ? [new RoomUse(place, RoomOfDay.Grams(mass), 0, untilMin)] : [];
+
+    private static RoomUse Stand(DaySnapshot snapshot, StockedPies pies, int count, int untilMin)
+    {
+        // Of a pan that nobody ordered one is reckoned a tray.
+        var each = snapshot.Orders.FirstOrDefault(order => order.Pan.Id == pies.PanId)?.Pan.PerTray ?? 1;
+        return new RoomUse(RoomPlaces.OfTrays(pies.Place), (count + each - 1) / each, 0, untilMin);
+    }
+}
