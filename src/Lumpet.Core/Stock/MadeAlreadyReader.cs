@@ -58,12 +58,15 @@ public static class MadeAlreadyReader
             : new MadeAlreadyDraft(mass.Made, mass.Mass.Kilograms, null, null, null, null, null, place, at, note);
     }
 
+    /// <summary>Whether plans make something, so that it can be there already; dough that is bought in they only set out.</summary>
+    public static bool IsMadeHere(Ingredient made) => made.Formula?.How is { IsPlanned: true } and not DoughMaking { Dough.IsMixed: false };
+
     /// <summary>What one weighs of what goes by the piece; null of what goes by weight.</summary>
     public static Mass? Piece(Ingredient made) => made.Formula?.How?.Piece;
 
     private static MadeMass? Mass(FieldChecks checks, MadeAlreadyDraft draft, IReadOnlyDictionary<string, Ingredient> ingredients, KeepPlace place, LocalDateTime at, string note)
     {
-        if (!ingredients.TryGetValue(draft.Made ?? string.Empty, out var made) || made.Formula?.How is not { IsPlanned: true } how)
+        if (!ingredients.TryGetValue(draft.Made ?? string.Empty, out var made) || !IsMadeHere(made) || made.Formula?.How is not { } how)
         {
             checks.Add("made", "Say what it is: a dough, something that plans make before the pies, or pies.");
             return null;

@@ -2,6 +2,7 @@ using System.Security.Cryptography;
 using System.Text.Json;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
@@ -46,8 +47,8 @@ internal sealed record DayBook(
     /// <summary>What is arranged for the day; the snapshot has it already.</summary>
     public DayArrangement Arrangement { get; init; } = DayArrangement.Usual;
 
-    /// <summary>Names of what is made already, by the ingredient's id.</summary>
-    public IReadOnlyDictionary<string, string> MadeNames { get; init; } = new Dictionary<string, string>();
+    /// <summary>What there is already of what is made before the pies, by the ingredient's id.</summary>
+    public IReadOnlyDictionary<string, Ingredient> MadeThere { get; init; } = new Dictionary<string, Ingredient>();
 
     /// <summary>Days before whose work may reach into this one, earliest first: this day is planned around their plans.</summary>
     public IReadOnlyList<DayBook> Earlier { get; init; } = [];
@@ -92,7 +93,7 @@ internal sealed record DayBook(
             var product = byId[line.Product];
             return new DayOrder(product, product.SizeIn(line.Pan)!.Pan, line.Count, clock.MinuteOf(line.PickUp), line.For) { MayBeLateMin = line.MayBeLateMin };
         })];
-        var (stock, names) = StockOfDay.Read(connection, clock);
+        var (stock, there) = StockOfDay.Read(connection, clock);
         var snapshot = new DaySnapshot(
             lines,
             [.. worked.SelectMany(one => one.Shift.AtTheBench().Select(bench => Shift(one.Shift, one.Start, bench.FromMin, bench.ToMin))).OrderBy(shift => shift.StartMin)],
@@ -110,7 +111,7 @@ internal sealed record DayBook(
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
         var arrangement = arranged ?? ArrangementStore.Of(connection, day);
-        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStore.Stamp(connection)) { Arrangement = arrangement, Earlier = earlier, MadeNames = names };
+        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStore.Stamp(connection)) { Arrangement = arrangement, Earlier = earlier, MadeThere = there };
     }
 
     /// <summary>Until when its plan may have ovens on or someone at work: the end of its last shift.</summary>

@@ -1,4 +1,5 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Ingredients;
 using Lumpet.Core.Stock;
 using Lumpet.Server.Bakery;
 using Lumpet.Store.Ingredients;
@@ -11,13 +12,13 @@ namespace Lumpet.Server.DayPlan;
 /// <summary>What is made already, on the clock of a day.</summary>
 internal static class StockOfDay
 {
-    /// <summary>What is there, and what it is called by the ingredient's id; what its recipe knows no more is left out.</summary>
+    /// <summary>What is there, and of what by the ingredient's id; what its recipe knows no more is left out.</summary>
     /// <param name="connection">Where it is read.</param>
     /// <param name="clock">The day's clock.</param>
-    public static (DayStock Stock, IReadOnlyDictionary<string, string> Names) Read(SqliteConnection connection, PlanClock clock)
+    public static (DayStock Stock, IReadOnlyDictionary<string, Ingredient> There) Read(SqliteConnection connection, PlanClock clock)
     {
         var all = MadeAlreadyStore.All(connection);
-        if (all.Count == 0) return (DayStock.None, new Dictionary<string, string>());
+        if (all.Count == 0) return (DayStock.None, new Dictionary<string, Ingredient>());
         var ingredients = all.Any(one => one.Entry is MadeMass) ? IngredientStore.All(connection) : null;
         var products = RecipeStore.Products(connection, [.. all.Select(one => one.Entry).OfType<MadePies>().Select(pies => pies.Product).Distinct()]).ToDictionary(product => product.Id);
         var stock = new DayStock(
@@ -40,7 +41,7 @@ internal static class StockOfDay
                let made = clock.MinuteOf(pies.MadeAt)
                select new StockedPies(Name(one), pies.Product, pies.Pan, pies.Count, product.Process.Steps[^1].Id == pies.After ? null : pies.After, pies.Place, made, Until(made, keeps)),
         ]);
-        return (stock, stock.Masses.Select(mass => mass.MadeId).Distinct().ToDictionary(id => id, id => ingredients![id].Name));
+        return (stock, stock.Masses.Select(mass => mass.MadeId).Distinct().ToDictionary(id => id, id => ingredients![id]));
     }
 
     /// <summary>Its name among all that is there.</summary>

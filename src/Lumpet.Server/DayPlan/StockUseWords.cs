@@ -1,13 +1,15 @@
 using System.Globalization;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Stock;
 
 namespace Lumpet.Server.DayPlan;
 
 /// <summary>Says what a plan takes of what is made already.</summary>
 internal static class StockUseWords
 {
-    /// <summary>One sentence for each thing that is taken: "2.10 kg of Flaky dough are there already: for Pear and ginger, 23 cm, base at Fri 16:10.".</summary>
+    /// <summary>One sentence for each thing that is taken: "2.10 kg Flaky dough are there already: for Pear and ginger, 23 cm, base at Fri 16:10.".</summary>
     /// <param name="book">The day.</param>
     /// <param name="plan">Its plan.</param>
     /// <param name="isDough">Whether of doughs, or of what else is made before the pies.</param>
@@ -16,7 +18,7 @@ internal static class StockUseWords
         .. from made in Taken(plan)
            where Ingredient.IsDoughId(made.MadeId) == isDough
            let uses = made.Uses.GroupBy(use => (use.For, use.AtMin)).OrderBy(same => same.Key.AtMin)
-           select $"{Kilograms(made.Uses)} of {Name(book, made.MadeId)} are there already: for {string.Join("; ", uses.Select(same => $"{same.Key.For} at {PlanSentence.Said(book.Clock.At(same.Key.AtMin))}"))}.",
+           select $"{Amount(book, made)} are there already: for {string.Join("; ", uses.Select(same => $"{same.Key.For} at {PlanSentence.Said(book.Clock.At(same.Key.AtMin))}"))}.",
     ];
 
     /// <summary>All that is taken, in one sentence; empty where nothing is.</summary>
@@ -24,7 +26,7 @@ internal static class StockUseWords
     {
         string[] taken =
         [
-            .. Taken(plan).Select(made => $"{Kilograms(made.Uses)} {Name(book, made.MadeId)}"),
+            .. Taken(plan).Select(made => Amount(book, made)),
             .. plan.FromStock.Where(use => use.Pies > 0).GroupBy(use => use.For).Select(same => $"{same.Sum(use => use.Pies)} {same.Key}"),
         ];
         return taken.Length == 0 ? string.Empty : $"Of what is made already it takes {string.Join("; ", taken)}.";
@@ -37,7 +39,11 @@ internal static class StockUseWords
         orderby same.Key
         select (same.Key, same.ToArray());
 
-    private static string Name(DayBook book, string madeId) => book.MadeNames.GetValueOrDefault(madeId, madeId);
-
-    private static string Kilograms(StockUse[] uses) => string.Create(CultureInfo.InvariantCulture, $"{uses.Sum(use => use.Taken.Kilograms):0.00} kg");
+    private static string Amount(DayBook book, (string MadeId, StockUse[] Uses) made)
+    {
+        var (ingredient, mass) = (book.MadeThere[made.MadeId], Mass.FromGrams(made.Uses.Sum(use => use.Taken.Grams)));
+        return MadeAlreadyReader.Piece(ingredient) is { } one
+            ? string.Create(CultureInfo.InvariantCulture, $"{Math.Round(mass / one):0} {ingredient.Name}")
+            : string.Create(CultureInfo.InvariantCulture, $"{mass.Kilograms:0.00} kg {ingredient.Name}");
+    }
 }

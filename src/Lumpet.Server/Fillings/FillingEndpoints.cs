@@ -29,7 +29,7 @@ internal static class FillingEndpoints
         var planned = plan.Made.Select(made => made.Batch.Made.Name).ToHashSet();
         // What is mixed stands on the dough sheet.
         planned.UnionWith(plan.Batches.Select(batch => batch.Dough.Name));
-        planned.UnionWith(plan.FromStock.Where(use => use.Pies == 0).Select(use => book.MadeNames[plan.Stock.Masses.First(one => one.Id == use.StockId).MadeId]));
+        planned.UnionWith(plan.FromStock.Where(use => use.Pies == 0).Select(use => book.MadeThere[plan.Stock.Masses.First(one => one.Id == use.StockId).MadeId].Name));
         MadeAnswer[] made = [.. ScaleAnswers.Made(plan.Lots.Select(lot => Scaling.Scale(lot.Product, lot.Pan, lot.Count))).Where(one => !planned.Contains(one.Name))];
         return TypedResults.Ok(new FillingsAnswer(Days.Name(book.Day), Math.Round(fillings.Sum(filling => filling.Grams) / 1000, 1), StockUseWords.Of(book, plan, isDough: false), made, MadeBatchWords.Of(book, plan), fillings));
     }

@@ -23,14 +23,14 @@ internal static class StockWords
     /// <param name="products">All products.</param>
     public static StockAnswer Of(DayView view, IReadOnlyList<StoredMade> all, IReadOnlyDictionary<string, Ingredient> ingredients, IReadOnlyList<Product> products)
     {
-        MadeEntryAnswer[] entries = [.. all.Select(one => Entry(view, one, ingredients, products))];
+        MadeEntryAnswer[] entries = [.. all.Select(one => Entry(view, one, ingredients, products)).OrderBy(entry => entry.Uses.Count > 0 ? 0 : entry.IsGood ? 1 : 2)];
         return new StockAnswer(
             Days.Iso(view.Book.Day),
             Days.Name(view.Book.Day),
             PickUpText.Written.Format(view.Book.Clock.InstantAt(view.Now).InZone(view.Book.Bakery.Zone).LocalDateTime),
             entries.Count(entry => entry.Uses.Count > 0),
             entries,
-            [.. ingredients.Values.Where(one => !one.IsRetired && one.Formula?.How is { IsPlanned: true }).OrderBy(one => one.Name, StringComparer.OrdinalIgnoreCase)
+            [.. ingredients.Values.Where(one => !one.IsRetired && MadeAlreadyReader.IsMadeHere(one)).OrderBy(one => one.Name, StringComparer.OrdinalIgnoreCase)
                 .Select(one => new MadeChoiceAnswer(one.Id, one.Name, MadeAlreadyReader.Piece(one) is not null, [.. one.Formula!.How!.Keeping.Places.Select(kept => Naming.Of(kept.Place))]))],
             [.. products.Where(product => !product.IsRetired).Select(product => new PieStagesAnswer(product.Id, [.. PartDone.Stages(product.Process).Select(step => new PieStageAnswer(step.Id, step.Name))]))]);
     }
@@ -110,7 +110,7 @@ internal static class StockWords
 /// <param name="DayName">The day.</param>
 /// <param name="Now">The bakery's clock: "2026-05-02T09:00".</param>
 /// <param name="Used">Of how many of the entries the day's plan takes.</param>
-/// <param name="Entries">What is noted, what was made first before what was made later.</param>
+/// <param name="Entries">What is noted: what this day takes of first, what is good no longer last; what was made first before what was made later.</param>
 /// <param name="Made">What may be noted that is made before the pies.</param>
 /// <param name="Stages">As far as which steps pies may have been brought, by product.</param>
 public sealed record StockAnswer(

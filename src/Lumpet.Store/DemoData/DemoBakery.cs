@@ -11,10 +11,12 @@ using Lumpet.Core.Pans;
 using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
+using Lumpet.Core.Stock;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Recipes;
+using Lumpet.Store.Stock;
 using NodaTime;
 using NodaTime.Text;
 
@@ -66,6 +68,15 @@ public static class DemoBakery
                     written.Deserialize<StandingOrderDraft>(Format)! with { From = LocalDatePattern.Iso.Format(FairDay(localNow).PlusDays(2)) }, products, localNow.Date);
                 Check("standing-orders", faults);
                 StandingOrderStore.Add(transaction, standing);
+            }
+
+            foreach (var written in Read("made-already"))
+            {
+                var at = localNow.Date.PlusDays(-written["daysAgo"]!.GetValue<int>()).At(PickUpText.Clock.Parse(Text(written, "at")).Value);
+                var (made, faults) = MadeAlreadyReader.Read(
+                    written.Deserialize<MadeAlreadyDraft>(Format)! with { MadeAt = PickUpText.Written.Format(at) }, IngredientStore.All(transaction.Connection), products, localNow);
+                Check("made-already", faults);
+                MadeAlreadyStore.Add(transaction, made!);
             }
 
             return true;

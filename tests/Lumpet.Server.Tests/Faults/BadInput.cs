@@ -71,6 +71,16 @@ public sealed record BadInput(
         yield return new BadInput("Margin", "of a product that is not made", "PUT", "/api/margins/mango", new { percent = 5, before = 0 }, 404, "There is no such product.");
         yield return new BadInput("Cooling", "a layer of a metre", "POST", "/api/cooling", new { depthCm = 100 }, 400, "depthCm: This does not fit: 0.2 to 60 cm.");
         yield return new BadInput("Cooling", "a second reading that is warmer", "POST", "/api/cooling", new { reading = new { firstC = 40, secondC = 50, minutes = 10 } }, 400, "reading.secondC: It gets colder towards the 3 °C around it");
+        object Made(object? kilograms = null, string made = "dough:flaky", string place = "cold", string madeAt = "2026-11-25T08:00") => new { made, kilograms = kilograms ?? 2, place, madeAt };
+        BadInput There(string what, object body, string said) => new("What is made already", what, "POST", "/api/made-already", body, 400, said);
+        yield return There("a gram less than none", Made(-0.001), "kilograms: This does not fit: 0.01 to 2000 kg.");
+        yield return There("two thousand tonnes", Made(2e6), "kilograms: This does not fit: 0.01 to 2000 kg.");
+        yield return There("flour, which is bought", Made(made: "plain-flour"), "made: Say what it is");
+        yield return There("dough on the shelf", Made(place: "room"), "place: Flaky 3-2-1 does not keep at room temperature");
+        yield return There("something of tomorrow", Made(madeAt: "2026-11-26T08:00"), "madeAt: Thu 26 Nov 08:00 has not come yet.");
+        yield return There("pies brought as far as nowhere", new { product = "pear", pan = "23", pies = 3, after = "nowhere", place = "cold", madeAt = "2026-11-25T08:00" }, "after: Say what is done on them already");
+        yield return There("nothing at all", new { }, "madeAt: A date and a clock time are needed");
+        yield return new BadInput("What is made already", "something that is gone", "PUT", $"/api/made-already/{Guid.Empty}", Made(), 404, "This is noted no more", FirstVersion);
         yield return new BadInput("Dough", "flour that burns", "GET", $"/api/dough/{Day}?dryC=400", null, 400, "dryC: This does not fit: -25 to 45 °C.");
         yield return new BadInput("Dough", "a word for a temperature", "GET", $"/api/dough/{Day}?waterC=cold", null, 400, "waterC: This is not a value of the kind that is needed here.");
         yield return new BadInput("Order", "one that may be late for days", "POST", "/api/orders", new { product = "pear", pan = "23", count = 4, pickUp = $"{Day}T09:00", @for = "x", mayBeLateMin = 9999 }, 400, "mayBeLateMin: An order may be 0 to 720 min late.");

@@ -115,7 +115,7 @@
               <p>
                 <span class="weight inline-block w-24 text-right">{amount(entry.left, entry.unit)}</span>
                 <span class="pl-3"
-                  >{entry.left === 0 ? 'left' : entry.isGood ? 'left, and nobody takes it' : 'left'}</span
+                  >{entry.left === 0 ? 'left' : entry.isGood ? 'left, which nothing takes for this day' : 'left'}</span
                 >
               </p>
             </div>
