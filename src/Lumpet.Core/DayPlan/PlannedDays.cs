@@ -43,11 +43,11 @@ internal static class PlannedDays
                     .OrderBy(use => use.AtMin).ThenBy(use => use.StockId, StringComparer.Ordinal).ThenBy(use => use.For, StringComparer.Ordinal),
             ],
             PansInUse = PansOfDay.InUse(round.Parcels.Where(parcel => !round.PansShort.ContainsKey(parcel))),
-            Room = [.. round.Standing, .. RoomOfDay.InUse(
+            Room = [.. round.Standing.Concat(RoomOfDay.InUse(
                 [.. round.Parcels.Where(parcel => parcel.Times.Misfits.Count == 0 && !round.PansShort.ContainsKey(parcel))],
                 [.. round.Mixed.Where(one => one.Short == 0 && !round.LetGo.Contains(CrewWork.Owner(one.Batch)))],
                 [.. round.Made.Where(one => one.Short == 0 && !round.LetGo.Contains(one.Batch.Id))],
-                round.FromStock.Select(use => (use, kept[use.StockId])))],
+                round.FromStock.Select(use => (use, kept[use.StockId])))).OrderBy(use => use.FromMin).ThenBy(use => use.ToMin).ThenBy(use => use.Place)],
         };
     }
 

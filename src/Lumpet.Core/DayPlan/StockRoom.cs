@@ -15,12 +15,14 @@ internal static class StockRoom
         if (snapshot.Stock.IsNothing) return [];
         int Until(int minute) => Math.Clamp(minute, 0, snapshot.HorizonMin);
         var left = snapshot.Stock.Less([.. uses, .. lots.Ready.Select(one => one.Use), .. lots.Lots.Where(lot => lot.Begun is not null).Select(lot => new StockUse(lot.Begun!.Id, string.Empty, [], null, Mass.Zero, lot.Count, 0))]);
-        return
+        RoomUse[] standing =
         [
             .. left.Masses.SelectMany(one => Lies(one.Place, one.Mass, Until(one.UntilMin))),
             .. left.Pies.Select(one => Stand(snapshot, one, one.Count, Until(one.UntilMin))),
             .. lots.Ready.Select(one => Stand(snapshot, snapshot.Stock.Pies.First(there => there.Id == one.StockId), one.Lot.Count, Until(one.Lot.PickUpMin))),
         ];
+        // What keeps no longer when the day begins is gone by then.
+        return [.. standing.Where(use => use.ToMin > 0)];
     }
 
     /// <summary>Where something lies until a minute.</summary>

@@ -171,6 +171,17 @@ public sealed class DayStockTests
     }
 
     [Fact]
+    public void What_keeps_no_longer_when_a_day_begins_takes_no_room_on_it()
+    {
+        foreach (var orders in new DayOrder[][] { [Order(Pear, 4, Early)], [] })
+        {
+            var plan = Sound(With(Snapshot(orders), Dough(5000, untilMin: 0)));
+            Assert.DoesNotContain(plan.Room, use => use.FromMin >= use.ToMin);
+            Assert.All(RoomLevels.Of(plan, new()), levels => Assert.True(levels.Most > 0));
+        }
+    }
+
+    [Fact]
     public void What_others_have_taken_is_not_there_any_more()
     {
         var stock = new DayStock([Dough(1000)], [Pies(Pear, 4, "bake")]);
