@@ -56,9 +56,10 @@ internal sealed partial class DayPlanCheck
         var whole = lot.Product.ProcessIn(lot.Pan);
         var left = lot.ProcessLeft().Steps.Select(step => step.Id).ToHashSet();
         foreach (var parcel in Parcels(lot))
-            foreach (var (after, least) in Behind(whole, begun.AfterStepId!, left))
-                foreach (var task in parcel.Where(task => task.StepId == after && task.StartMin < begun.DoneMin + least))
-                    Say("stock", task.Id, $"It begins at {task.StartMin}, and what comes before it was done at {begun.DoneMin}, with {least} min between.");
+            foreach (var (step, endMin) in begun.Done)
+                foreach (var (after, least) in Behind(whole, step, left))
+                    foreach (var task in parcel.Where(task => task.StepId == after && task.StartMin < endMin + least))
+                        Say("stock", task.Id, $"It begins at {task.StartMin}, and what comes before it was done at {endMin}, with {least} min between.");
     }
 
     /// <summary>What follows a step, through waits, with the minutes at least between.</summary>

@@ -194,7 +194,7 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
         var takesDough = lot.ProcessLeft().Steps.Where(step => step.UsesDough).Select(step => step.Id).ToHashSet();
         return Parcels(lot).Select(parcel => new StandingPans(
             lot.Pan.Id,
-            parcel.Where(task => takesDough.Contains(task.StepId)).Select(task => task.StartMin).DefaultIfEmpty(parcel.Min(task => task.StartMin)).Min(),
+            parcel.Where(task => takesDough.Contains(task.StepId)).Select(task => task.StartMin).DefaultIfEmpty(lot.Begun is null ? parcel.Min(task => task.StartMin) : 0).Min(),
             parcel.Max(task => task.EndMin),
             parcel[0].Pies));
     }

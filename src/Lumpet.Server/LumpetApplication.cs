@@ -106,6 +106,7 @@ internal static class LumpetApplication
         PreparationEndpoints.Map(app);
         WayEndpoints.Map(app);
         StockEndpoints.Map(app);
+        PublishEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }
 

@@ -16,6 +16,11 @@ public sealed class TestServer : WebApplicationFactory<Program>
 {
     public const string Fair = "2026-11-26";
 
+    private readonly StandingClock clock = new();
+
+    /// <summary>Lets time pass.</summary>
+    public void Pass(TimeSpan time) => clock.Ahead += time;
+
     private readonly string folder = Directory.CreateTempSubdirectory("lumpet-server-test-").FullName;
 
     /// <summary>Plans in place of the planner; null for the planner, which does less than for people who wait: what is tested here is not how good a plan is.</summary>
@@ -37,7 +42,7 @@ public sealed class TestServer : WebApplicationFactory<Program>
         builder.UseSetting("Demo", Demo.ToString());
         builder.ConfigureTestServices(services =>
         {
-            services.AddSingleton<TimeProvider>(new StandingClock());
+            services.AddSingleton<TimeProvider>(clock);
             services.AddSingleton(Planning ?? ((snapshot, effort, patience, progress) => DayPlanner.Plan(snapshot, Math.Min(effort, MostEffort), patience, progress)));
             if (!PlansAhead) services.Remove(services.Single(service => service.ImplementationType == typeof(PlanWarmer)));
         });
@@ -83,8 +88,10 @@ public sealed class TestServer : WebApplicationFactory<Program>
 
     private sealed class StandingClock : TimeProvider
     {
+        public TimeSpan Ahead { get; set; }
+
         public override TimeZoneInfo LocalTimeZone => TimeZoneInfo.FindSystemTimeZoneById("Europe/Lisbon");
 
-        public override DateTimeOffset GetUtcNow() => new(2026, 11, 25, 9, 0, 0, TimeSpan.Zero);
+        public override DateTimeOffset GetUtcNow() => new DateTimeOffset(2026, 11, 25, 9, 0, 0, TimeSpan.Zero) + Ahead;
     }
 }

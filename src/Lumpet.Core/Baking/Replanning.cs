@@ -21,7 +21,7 @@ public static class Replanning
         BakedTray[] begun = [.. plan.Trays.Where(tray => tray.StartMin < minute)];
         return problem with
         {
-            Ovens = [.. OvensAt(problem, plan, minute)],
+            Ovens = [.. OvensAt(problem, plan.Settings, plan.Trays, minute)],
             Bakes = [.. problem.Bakes.Select(bake => bake with { ReleaseMin = bake.ReleaseMin - minute, DueMin = bake.DueMin - minute, EarliestOutMin = bake.EarliestOutMin - minute })],
             Running = [.. begun.Select(tray => Running(tray, minute))],
             // What stands in an oven at the minute goes on standing there; what is over is over.
@@ -31,8 +31,8 @@ public static class Replanning
     }
 
     /// <summary>The ovens as hot and as set as they are at a minute of a plan, minutes counted from there.</summary>
-    internal static IEnumerable<BakeOven> OvensAt(BakeProblem problem, BakePlan plan, int minute) =>
-        problem.Ovens.Select(oven => From(oven, [.. plan.Settings.Where(setting => setting.OvenId == oven.Id)], minute, problem.OpenCPerTray, BakedTray.EnteringAll(problem, plan.Trays, oven.Id)));
+    internal static IEnumerable<BakeOven> OvensAt(BakeProblem problem, IReadOnlyList<OvenSetting> settings, IReadOnlyList<BakedTray> trays, int minute) =>
+        problem.Ovens.Select(oven => From(oven, [.. settings.Where(setting => setting.OvenId == oven.Id)], minute, problem.OpenCPerTray, BakedTray.EnteringAll(problem, trays, oven.Id)));
 
     private static BakeOven From(BakeOven oven, OvenSetting[] settings, int minute, int openCPerTray, IReadOnlyDictionary<int, int> entering)
     {

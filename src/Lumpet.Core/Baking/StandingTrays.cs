@@ -12,7 +12,7 @@ public static class StandingTrays
         var settings = plan.Settings.ToLookup(setting => setting.OvenId);
         return from tray in plan.Trays
                from stay in Stays(tray)
-               select new StandingTray(stay.OvenId, stay.StartMin, stay.EndMin, Settings([.. settings[stay.OvenId]], stay)) { OnFloor = onFloor[tray.BakeId] };
+               select new StandingTray(stay.OvenId, stay.StartMin, stay.EndMin, Between([.. settings[stay.OvenId]], stay.StartMin, stay.EndMin)) { OnFloor = onFloor[tray.BakeId] };
     }
 
     /// <summary>Stages that follow one another in one oven are one stay.</summary>
@@ -34,10 +34,14 @@ public static class StandingTrays
         yield return stay;
     }
 
-    private static IReadOnlyList<StandingSetting> Settings(IReadOnlyList<OvenSetting> settings, BakedStage stay) =>
+    /// <summary>What an oven is set to between two minutes; the first is what is in force then.</summary>
+    /// <param name="settings">The settings of that oven.</param>
+    /// <param name="fromMin">First minute.</param>
+    /// <param name="toMin">Minute after the last.</param>
+    public static IReadOnlyList<StandingSetting> Between(IReadOnlyList<OvenSetting> settings, int fromMin, int toMin) =>
     [
-        .. settings.Where(setting => setting.AtMin <= stay.StartMin).TakeLast(1).Concat(settings.Where(setting => setting.AtMin > stay.StartMin && setting.AtMin < stay.EndMin))
+        .. settings.Where(setting => setting.AtMin <= fromMin).TakeLast(1).Concat(settings.Where(setting => setting.AtMin > fromMin && setting.AtMin < toMin))
             .Where(setting => setting.TempC is not null)
-            .Select(setting => new StandingSetting(Math.Max(setting.AtMin, stay.StartMin), setting.TempC!.Value)),
+            .Select(setting => new StandingSetting(Math.Max(setting.AtMin, fromMin), setting.TempC!.Value)),
     ];
 }

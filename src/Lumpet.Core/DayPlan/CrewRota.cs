@@ -8,7 +8,7 @@ public static class CrewRota
     /// As many lines as tasks at once are enough: of those that are free when a task begins one takes it, if it can the one that
     /// worked on the same thing last.
     /// </remarks>
-    public static IReadOnlyList<CrewLine> Of(PlannedDay day) => Of(day.Tasks);
+    public static IReadOnlyList<CrewLine> Of(PlannedDay day) => Of(day.AllTasks());
 
     /// <summary>One line for each pair of hands that some work needs at once.</summary>
     /// <param name="tasks">The work; what takes no hands, or no time, is left out.</param>

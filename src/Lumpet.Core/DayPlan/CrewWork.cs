@@ -127,11 +127,13 @@ internal sealed class CrewWork
         for (var node = 0; node < graph.Nodes.Count; node++)
         {
             var (start, length, isBake) = (times.Start[node], times.End[node] - times.Start[node], graph.Nodes[node].IsBake);
+            // What breaks its limits already is told, and breaks them no more than that.
+            var goesOn = parcel.Work.GoesOn.TryGetValue(graph.Nodes[node].Id, out var limits) ? (FromMin: Math.Min(start, limits.FromMin), UntilMin: Math.Max(start, limits.UntilMin)) : (FromMin: 0, UntilMin: ScheduleProblem.MostMinutes);
             var latest = graph.IsLast(node) ? (times.End[node] <= lot.PickUpMin ? lot.PickUpMin - length : start + MostLaterMin) : ScheduleProblem.MostMinutes;
             index[node] = Add(Owner(parcel), graph.Nodes[node].Name, [], DayTasks.Id(parcel, graph.Nodes[node].Id), new Activity(string.Empty, length, start, isBake ? [] : Working(graph.Nodes[node].Station))
             {
-                EarliestMin = isBake ? start : 0,
-                LatestMin = isBake ? start : latest,
+                EarliestMin = isBake ? start : goesOn.FromMin,
+                LatestMin = isBake ? start : (int)Math.Min(latest, goesOn.UntilMin),
                 PerMinEarlier = parcel.Pies,
                 PerMinLater = parcel.Pies,
                 Weight = parcel.Pies,
@@ -140,11 +142,12 @@ internal sealed class CrewWork
 
         foreach (var edge in graph.Edges) Add(graph, times, edge, index[edge.From], index[edge.To]);
         if (letGo.Contains(Owner(parcel))) return;
+        int? there = null;
         if (lot.Begun is { } begun)
         {
             // They stand where they are until someone goes on with them.
-            var there = Add(begun.Id, string.Empty, [], $"{Owner(parcel)}there", new Activity(string.Empty, 0, 0, []) { LatestMin = 0 });
-            Hold(RoomPlaces.OfTrays(begun.Place), parcel.Trays.Count, there, index[Array.IndexOf(times.Start, times.Start.Min())]);
+            there = Add(begun.Id, string.Empty, [], $"{Owner(parcel)}there", new Activity(string.Empty, 0, 0, []) { LatestMin = 0 });
+            if (RoomPlaces.OfTrays(begun.Place) is { } stand) Hold(stand, parcel.Trays.Count, there.Value, index[Array.IndexOf(times.Start, times.Start.Min())]);
         }
 
         foreach (var edge in graph.Edges)
@@ -154,7 +157,9 @@ internal sealed class CrewWork
         int[] all = [.. Enumerable.Range(0, graph.Nodes.Count)];
         var laid = all.Where(node => graph.Nodes[node].UsesDough).DefaultIfEmpty(all.MinBy(node => times.Start[node])).MinBy(node => times.Start[node]);
         var emptied = all.MaxBy(node => times.End[node]);
-        if (laid != emptied) holds.Add(new Hold(pans, parcel.Pies, new HoldEnd(index[laid], false), new HoldEnd(index[emptied], true)));
+        // Pies that were begun are in their pans already.
+        if (there is { } begunAt && !graph.Nodes.Any(node => node.UsesDough)) holds.Add(new Hold(pans, parcel.Pies, new HoldEnd(begunAt, false), new HoldEnd(index[emptied], true)));
+        else if (laid != emptied) holds.Add(new Hold(pans, parcel.Pies, new HoldEnd(index[laid], false), new HoldEnd(index[emptied], true)));
     }
 
     /// <summary>Something lies in a place from the end of one activity until another begins.</summary>

@@ -9,7 +9,7 @@ internal sealed record DayLots(IReadOnlyList<Lot> Lots, IReadOnlyList<ReadyPies>
 {
     /// <summary>
     /// The lots of a day. Pies that are there go to the pick-ups that come first of those they are good for: what is ready before what is to be
-    /// worked on, then what keeps for the shortest time.
+    /// worked on, of that what is furthest, then what keeps for the shortest time.
     /// </summary>
     /// <param name="snapshot">What is asked.</param>
     public static DayLots Of(DaySnapshot snapshot)
@@ -17,7 +17,7 @@ internal sealed record DayLots(IReadOnlyList<Lot> Lots, IReadOnlyList<ReadyPies>
         var ordered = Lot.From(snapshot.Orders);
         if (snapshot.Stock.Pies.Count == 0) return new DayLots(ordered, []);
         var left = snapshot.Stock.Pies.ToDictionary(one => one.Id, one => one.Count);
-        StockedPies[] there = [.. snapshot.Stock.Pies.OrderBy(one => one.AfterStepId is not null).ThenBy(one => one.UntilMin).ThenBy(one => one.Id, StringComparer.Ordinal)];
+        StockedPies[] there = [.. snapshot.Stock.Pies.OrderBy(one => !one.IsReady).ThenByDescending(one => one.Done.Count).ThenBy(one => one.UntilMin).ThenBy(one => one.Id, StringComparer.Ordinal)];
         var (lots, ready) = (new List<Lot>(), new List<ReadyPies>());
         foreach (var lot in ordered)
         {
@@ -28,7 +28,7 @@ internal sealed record DayLots(IReadOnlyList<Lot> Lots, IReadOnlyList<ReadyPies>
                 if (taken == 0) continue;
                 left[one.Id] -= taken;
                 open -= taken;
-                if (one.AfterStepId is null) ready.Add(new ReadyPies(lot with { Count = taken, Trays = [] }, one.Id));
+                if (one.IsReady) ready.Add(new ReadyPies(lot with { Count = taken, Trays = [] }, one.Id));
                 else lots.Add(lot.Of(taken) with { Id = $"{lot.Id}~{one.Id}", Begun = one });
             }
 

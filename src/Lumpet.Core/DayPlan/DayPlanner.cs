@@ -41,8 +41,17 @@ public static class DayPlanner
         var calendar = new ShiftCalendar(snapshot.Shifts, snapshot.Midnights);
         var question = new OvenQuestion(snapshot);
         var round = Best(snapshot, calendar, question, effort, MostRounds, patience, progress);
+        // Pies that were begun may fare worse than new ones would: then they are left.
+        var stuck = round.Fates.Where(fate => fate is { Lot.Begun: not null, Missed: > 0 }).Select(fate => fate.Lot.Begun!.Id).ToHashSet();
+        if (stuck.Count > 0 && !patience.IsOver)
+        {
+            var without = snapshot with { Stock = snapshot.Stock with { Pies = [.. snapshot.Stock.Pies.Where(pies => !stuck.Contains(pies.Id))] } };
+            var anew = Best(without, calendar, question, effort, MostRounds, patience);
+            if (anew.Fates.Sum(fate => fate.Missed) < round.Fates.Sum(fate => fate.Missed)) (snapshot, round) = (without, anew);
+        }
+
         var troubles = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
-        return PlannedDays.From(round, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver };
+        return PlannedDays.From(round, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver, GoingOn = snapshot.GoingOn };
     }
 
     /// <summary>A part of the work, told as part of the whole.</summary>

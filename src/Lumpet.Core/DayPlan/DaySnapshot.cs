@@ -41,11 +41,38 @@ public sealed record DaySnapshot(
 
     private readonly IReadOnlyList<DayShift>? watched;
 
+    /// <summary>
+    /// What is left of the day at a minute, on a clock that begins then: nobody can do anything sooner. What was begun by then is there or goes on;
+    /// pick-ups that have passed are over.
+    /// </summary>
+    /// <param name="minute">The minute.</param>
+    /// <param name="begun">What was begun, on this day's clock.</param>
+    public DaySnapshot From(int minute, BegunWork begun)
+    {
+        DayShift[] Left(IEnumerable<DayShift> shifts) => [.. shifts.Where(shift => shift.EndMin > minute).Select(shift => shift with { StartMin = Math.Max(0, shift.StartMin - minute), EndMin = shift.EndMin - minute })];
+        var goesOn = begun.From(minute);
+        var noted = Stock.Less(begun.Used).Later(-minute);
+        return this with
+        {
+            Orders = [.. Orders.Where(order => order.PickUpMin > minute).Select(order => order with { PickUpMin = order.PickUpMin - minute })],
+            Shifts = Left(Shifts),
+            OvensWatched = Left(OvensWatched),
+            HorizonMin = HorizonMin - minute,
+            Midnights = [.. Midnights.Select(midnight => midnight - minute)],
+            Stock = new DayStock([.. noted.Masses, .. goesOn.Stock.Masses], [.. noted.Pies, .. goesOn.Stock.Pies]),
+            Taken = Taken.Later(-minute).With(goesOn.Taken),
+            GoingOn = goesOn.GoingOn,
+        };
+    }
+
     /// <summary>The same day with other shifts, in which the ovens are watched as well.</summary>
     internal DaySnapshot With(IReadOnlyList<DayShift> shifts) => this with { Shifts = shifts, OvensWatched = shifts };
 
     /// <summary>What is made already, and used before anything is made anew.</summary>
     public DayStock Stock { get; init; } = DayStock.None;
+
+    /// <summary>Work and bakes that a published plan has begun and that go on; what they take of hands, mixer and ovens is in what is taken.</summary>
+    public IReadOnlyList<DayTask> GoingOn { get; init; } = [];
 
     /// <summary>The first minute at which anyone is there.</summary>
     internal int FirstMin => Shifts.Select(shift => shift.StartMin).DefaultIfEmpty(0).Min();

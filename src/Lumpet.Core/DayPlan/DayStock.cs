@@ -17,7 +17,7 @@ public sealed record DayStock(IReadOnlyList<StockedMass> Masses, IReadOnlyList<S
     /// <summary>The same, so many minutes later on the clock.</summary>
     internal DayStock Later(int minutes) => new(
         [.. Masses.Select(one => one with { ReadyMin = one.ReadyMin + minutes, UntilMin = one.UntilMin + minutes })],
-        [.. Pies.Select(one => one with { DoneMin = one.DoneMin + minutes, UntilMin = one.UntilMin + minutes })]);
+        [.. Pies.Select(one => one with { Done = one.Done.ToDictionary(step => step.Key, step => step.Value + minutes), UntilMin = one.UntilMin + minutes })]);
 
     /// <summary>What is left when others have taken theirs.</summary>
     /// <param name="uses">What they take.</param>
@@ -52,11 +52,15 @@ public sealed record StockedMass(string Id, string MadeId, Mass Mass, KeepPlace 
 /// <param name="ProductId">Of which product.</param>
 /// <param name="PanId">In which pan.</param>
 /// <param name="Count">How many.</param>
-/// <param name="AfterStepId">The last step that is done on them; null where they are ready to be handed over.</param>
-/// <param name="Place">Where they stand.</param>
-/// <param name="DoneMin">When that was.</param>
+/// <param name="Done">The work and bakes that are done on them, or are under way, each with the minute of its end; at least one.</param>
+/// <param name="IsReady">Whether nothing is left but to hand them over.</param>
+/// <param name="Place">Where they stand; null where nothing stands yet that takes room.</param>
 /// <param name="UntilMin">The last pick-up they are good for.</param>
-public sealed record StockedPies(string Id, string ProductId, string PanId, int Count, string? AfterStepId, KeepPlace Place, int DoneMin, int UntilMin);
+public sealed record StockedPies(string Id, string ProductId, string PanId, int Count, IReadOnlyDictionary<string, int> Done, bool IsReady, KeepPlace? Place, int UntilMin)
+{
+    /// <summary>When the last of what is done was.</summary>
+    public int DoneMin => Done.Values.Max();
+}
 
 /// <summary>Something that was there and is taken.</summary>
 /// <param name="StockId">What of it, by its name.</param>

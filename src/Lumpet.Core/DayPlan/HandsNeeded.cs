@@ -9,7 +9,7 @@ public sealed record HandsNeeded(int AtOnce, int AtMin, int WorkMin)
     /// <summary>Counts the hands of a plan.</summary>
     public static HandsNeeded In(PlannedDay day)
     {
-        DayTask[] work = [.. day.Tasks.Where(task => task.Kind == TaskKind.Hands)];
+        DayTask[] work = [.. day.AllTasks().Where(task => task.Kind == TaskKind.Hands)];
         var (now, most, at) = (0, 0, 0);
         var changes = work
             .SelectMany(task => new[] { (At: task.StartMin, Change: 1), (At: task.EndMin, Change: -1) })

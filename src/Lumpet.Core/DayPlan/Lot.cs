@@ -25,7 +25,7 @@ public sealed record Lot(
     public StockedPies? Begun { get; init; }
 
     /// <summary>What is to be done: all steps of the product in this pan, or those that are left.</summary>
-    public ProcessNetwork ProcessLeft() => Begun?.AfterStepId is { } done ? PartDone.Rest(Product.ProcessIn(Pan), done) : Product.ProcessIn(Pan);
+    public ProcessNetwork ProcessLeft() => Begun is { } begun ? PartDone.Rest(Product.ProcessIn(Pan), begun.Done) : Product.ProcessIn(Pan);
 
     /// <summary>Adds orders up to lots, earliest pick-up first.</summary>
     public static IReadOnlyList<Lot> From(IEnumerable<DayOrder> orders) =>

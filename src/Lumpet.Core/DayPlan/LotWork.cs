@@ -32,16 +32,17 @@ internal sealed class LotWork
         Takes = PreparationTaking.Of(lot, Graph);
         var making = new MakingTimetable(calendar);
         var doughReady = new ReadyFrom(lot.Product.Doughs.Max(dough => there.TryGetValue(dough.IngredientId, out var had) ? had : firstMin + dough.MadeInMinutes + dough.Rest.Least), "dough can be mixed and rested");
-        var begun = lot.Begun is { AfterStepId: { } done } had ? PartDone.Next(lot.Product.ProcessIn(lot.Pan), done).ToDictionary(next => next.StepId, next => had.DoneMin + next.Lag.Least) : [];
+        // Before anyone is there nothing goes on.
+        GoesOn = lot.Begun is { } done ? PartDone.Next(lot.Product.ProcessIn(lot.Pan), done.Done).ToDictionary(next => next.StepId, next => (Math.Max(next.FromMin, firstMin), next.UntilMin)) : [];
         Timetable = new ParcelTimetable(Graph, calendar, lot.PickUpMin + (isYielding ? lot.MayBeLateMin : 0), spareMin, [.. Enumerable.Range(0, Graph.Nodes.Count).Select(Ready)]);
 
         ReadyFrom Ready(int node) => Takes.Where(taken => taken.Node == node)
             .SelectMany(taken => PreparationTaking.Planned(taken.Line.Ingredient))
             .Select(made => new ReadyFrom(there.TryGetValue(made.Id, out var had) ? had : making.FirstReady(made), $"{made.Name} can be made"))
             .Append(Graph.Nodes[node].UsesDough ? doughReady : ReadyFrom.Always)
-            .Append(begun.TryGetValue(Graph.Nodes[node].Id, out var next) ? new ReadyFrom(next, "pies have been brought as far") : ReadyFrom.Always)
+            .Append(GoesOn.TryGetValue(Graph.Nodes[node].Id, out var next) ? new ReadyFrom(next.FromMin, "pies have been brought as far") : ReadyFrom.Always)
             .Append(notBefore.TryGetValue(node, out var minute) ? new ReadyFrom(minute, "what goes in can be made") : ReadyFrom.Always)
-            .MaxBy(ready => ready.Min)!;
+            .MaxBy(ready => ready.Min)! with { UntilMin = GoesOn.TryGetValue(Graph.Nodes[node].Id, out var limits) ? limits.UntilMin : long.MaxValue };
     }
 
     /// <summary>The same lot, a step of which does not begin before a minute.</summary>
@@ -49,6 +50,28 @@ internal sealed class LotWork
 
     /// <summary>The same lot, for which some of what is made first is there already: from when on, by the ingredient's id.</summary>
     public LotWork WithThere(IReadOnlyDictionary<string, int> onHand) => again(notBefore, onHand);
+
+    /// <summary>Of pies that were begun the first and the last minute at which each of the steps may begin with which work on them goes on.</summary>
+    public IReadOnlyDictionary<string, (int FromMin, long UntilMin)> GoesOn { get; }
+
+    /// <summary>When a bake must be out so that what leads to it has begun before pies that were begun have waited too long; no limit for others.</summary>
+    /// <param name="bake">Node of the bake.</param>
+    public int GoesOnBy(int bake)
+    {
+        var by = long.MaxValue;
+        foreach (var (stepId, (_, untilMin)) in GoesOn)
+        {
+            var least = new long?[Graph.Nodes.Count];
+            var from = Enumerable.Range(0, Graph.Nodes.Count).First(node => Graph.Nodes[node].Id == stepId);
+            if (from > bake) continue;
+            least[from] = 0;
+            for (var node = from + 1; node <= bake; node++)
+                least[node] = Graph.Into(node).Where(edge => edge.Carries && least[edge.From] is not null).Select(edge => least[edge.From] + Graph.Minutes(edge.From, PiesTogether) + edge.Lag.Least).Max();
+            if (least[bake] is { } between) by = Math.Min(by, untilMin + between + Graph.Minutes(bake, PiesTogether));
+        }
+
+        return (int)Math.Min(by, int.MaxValue / 4);
+    }
 
     /// <summary>Which step takes what of its recipe that is made first.</summary>
     public IReadOnlyList<TakenLine> Takes { get; }
@@ -67,6 +90,21 @@ internal sealed class LotWork
 
     /// <summary>Times the work around its bakes.</summary>
     public ParcelTimetable Timetable { get; }
+
+    /// <summary>Times all work of a parcel whose bakes are fixed; pies that were begun go on before they have waited too long.</summary>
+    /// <param name="pies">Pies of the parcel.</param>
+    /// <param name="bakes">Start and end of each bake, by node.</param>
+    public ParcelTimes Around(int pies, IReadOnlyDictionary<int, (int Start, int End)> bakes)
+    {
+        var times = Timetable.Around(pies, bakes);
+        Misfit[] waited =
+        [
+            .. from node in Enumerable.Range(0, Graph.Nodes.Count)
+               where GoesOn.TryGetValue(Graph.Nodes[node].Id, out var limits) && times.Start[node] > limits.UntilMin && times.Misfits.All(misfit => misfit.Node != node)
+               select new Misfit(Graph.BakeAhead(node), node, 0, PlanText.Say($"\"{Graph.Nodes[node].Name}\" would be at {PlanText.At(times.Start[node])}, and what was done on them before waits until {PlanText.At((int)GoesOn[Graph.Nodes[node].Id].UntilMin)} at most")),
+        ];
+        return waited.Length == 0 ? times : times with { Misfits = [.. times.Misfits, .. waited] };
+    }
 
     /// <summary>The minute by which a bake is out, or the last before it at which the work around it fits; the minute itself where there is none.</summary>
     /// <param name="node">Node of the bake.</param>
@@ -108,7 +146,11 @@ internal sealed record LotAim(LotWork Work, IReadOnlyList<int> Release, bool Giv
     public bool IsDueWhereWorkFits { get; init; }
 
     /// <summary>When a bake should be out: the last for pick-up, an earlier one for the one after it.</summary>
-    public int Due(int node) => IsDueWhereWorkFits ? Work.WhereWorkFits(node, WantedBy(node), Release[node]) : WantedBy(node);
+    public int Due(int node)
+    {
+        var wanted = Math.Min(WantedBy(node), Work.GoesOnBy(node));
+        return IsDueWhereWorkFits ? Work.WhereWorkFits(node, wanted, Release[node]) : wanted;
+    }
 
     private int WantedBy(int node)
     {

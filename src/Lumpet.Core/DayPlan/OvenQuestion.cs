@@ -22,7 +22,7 @@ internal sealed class OvenQuestion
         this.snapshot = snapshot;
         // Where another day's crew is there, its ovens are on and are served.
         OvenOpening[] openings = [.. new ShiftCalendar(snapshot.OvensWatched).Stretches.Concat(snapshot.Taken.Trays.Count > 0 ? snapshot.Taken.OvensWatched : []).Select(stretch => new OvenOpening(stretch.StartMin, stretch.EndMin))];
-        ovens = [.. snapshot.Ovens.Select(oven => AsAsked(oven).OpenAt(openings))];
+        ovens = [.. snapshot.Ovens.Select(oven => OffWhereNobodyIs(AsAsked(oven).OpenAt(openings)))];
     }
 
     /// <summary>The problem, with the releases and dues that a round aims at.</summary>
@@ -41,6 +41,9 @@ internal sealed class OvenQuestion
     private BakeOven AsAsked(Oven oven) => snapshot.Taken.Warm.FirstOrDefault(warm => warm.OvenId == oven.Id) is { } left
         ? Cold(oven) with { StartC = left.Celsius, StartSettingC = left.SettingC }
         : Cold(oven);
+
+    /// <summary>Where nobody is there when the clock begins, it has been switched off by then.</summary>
+    private static BakeOven OffWhereNobodyIs(BakeOven oven) => oven.Openings.Any(opening => opening.FromMin <= 0 && opening.ToMin > 0) ? oven : oven with { StartSettingC = null };
 
     private static BakeOven Cold(Oven oven) =>
         new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces, ShortestOffMin = ShortestOffMin, ActionMin = oven.ActionMin };

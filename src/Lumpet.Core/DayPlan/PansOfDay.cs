@@ -80,9 +80,9 @@ internal static class PansOfDay
 
     private static StandingPans Hold(Parcel parcel) => new(parcel.Work.Lot.Pan.Id, From(parcel.Work, parcel.Times), parcel.DoneMin, parcel.Pies);
 
-    /// <summary>When pies go into their pans: with the first dough that is laid in, or where none is, with the first work.</summary>
-    private static int From(LotWork work, ParcelTimes times) =>
-        Enumerable.Range(0, work.Graph.Nodes.Count).Where(node => work.Graph.Nodes[node].UsesDough).Select(node => times.Start[node]).DefaultIfEmpty(times.Start.Min()).Min();
+    /// <summary>When pies go into their pans: with the first dough that is laid in, or where none is, with the first work; those that were begun are in them.</summary>
+    private static int From(LotWork work, ParcelTimes times) => work.Lot.Begun is not null && !work.Graph.Nodes.Any(node => node.UsesDough) ? 0
+        : Enumerable.Range(0, work.Graph.Nodes.Count).Where(node => work.Graph.Nodes[node].UsesDough).Select(node => times.Start[node]).DefaultIfEmpty(times.Start.Min()).Min();
 }
 
 /// <summary>Pies that find no pans.</summary>

@@ -18,7 +18,7 @@ internal sealed record Parcel(LotWork Work, int Number, IReadOnlyList<int> Trays
     {
         var bakes = work.Graph.Bakes;
         // Nothing is baked: no oven keeps them apart.
-        if (bakes.Count == 0) return [new Parcel(work, 1, [.. Enumerable.Range(1, work.Lot.Trays.Count)], work.Lot.Count, work.Timetable.Around(work.Lot.Count, new Dictionary<int, (int, int)>()))];
+        if (bakes.Count == 0) return [new Parcel(work, 1, [.. Enumerable.Range(1, work.Lot.Trays.Count)], work.Lot.Count, work.Around(work.Lot.Count, new Dictionary<int, (int, int)>()))];
         var byTray = bakes.ToDictionary(node => node, node => baked[work.BakeId(node)].ToDictionary(tray => tray.Tray));
         return Enumerable.Range(1, work.Lot.Trays.Count)
             .Where(number => bakes.All(node => byTray[node].ContainsKey(number)))
@@ -29,7 +29,7 @@ internal sealed record Parcel(LotWork Work, int Number, IReadOnlyList<int> Trays
             {
                 var pies = group.Sum(number => work.Lot.Trays[number - 1]);
                 var times = bakes.ToDictionary(node => node, node => (HeatedTrays.PiesIn(work.Graph.Nodes[node], byTray[node][group.First()]), byTray[node][group.First()].EndMin));
-                return new Parcel(work, index + 1, [.. group], pies, work.Timetable.Around(pies, times));
+                return new Parcel(work, index + 1, [.. group], pies, work.Around(pies, times));
             });
     }
 }

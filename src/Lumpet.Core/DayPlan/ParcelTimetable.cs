@@ -237,6 +237,9 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
 /// <param name="What">What is not there before, as "before any" is followed: "dough can be mixed and rested".</param>
 internal sealed record ReadyFrom(int Min, string What)
 {
+    /// <summary>The last minute at which it may begin, so that nothing has waited too long.</summary>
+    public long UntilMin { get; init; } = long.MaxValue;
+
     /// <summary>For a step that takes nothing that is made first.</summary>
     public static ReadyFrom Always { get; } = new(int.MinValue, string.Empty);
 }

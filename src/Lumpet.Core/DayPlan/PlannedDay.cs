@@ -42,6 +42,12 @@ public sealed record PlannedDay(
     /// <summary>What room of the kitchen is in use, counted or not, in order of time; what cannot be made takes none.</summary>
     public IReadOnlyList<RoomUse> Room { get; init; } = [];
 
+    /// <summary>Work and bakes that a published plan has begun and that go on beside what is planned here, in order of time.</summary>
+    public IReadOnlyList<DayTask> GoingOn { get; init; } = [];
+
+    /// <summary>Everything that is to be done, what goes on among it, in order of time.</summary>
+    public IReadOnlyList<DayTask> AllTasks() => GoingOn.Count == 0 ? Tasks : [.. GoingOn.Concat(Tasks).OrderBy(task => task.StartMin).ThenBy(task => task.EndMin).ThenBy(task => task.Id, StringComparer.Ordinal)];
+
     /// <summary>What was there already when it was made, but for what days before take.</summary>
     public DayStock Stock { get; init; } = DayStock.None;
 
@@ -111,6 +117,14 @@ public sealed record LoadVisit(
 {
     /// <summary>When they leave.</summary>
     public int EndMin => Stages[^1].EndMin;
+
+    /// <summary>The same, so many minutes later on the clock.</summary>
+    internal LoadVisit Later(int minutes) => this with
+    {
+        Stages = [.. Stages.Select(stage => stage with { StartMin = stage.StartMin + minutes, EndMin = stage.EndMin + minutes })],
+        LeftAtMin = LeftAtMin + minutes,
+        HeatedFromMin = HeatedFromMin + minutes,
+    };
 
     /// <summary>From when on their trays are in this oven: where they are heated empty, before their first stage.</summary>
     public required int HeatedFromMin { get; init; }

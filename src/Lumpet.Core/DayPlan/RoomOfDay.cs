@@ -33,7 +33,7 @@ internal static class RoomOfDay
     private static IEnumerable<RoomUse> Of(Parcel parcel)
     {
         var (graph, times) = (parcel.Work.Graph, parcel.Times);
-        if (parcel.Work.Lot.Begun is { } begun) yield return new RoomUse(RoomPlaces.OfTrays(begun.Place), parcel.Trays.Count, 0, times.Start.Min());
+        if (RoomPlaces.OfTrays(parcel.Work.Lot.Begun?.Place) is { } stand) yield return new RoomUse(stand, parcel.Trays.Count, 0, times.Start.Min());
         for (var node = 0; node < graph.Nodes.Count; node++)
             if (!graph.Nodes[node].IsBake && RoomPlaces.OfWork(graph.Nodes[node].Station) is { } place)
                 yield return new RoomUse(place, 1, times.Start[node], times.End[node]);

@@ -72,8 +72,9 @@ internal static class RoomPlaces
     };
 
     /// <summary>Where pies stand on trays that are kept in a place.</summary>
-    public static RoomPlace OfTrays(KeepPlace kept) => kept switch
+    public static RoomPlace? OfTrays(KeepPlace? kept) => kept switch
     {
+        null => null,
         KeepPlace.Cold => RoomPlace.FridgeTrays,
         KeepPlace.Frozen => RoomPlace.FreezerTrays,
         _ => RoomPlace.Racks,

@@ -18,8 +18,8 @@ internal static class StockRoom
         RoomUse[] standing =
         [
             .. left.Masses.SelectMany(one => Lies(one.Place, one.Mass, Until(one.UntilMin))),
-            .. left.Pies.Select(one => Stand(snapshot, one, one.Count, Until(one.UntilMin))),
-            .. lots.Ready.Select(one => Stand(snapshot, snapshot.Stock.Pies.First(there => there.Id == one.StockId), one.Lot.Count, Until(one.Lot.PickUpMin))),
+            .. left.Pies.SelectMany(one => Stand(snapshot, one, one.Count, Until(one.UntilMin))),
+            .. lots.Ready.SelectMany(one => Stand(snapshot, snapshot.Stock.Pies.First(there => there.Id == one.StockId), one.Lot.Count, Until(one.Lot.PickUpMin))),
         ];
         // What keeps no longer when the day begins is gone by then.
         return [.. standing.Where(use => use.ToMin > 0)];
@@ -29,10 +29,10 @@ internal static class StockRoom
     public static IEnumerable<RoomUse> Lies(KeepPlace kept, Mass mass, int untilMin) =>
         RoomPlaces.OfTubs(kept) is { } place ? [new RoomUse(place, RoomOfDay.Grams(mass), 0, untilMin)] : [];
 
-    private static RoomUse Stand(DaySnapshot snapshot, StockedPies pies, int count, int untilMin)
+    private static IEnumerable<RoomUse> Stand(DaySnapshot snapshot, StockedPies pies, int count, int untilMin)
     {
         // Of a pan that nobody ordered one is reckoned a tray.
         var each = snapshot.Orders.FirstOrDefault(order => order.Pan.Id == pies.PanId)?.Pan.PerTray ?? 1;
-        return new RoomUse(RoomPlaces.OfTrays(pies.Place), (count + each - 1) / each, 0, untilMin);
+        return RoomPlaces.OfTrays(pies.Place) is { } place ? [new RoomUse(place, (count + each - 1) / each, 0, untilMin)] : [];
     }
 }

@@ -53,6 +53,17 @@ public sealed record TakenTime(
         };
     }
 
+    /// <summary>With what a published plan of the same day has begun and still takes; minutes are the same.</summary>
+    public TakenTime With(TakenTime other) => this with
+    {
+        Trays = [.. Trays, .. other.Trays],
+        Mixing = Left(Mixing.Concat(other.Mixing)),
+        Work = Left(Work.Concat(other.Work)),
+        Loads = [.. Loads, .. other.Loads],
+        OvensWatched = [.. OvensWatched.Concat(other.OvensWatched).Distinct()],
+        Warm = other.Warm,
+    };
+
     /// <summary>The same, so many minutes later on the clock.</summary>
     internal TakenTime Later(int minutes)
     {
@@ -66,7 +77,7 @@ public sealed record TakenTime(
             Room = [.. Room.Select(use => Later(use, minutes))],
             Shifts = [.. Shifts.Select(shift => Later(shift, minutes))],
             OvensWatched = [.. OvensWatched.Select(shift => Later(shift, minutes))],
-            Loads = [.. Loads.Select(load => load with { Visit = Later(load.Visit, minutes), Thing = load.Thing with { NeededMin = load.Thing.NeededMin + minutes } })],
+            Loads = [.. Loads.Select(load => load with { Visit = load.Visit.Later(minutes), Thing = load.Thing with { NeededMin = load.Thing.NeededMin + minutes } })],
             // By then they have cooled.
             Warm = [],
             Settings = [.. Settings.Select(setting => setting with { AtMin = setting.AtMin + minutes })],
@@ -96,14 +107,7 @@ public sealed record TakenTime(
         from visit in load.Visits
         let thing = day.Plan.Thing(visit)
         // Another day's lot may have the same name.
-        select new TakenLoad(day.Name, load.OvenId, Later(visit, day.OffsetMin) with { LotId = $"{day.Name}/{visit.LotId}" }, thing with { NeededMin = thing.NeededMin + day.OffsetMin });
-
-    private static LoadVisit Later(LoadVisit visit, int minutes) => visit with
-    {
-        Stages = [.. visit.Stages.Select(stage => stage with { StartMin = stage.StartMin + minutes, EndMin = stage.EndMin + minutes })],
-        LeftAtMin = visit.LeftAtMin + minutes,
-        HeatedFromMin = visit.HeatedFromMin + minutes,
-    };
+        select new TakenLoad(day.Name, load.OvenId, visit.Later(day.OffsetMin) with { LotId = $"{day.Name}/{visit.LotId}" }, thing with { NeededMin = thing.NeededMin + day.OffsetMin });
 
     /// <summary>The settings from minute 0 on; what is in force then is set then.</summary>
     private static IEnumerable<OvenSetting> Set(EarlierDay day)
@@ -117,7 +121,7 @@ public sealed record TakenTime(
 
     /// <summary>The ovens as the last plan before has them when this day's clock begins: on, where trays are inside, or cooling.</summary>
     private static IEnumerable<WarmOven> LeftWarm(EarlierDay day) =>
-        from oven in Replanning.OvensAt(day.Plan.Problem, day.Plan.BakePlan, Math.Max(0, -day.OffsetMin))
+        from oven in Replanning.OvensAt(day.Plan.Problem, day.Plan.BakePlan.Settings, day.Plan.BakePlan.Trays, Math.Max(0, -day.OffsetMin))
         where day.OffsetMin <= 0 && (oven.StartSettingC is not null || oven.StartC > day.Plan.Problem.Ovens.First(other => other.Id == oven.Id).StartC)
         select new WarmOven(oven.Id, oven.StartC, oven.StartSettingC);
 }

@@ -67,6 +67,7 @@ internal sealed class UnbakedTimetable(StepGraph graph, ShiftCalendar calendar, 
         {
             var name = graph.Nodes[node].Name;
             if (start[node] < ready[node].Min) Add(node, PlanText.Say($"\"{name}\" would begin before any {ready[node].What}"));
+            else if (start[node] > ready[node].UntilMin) Add(node, PlanText.Say($"\"{name}\" would be at {PlanText.At(start[node])}, and what was done on them before waits until {PlanText.At((int)ready[node].UntilMin)} at most"));
             else if (!calendar.Holds(start[node], end[node])) Add(node, PlanText.Say($"\"{name}\" takes {end[node] - start[node]} min and fits into no shift before its pick-up"));
             else if (graph.Out(node).FirstOrDefault(edge => start[edge.To] - end[node] > edge.Lag.Most) is { } tooLong)
                 Add(node, PlanText.Say($"\"{name}\" would end more than {tooLong.Lag.Most} min before \"{graph.Nodes[tooLong.To].Name}\", because no one is there in between"));

@@ -17,7 +17,7 @@ public static class WorkSheets
         var told = new HashSet<string>();
         foreach (var (shift, at) in shifts.Select((shift, at) => (shift, at)))
         {
-            DayTask[] work = [.. plan.Tasks.Where(task => task.StartMin >= shift.StartMin && task.StartMin < shift.EndMin && told.Add(task.Id))];
+            DayTask[] work = [.. plan.AllTasks().Where(task => task.StartMin >= shift.StartMin && task.StartMin < shift.EndMin && told.Add(task.Id))];
             sheets.AddRange(CrewRota.Of(work).Select(line => new WorkSheet(FormattableString.Invariant($"{at + 1}-{line.Number}"), shift, line.Number, null, line.Tasks)));
         }
 
@@ -27,7 +27,7 @@ public static class WorkSheets
     /// <summary>A sheet for each station at which hands are at work, in the order in which they begin.</summary>
     public static IReadOnlyList<WorkSheet> ByStation(PlannedDay plan) =>
     [
-        .. plan.Tasks.Where(task => task.Kind == TaskKind.Hands && task.EndMin > task.StartMin)
+        .. plan.AllTasks().Where(task => task.Kind == TaskKind.Hands && task.EndMin > task.StartMin)
             .GroupBy(task => task.Station)
             .Select(station => new WorkSheet(Naming.Of(station.Key), null, 0, station.Key, [.. station])),
     ];

@@ -69,6 +69,6 @@ public sealed record MadeKeeps(int ReadyAfterMin, int GoodForMin, int ThawMin)
     {
         if (product.SizeIn(pan) is not { } size) return null;
         var network = product.ProcessIn(size.Pan);
-        return PartDone.Stages(network).Any(step => step.Id == after) ? new MadeKeeps(0, PartDone.GoodForMin(network, after, product.OldestAtPickUp), 0) : null;
+        return PartDone.Stages(network).Any(step => step.Id == after) ? new MadeKeeps(0, Math.Max(0, PartDone.GoodUntilMin(network, PartDone.By(network, after, 0), product.OldestAtPickUp)), 0) : null;
     }
 }

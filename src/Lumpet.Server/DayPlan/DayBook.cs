@@ -41,11 +41,30 @@ internal sealed record DayBook(
         Arrangement.LongerBakes,
         Earlier = Earlier.Select(other => other.Fingerprint),
         Snapshot.Stock,
+        GoingOn = Snapshot.GoingOn.Select(task => new { task.Id, task.StartMin, task.EndMin }),
         Orders = Snapshot.Orders.Select(order => new { Product = order.Product.Id, Pan = order.Pan.Id, order.Count, order.PickUpMin, order.For, order.MayBeLateMin }),
     })))[..16];
 
     /// <summary>What is arranged for the day; the snapshot has it already.</summary>
     public DayArrangement Arrangement { get; init; } = DayArrangement.Usual;
+
+    /// <summary>The plan that its crew works by; null where none is published.</summary>
+    public FollowedPlan? Followed { get; init; }
+
+    /// <summary>What a published plan has begun, on this clock; null where nothing is.</summary>
+    public BegunWork? Begun { get; init; }
+
+    /// <summary>What is left of the day at a minute, on a clock that begins then.</summary>
+    /// <param name="minute">The minute.</param>
+    /// <param name="begun">What was begun, on this day's clock.</param>
+    /// <param name="made">What is made here, by the ingredient's id.</param>
+    public DayBook At(int minute, BegunWork begun, IReadOnlyDictionary<string, Ingredient> made) => this with
+    {
+        Snapshot = Snapshot.From(minute, begun),
+        Clock = new PlanClock(Clock.InstantAt(minute), Bakery.Zone),
+        Begun = begun.From(minute),
+        MadeThere = MadeThere.Concat(begun.Stock.Masses.Select(mass => KeyValuePair.Create(mass.MadeId, made[mass.MadeId]))).DistinctBy(one => one.Key).ToDictionary(),
+    };
 
     /// <summary>What there is already of what is made before the pies, by the ingredient's id.</summary>
     public IReadOnlyDictionary<string, Ingredient> MadeThere { get; init; } = new Dictionary<string, Ingredient>();
@@ -65,14 +84,16 @@ internal sealed record DayBook(
     {
         if (BakeryStore.Find(connection) is not { } bakery) return null;
         var first = clock?.Today(bakery.Zone).PlusDays(-1);
-        if (first is null || day < first || day > first.Value.PlusDays(DaysAhead + 1)) return Alone(connection, bakery, day, [], arranged);
+        if (first is null) return Alone(connection, bakery, day, [], arranged);
         var before = new List<DayBook>();
-        for (var date = first.Value; date < day; date = date.PlusDays(1))
+        // What lies beyond, and what has passed, is planned by itself.
+        for (var date = first.Value; date < day && day <= first.Value.PlusDays(DaysAhead + 1); date = date.PlusDays(1))
         {
-            if (OrderStore.Total(connection, date).Lines > 0) before.Add(Alone(connection, bakery, date, before, null));
+            if (OrderStore.Total(connection, date).Lines > 0) before.Add(FollowedPlan.Of(connection, Alone(connection, bakery, date, before, null), clock!.Now));
         }
 
-        return Alone(connection, bakery, day, before, arranged);
+        var asked = Alone(connection, bakery, day, before, arranged);
+        return arranged is null ? FollowedPlan.Of(connection, asked, clock!.Now) : asked;
     }
 
     /// <summary>A day, with what of the days before reaches into it.</summary>

@@ -32,7 +32,7 @@ internal sealed record DayQuestion(
         var arrangement = Arranged(connection, book, request, faults);
         var more = Added(connection, book, request.More ?? [], now, faults);
         var moves = request.Moves ?? [];
-        var (moved, wrong) = PickUpMoves.Apply(book, moves);
+        var (_, wrong) = PickUpMoves.Apply(book, moves);
         faults.AddRange(wrong);
         if (faults.Count > 0) return new DayQuestion(book, book.Arrangement, [], new Dictionary<LocalDateTime, LocalDateTime>(), faults);
         var times = moves.DistinctBy(move => move!.From).ToDictionary(move => PickUpMoves.Local(book, move!.From)!.Value, move => PickUpMoves.Local(book, move!.To)!.Value);
@@ -40,9 +40,10 @@ internal sealed record DayQuestion(
         var plain = DayBook.Open(connection, book.Day, clock, DayArrangement.Usual)!;
         var (onceMore, _) = PickUpMoves.Apply(plain, moves);
         var products = RecipeStore.Products(connection, [.. more.Select(order => order.Product).Distinct()]).ToDictionary(product => product.Id);
-        DayOrder[] added = [.. more.Select(order => new DayOrder(products[order.Product], products[order.Product].SizeIn(order.Pan)!.Pan, order.Count, book.Clock.MinuteOf(order.PickUp), order.For))];
-        var snapshot = arrangement.Applied(onceMore.Snapshot with { Orders = [.. onceMore.Snapshot.Orders, .. added] });
-        return new DayQuestion(moved with { Snapshot = snapshot, Arrangement = arrangement }, arrangement, more, times, []);
+        DayOrder[] added = [.. more.Select(order => new DayOrder(products[order.Product], products[order.Product].SizeIn(order.Pan)!.Pan, order.Count, plain.Clock.MinuteOf(order.PickUp), order.For))];
+        var asked = onceMore with { Snapshot = arrangement.Applied(onceMore.Snapshot with { Orders = [.. onceMore.Snapshot.Orders, .. added] }), Arrangement = arrangement };
+        // What a published plan has begun stays begun.
+        return new DayQuestion(FollowedPlan.Of(connection, asked, clock.Now), arrangement, more, times, []);
     }
 
     private static DayArrangement Arranged(SqliteConnection connection, DayBook book, WhatIfRequest request, List<FieldFault> faults)

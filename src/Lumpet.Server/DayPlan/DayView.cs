@@ -35,9 +35,18 @@ internal sealed record DayView(
     /// <param name="waiting">Ends when whoever asks is gone.</param>
     public static async Task<DayView> OfAsync(DayBook book, Database database, PlanShelf shelf, BakeryClock clock, Wish wish, CancellationToken waiting)
     {
-        var minute = book.Clock.MinuteOf(clock.Now);
+        if (wish.FromNow && book.Followed?.Anew is { } left) book = left;
         var (plan, given) = await PlanAsync(book, wish, shelf, waiting);
-        var overdue = Overdue.At(plan, minute);
+        if (book.Followed is { IsSame: true } followed && !followed.Publication.Work.IsOf(plan))
+        {
+            // It cannot be made again as it was published: what it has begun stays, the rest is planned anew.
+            book = followed.Anew ?? book with { Followed = followed with { IsSame = false } };
+            (plan, given) = await PlanAsync(book, wish, shelf, waiting);
+        }
+
+        var minute = book.Clock.MinuteOf(clock.Now);
+        // What a published plan has begun counts as begun.
+        var overdue = book.Followed is null ? Overdue.At(plan, minute) : null;
         var shown = (Book: book, Plan: plan);
         LateAnswer? late = null;
         if (overdue is not null)

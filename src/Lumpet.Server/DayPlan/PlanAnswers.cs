@@ -24,6 +24,7 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="HotMin">Minutes for which ovens are on, all together; where days before have them on anyway, what this day adds.</param>
 /// <param name="Beside">What days before and after have to do with it, one sentence each.</param>
 /// <param name="Arrangement">What is arranged for the day, and what can be.</param>
+/// <param name="Published">The plan that the crew works by; null where none is published.</param>
 /// <param name="Differences">What is another than in the day as it is; empty where nothing was asked about.</param>
 public sealed record PlanAnswer(
     string Day,
@@ -47,7 +48,26 @@ public sealed record PlanAnswer(
     long HotMin,
     IReadOnlyList<string> Beside,
     ArrangementAnswer Arrangement,
+    PublishedAnswer? Published,
     IReadOnlyList<PlanDifferenceAnswer> Differences);
+
+/// <summary>The plan that a crew works by.</summary>
+/// <param name="Number">Its number among those of the day.</param>
+/// <param name="Words">When it was published, and whether it is the plan that is shown, in one sentence.</param>
+/// <param name="IsShown">Whether it is the plan that is shown; else what is shown is planned around what it has begun.</param>
+/// <param name="CanGoOn">Whether what is left can be planned anew around what it has begun.</param>
+/// <param name="Begun">What it has begun by now, the last first.</param>
+public sealed record PublishedAnswer(int Number, string Words, bool IsShown, bool CanGoOn, IReadOnlyList<BegunAnswer> Begun);
+
+/// <summary>Work that a published plan has begun by now.</summary>
+/// <param name="Task">Id of the task.</param>
+/// <param name="Name">What is done.</param>
+/// <param name="About">Of what.</param>
+/// <param name="Start">When it was to begin.</param>
+/// <param name="End">When it was to end.</param>
+/// <param name="IsOver">Whether its time has passed, so that it counts as done.</param>
+/// <param name="IsDone">Whether nobody says otherwise.</param>
+public sealed record BegunAnswer(string Task, string Name, string About, Moment Start, Moment End, bool IsOver, bool IsDone);
 
 /// <summary>What is arranged for a day, and what can be.</summary>
 /// <param name="Words">What is arranged, in words; empty where nothing is.</param>

@@ -93,7 +93,7 @@ internal static class PlanEndpoints
         foreach (var school in OvenSchools.All)
         {
             DayBook by;
-            using (var connection = database.Open()) by = DayBook.Open(connection, book.Day, clock, book.Arrangement with { School = school })!;
+            using (var connection = database.Open()) by = FollowedPlan.Of(connection, DayBook.Open(connection, book.Day, clock, book.Arrangement with { School = school })!, clock.Now);
             ways.Add(PlanComparison.Way(book, school, DayFigures.Of(await shelf.PlanAsync(by, PlanTime.Compared, waiting)), school == book.Arrangement.School));
         }
 

@@ -65,7 +65,8 @@ internal sealed class PlanShelf(Planning planning) : IDisposable
     /// <exception cref="OperationCanceledException">Whoever asked is gone.</exception>
     public async Task<PlannedDay> PlanAsync(DayBook book, PlanTime time, CancellationToken waiting)
     {
-        var making = Find(book, time);
+        // A plan that a crew works by is the one that was published, whoever asks.
+        var making = Find(book, Published(book) ?? time);
         try
         {
             return await making.Plan.WaitAsync(waiting);
@@ -87,7 +88,7 @@ internal sealed class PlanShelf(Planning planning) : IDisposable
     /// <inheritdoc cref="PlanAsync"/>
     public async Task<KeptPlan> AtOnceAsync(DayBook book, CancellationToken waiting)
     {
-        var best = BestOf(book.Fingerprint) ?? PlanTime.First;
+        var best = Published(book) ?? BestOf(book.Fingerprint) ?? PlanTime.First;
         return new KeptPlan(await PlanAsync(book, best, waiting), best.Name);
     }
 
@@ -96,6 +97,8 @@ internal sealed class PlanShelf(Planning planning) : IDisposable
     {
         lock (guard) return shelf.TryGetValue(Key(book.Fingerprint, PlanTime.Settled), out var making) && !making.Plan.IsCompleted ? making.Done : null;
     }
+
+    private static PlanTime? Published(DayBook book) => book.Followed is { IsSame: true } followed ? PlanTime.Of(followed.Publication.Given) : null;
 
     private PlanTime? BestOf(string fingerprint)
     {
@@ -164,7 +167,8 @@ internal sealed class PlanShelf(Planning planning) : IDisposable
             }
         }
 
-        return book.Snapshot with { Taken = book.Taken(plans), Stock = book.Snapshot.Stock.Less(plans.OfType<PlannedDay>().SelectMany(plan => plan.FromStock)) };
+        var taken = book.Taken(plans);
+        return book.Snapshot with { Taken = book.Begun is { } begun ? taken.With(begun.Taken) : taken, Stock = book.Snapshot.Stock.Less(plans.OfType<PlannedDay>().SelectMany(plan => plan.FromStock)) };
     }
 
     private static bool IsSmall(DayBook book) =>

@@ -32,13 +32,14 @@ internal static class PlanWriting
             now >= from && now <= to ? book.Clock.At(now) : null,
             OvenDrawing.Of(book, plan),
             Axis(book, plan),
-            [.. plan.Tasks.Select(task => Task(book, plan, task))],
+            [.. plan.AllTasks().Select(task => Task(book, plan, task))],
             plan.Tasks.Count == 0 ? null : new HandsAnswer(hands.AtOnce, book.Clock.At(hands.AtMin), hands.WorkMin, PlanSentence.There(book.Snapshot.Shifts, plan.Fates), [.. CrewRota.Of(plan).Select(line => (IReadOnlyList<string>)[.. line.Tasks.Select(task => task.Id)])]),
             plan.IsSettled,
             view.Given,
             DayFigures.Of(plan).HotMin,
             PlanSentence.Beside(book, plan, view.Others),
             Arrangement(book),
+            PublishedWords.Of(view),
             []);
     }
 
@@ -69,6 +70,7 @@ internal static class PlanWriting
     /// <summary>Why a task is when it is, or null where there is no such task.</summary>
     public static ReasonAnswer? Reason(DayBook book, PlannedDay plan, string id)
     {
+        if (plan.GoingOn.Any(task => task.Id == id)) return new ReasonAnswer(id, "the plan that was published has begun it: it goes on as it was planned", [], [], 0, "it is under way");
         if (!plan.Reasons.TryGetValue(id, out var reason)) return null;
         var tasks = plan.Tasks.ToDictionary(task => task.Id);
         NeighbourAnswer Neighbour(TaskLink link)

@@ -1,5 +1,6 @@
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Steps;
 using Lumpet.Core.Stock;
 using Lumpet.Server.Bakery;
 using Lumpet.Store.Ingredients;
@@ -39,7 +40,7 @@ internal static class StockOfDay
                let keeps = MadeKeeps.Of(product, pies.Pan, pies.After)
                where keeps is not null
                let made = clock.MinuteOf(pies.MadeAt)
-               select new StockedPies(Name(one), pies.Product, pies.Pan, pies.Count, product.Process.Steps[^1].Id == pies.After ? null : pies.After, pies.Place, made, Until(made, keeps)),
+               select new StockedPies(Name(one), pies.Product, pies.Pan, pies.Count, PartDone.By(product.Process, pies.After, made), product.Process.Steps[^1].Id == pies.After, pies.Place, Until(made, keeps)),
         ]);
         return (stock, stock.Masses.Select(mass => mass.MadeId).Distinct().ToDictionary(id => id, id => ingredients![id]));
     }

@@ -3,6 +3,7 @@ using Lumpet.Core.DayPlan;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Steps;
 using Lumpet.PlanChecking;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
@@ -22,7 +23,7 @@ public sealed class DayStockTests
         new("curd-there", MadeFirstTests.Curd.Id, Mass.FromGrams(grams), thawMin > 0 ? KeepPlace.Frozen : KeepPlace.Cold, readyMin, untilMin, thawMin);
 
     private static StockedPies Pies(Product product, int count, string? after, int doneMin = -60, int untilMin = 5000, string id = "pies") =>
-        new(id, product.Id, Pan23.Id, count, after, KeepPlace.Cold, doneMin, untilMin);
+        new(id, product.Id, Pan23.Id, count, PartDone.By(product.Process, after ?? "box", doneMin), after is null, KeepPlace.Cold, untilMin);
 
     private static DaySnapshot With(DaySnapshot day, params StockedMass[] masses) => day with { Stock = new DayStock(masses, []) };
 
@@ -251,7 +252,7 @@ public sealed class DayStockTests
             "a disc has no dough" => (Asked, Planned with { FromStock = [.. Planned.FromStock.Where(use => use.StockId != "dough")] }),
             "more pies are counted on than there are" => (OfPies(one => one with { Count = 3 }), Planned),
             "pies are too old for their pick-up" => (OfPies(one => one with { UntilMin = 1000 }), Planned),
-            "pies go on too soon" => (OfPies(one => one with { DoneMin = 1200 }), Planned),
+            "pies go on too soon" => (OfPies(one => one with { Done = one.Done.ToDictionary(step => step.Key, _ => 1200) }), Planned),
             _ => (Asked, Planned with { Ready = [.. Planned.Ready, .. Planned.Ready] }),
         };
         Assert.Contains(DayPlanChecker.Check(asked, plan), found => found.Rule == rule);

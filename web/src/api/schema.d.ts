@@ -1258,6 +1258,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/{day}/publish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Publishes the plan that is shown: from now on what it has begun counts as done when its time has passed. */
+        post: operations["PublishPlan"];
+        /** Takes the published plan back: nothing counts as begun any more. */
+        delete: operations["TakeBackPlan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{day}/not-done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says of a task that the published plan has begun whether it is done. */
+        put: operations["SayNotDone"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1483,6 +1518,23 @@ export interface components {
              * @description Its share of the formula.
              */
             percent: number;
+        };
+        /** @description Work that a published plan has begun by now. */
+        BegunAnswer: {
+            /** @description Id of the task. */
+            task: string;
+            /** @description What is done. */
+            name: string;
+            /** @description Of what. */
+            about: string;
+            /** @description When it was to begin. */
+            start: components["schemas"]["Moment"];
+            /** @description When it was to end. */
+            end: components["schemas"]["Moment"];
+            /** @description Whether its time has passed, so that it counts as done. */
+            isOver: boolean;
+            /** @description Whether nobody says otherwise. */
+            isDone: boolean;
         };
         /** @description The work of a day at the bench. */
         BenchAnswer: {
@@ -3178,6 +3230,18 @@ export interface components {
              */
             leastMin: number;
         };
+        /** @description What someone says of a task. */
+        NotDoneRequest: {
+            /**
+             * Format: int32
+             * @description The plan, by its number.
+             */
+            number: null | number;
+            /** @description Id of the task. */
+            task: null | string;
+            /** @description Whether it is done. */
+            isDone: null | boolean;
+        };
         /** @description How many pies something on hand is enough for. */
         OnHandAnswer: {
             /** @description What there is. */
@@ -3879,6 +3943,7 @@ export interface components {
             beside: string[];
             /** @description What is arranged for the day, and what can be. */
             arrangement: components["schemas"]["ArrangementAnswer"];
+            published: null | components["schemas"]["PublishedAnswer"];
             /** @description What is another than in the day as it is; empty where nothing was asked about. */
             differences: components["schemas"]["PlanDifferenceAnswer"][];
         };
@@ -4111,6 +4176,31 @@ export interface components {
             assessment?: null | string;
             /** @description Whether the manager accepts glass or earthenware going from the freezer into a hot oven. */
             glassFromFreezer?: null | boolean;
+        };
+        /** @description Which plan is to be published. */
+        PublishRequest: {
+            /** @description Of what it was made for, as its answer says it. */
+            fingerprint: null | string;
+            /** @description The time that it was given, as its answer says it. */
+            given: null | string;
+            /** @description "now" where what is left was asked for. */
+            from?: null | string;
+        };
+        /** @description The plan that a crew works by. */
+        PublishedAnswer: {
+            /**
+             * Format: int32
+             * @description Its number among those of the day.
+             */
+            number: number;
+            /** @description When it was published, and whether it is the plan that is shown, in one sentence. */
+            words: string;
+            /** @description Whether it is the plan that is shown; else what is shown is planned around what it has begun. */
+            isShown: boolean;
+            /** @description Whether what is left can be planned anew around what it has begun. */
+            canGoOn: boolean;
+            /** @description What it has begun by now, the last first. */
+            begun: components["schemas"]["BegunAnswer"][];
         };
         /** @description What a typed line was understood as; all null for an empty line. */
         ReadLineAnswer: {
@@ -4919,7 +5009,7 @@ export interface components {
              * @description Of how many of the entries the day's plan takes.
              */
             used: number;
-            /** @description What is noted, what was made first before what was made later. */
+            /** @description What is noted: what this day takes of first, what is good no longer last; what was made first before what was made later. */
             entries: components["schemas"]["MadeEntryAnswer"][];
             /** @description What may be noted that is made before the pies. */
             made: components["schemas"]["MadeChoiceAnswer"][];
@@ -8129,6 +8219,101 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    PublishPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PublishRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    TakeBackPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    SayNotDone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NotDoneRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
             };
         };
     };

@@ -8,6 +8,7 @@
   import PlanNote from '../../parts/PlanNote.svelte'
   import PlanSentence from '../../parts/PlanSentence.svelte'
   import DayAxis from './DayAxis.svelte'
+  import Published from './Published.svelte'
   import TaskList from './TaskList.svelte'
   import Troubles from './Troubles.svelte'
 
@@ -33,6 +34,7 @@
 {#if plan}
   <PlanSentence {plan} />
   <PlanNote {plan} />
+  {#if !today.isAsking}<Published {plan} />{/if}
   {#if plan.hands}
     <p class="small">
       {duration(plan.hands.workMin)} of work; most hands at once: {plan.hands.atOnce}, at {plan.hands.at.day}

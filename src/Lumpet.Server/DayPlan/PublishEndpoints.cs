@@ -1,0 +1,83 @@
+using Lumpet.Core.DayPlan;
+using Lumpet.Server.Bakery;
+using Lumpet.Server.Changes;
+using Lumpet.Server.Faults;
+using Lumpet.Store;
+using Lumpet.Store.DayPlan;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Lumpet.Server.DayPlan;
+
+/// <summary>Publishes a day's plan, takes it back, and hears what of it is not done.</summary>
+internal static class PublishEndpoints
+{
+    /// <summary>Adds the endpoints.</summary>
+    public static void Map(IEndpointRouteBuilder routes)
+    {
+        var plan = routes.MapGroup("/api/plan/{day}");
+        plan.MapPost("/publish", Publish).WithName("PublishPlan").WithSummary("Publishes the plan that is shown: from now on what it has begun counts as done when its time has passed.");
+        plan.MapDelete("/publish", TakeBack).WithName("TakeBackPlan").WithSummary("Takes the published plan back: nothing counts as begun any more.");
+        plan.MapPut("/not-done", NotDone).WithName("SayNotDone").WithSummary("Says of a task that the published plan has begun whether it is done.");
+    }
+
+    private static async Task<Results<NoContent, ValidationProblem, ProblemHttpResult>> Publish(
+        string day, PublishRequest request, Database database, PlanShelf shelf, BakeryClock clock, ChangeFeed feed, CancellationToken waiting)
+    {
+        var (view, refused) = await PlanEndpoints.ViewAsync(day, request.From, request.Given, database, shelf, clock, waiting);
+        if (view is null) return refused!;
+        var (book, plan) = (view.Book, view.Plan);
+        if (book.Fingerprint != request.Fingerprint) return Problem("Something has changed since you looked at this plan. Nothing was published; look at it again.", StatusCodes.Status409Conflict);
+        if (!plan.IsSettled) return Problem("This plan has not settled yet. Nothing was published; wait until it has.", StatusCodes.Status409Conflict);
+        if (plan.Tasks.Count == 0) return FieldProblems.Of(("fingerprint", "There is nothing to do in this plan, so nothing to publish."));
+        if (book.Followed is { IsSame: true }) return Problem("This plan is published already.", StatusCodes.Status409Conflict);
+        using var transaction = database.Begin();
+        // What it follows from is what it is published for; another change in between is seen by its fingerprint.
+        var (now, refusedNow) = PlanEndpoints.Open(day, transaction.Connection, clock);
+        if (now is null) return refusedNow!;
+        if ((now.Followed?.Publication.Number ?? 0) != (book.Followed?.Publication.Number ?? 0)) return Problem("Someone else has published a plan meanwhile. Nothing was published; look at theirs.", StatusCodes.Status409Conflict);
+        var from = book.Begun is null ? null : new GoneOnFrom(book.Followed!.Publication.Number, book.Clock.Start, [.. book.Followed.Publication.NotDone.Order(StringComparer.Ordinal)]);
+        PublishedPlanStore.Publish(transaction, book.Day, new StoredPublication(
+            0, clock.Now, book.Clock.Start, book.Fingerprint, view.Given, from, Publishing.Of(plan, book.Snapshot.OvensWatched, task => PlanWriting.About(book, plan, task), book.Begun)));
+        transaction.Commit();
+        feed.Publish("orders", Days.Iso(book.Day));
+        return TypedResults.NoContent();
+    }
+
+    private static Results<NoContent, ValidationProblem, ProblemHttpResult> TakeBack(string day, Database database, ChangeFeed feed)
+    {
+        if (Days.Read(day) is not { } date) return Days.NoDay();
+        using var transaction = database.Begin();
+        if (!PublishedPlanStore.TakeBack(transaction, date)) return Problem("No plan of this day is published.", StatusCodes.Status404NotFound);
+        transaction.Commit();
+        feed.Publish("orders", day);
+        return TypedResults.NoContent();
+    }
+
+    private static Results<NoContent, ValidationProblem, ProblemHttpResult> NotDone(string day, NotDoneRequest request, Database database, ChangeFeed feed)
+    {
+        if (Days.Read(day) is not { } date) return Days.NoDay();
+        if (request.IsDone is null) return FieldProblems.Of(("isDone", "Say whether it is done."));
+        using var transaction = database.Begin();
+        if (PublishedPlanStore.Followed(transaction.Connection, date) is not { } publication || publication.Number != request.Number)
+            return Problem("Another plan is published by now. Nothing was changed; look at it.", StatusCodes.Status409Conflict);
+        if (publication.Work.Tasks.All(task => task.Task.Id != request.Task)) return FieldProblems.Of(("task", "There is no such task in the plan that is published."));
+        PublishedPlanStore.Say(transaction, date, publication.Number, request.Task!, request.IsDone.Value);
+        transaction.Commit();
+        feed.Publish("orders", day);
+        return TypedResults.NoContent();
+    }
+
+    private static ProblemHttpResult Problem(string title, int status) => TypedResults.Problem(title: title, statusCode: status);
+}
+
+/// <summary>Which plan is to be published.</summary>
+/// <param name="Fingerprint">Of what it was made for, as its answer says it.</param>
+/// <param name="Given">The time that it was given, as its answer says it.</param>
+/// <param name="From">"now" where what is left was asked for.</param>
+public sealed record PublishRequest(string? Fingerprint, string? Given, string? From = null);
+
+/// <summary>What someone says of a task.</summary>
+/// <param name="Number">The plan, by its number.</param>
+/// <param name="Task">Id of the task.</param>
+/// <param name="IsDone">Whether it is done.</param>
+public sealed record NotDoneRequest(int? Number, string? Task, bool? IsDone);
