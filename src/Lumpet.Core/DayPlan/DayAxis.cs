@@ -13,7 +13,7 @@ public sealed record DayAxis(IReadOnlyList<AxisBlock> Blocks)
     /// <summary>The axis of a plan; without a block where nothing is done.</summary>
     public static DayAxis Of(PlannedDay day)
     {
-        var busy = day.Tasks.Where(task => task.Kind != TaskKind.Wait).Select(task => new AxisBlock(task.StartMin, task.EndMin))
+        var busy = day.AllTasks().Where(task => task.Kind != TaskKind.Wait).Select(task => new AxisBlock(task.StartMin, task.EndMin))
             .Concat(day.BakePlan.Settings.GroupBy(setting => setting.OvenId).SelectMany(oven => oven.Zip(oven.Skip(1))).Where(pair => pair.First.TempC is not null).Select(pair => new AxisBlock(pair.First.AtMin, pair.Second.AtMin)))
             .Concat(day.Waves.Select(wave => new AxisBlock(wave.PickUpMin, wave.PickUpMin + PickUpMin)));
         var blocks = new List<AxisBlock>();

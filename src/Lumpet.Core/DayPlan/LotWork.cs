@@ -42,7 +42,8 @@ internal sealed class LotWork
             .Append(Graph.Nodes[node].UsesDough ? doughReady : ReadyFrom.Always)
             .Append(GoesOn.TryGetValue(Graph.Nodes[node].Id, out var next) ? new ReadyFrom(next.FromMin, "pies have been brought as far") : ReadyFrom.Always)
             .Append(notBefore.TryGetValue(node, out var minute) ? new ReadyFrom(minute, "what goes in can be made") : ReadyFrom.Always)
-            .MaxBy(ready => ready.Min)! with { UntilMin = GoesOn.TryGetValue(Graph.Nodes[node].Id, out var limits) ? limits.UntilMin : long.MaxValue };
+            .MaxBy(ready => ready.Min)! with
+        { UntilMin = GoesOn.TryGetValue(Graph.Nodes[node].Id, out var limits) ? limits.UntilMin : long.MaxValue };
     }
 
     /// <summary>The same lot, a step of which does not begin before a minute.</summary>

@@ -11,7 +11,7 @@ internal static class PlanWriting
     public static PlanAnswer Of(DayView view)
     {
         var (book, plan, now) = (view.Book, view.Plan, view.Now);
-        var (from, to) = (plan.Tasks.Select(task => task.StartMin).DefaultIfEmpty(0).Min(), plan.Waves.Select(wave => wave.PickUpMin).DefaultIfEmpty(0).Max());
+        var (from, to) = (plan.AllTasks().Select(task => task.StartMin).DefaultIfEmpty(0).Min(), plan.Waves.Select(wave => wave.PickUpMin).DefaultIfEmpty(0).Max());
         var hands = HandsNeeded.In(plan);
         return new PlanAnswer(
             Days.Iso(book.Day),

@@ -27,7 +27,7 @@ internal static class PublishedWords
     {
         var why = followed.Publication.NotDone.Count switch
         {
-            0 => "Something has changed since, or it was asked for",
+            0 => "What the day asks for has changed since, or what is left was asked for",
             1 => "One task of it is not done",
             var tasks => $"{tasks} tasks of it are not done",
         };

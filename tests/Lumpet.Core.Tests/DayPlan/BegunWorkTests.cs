@@ -21,7 +21,7 @@ public sealed class BegunWorkTests
 
     private static BegunWork Begun(PublishedPlan published, int minute, params string[] notDone) => BegunWork.At(published, minute, notDone.ToHashSet(), Library, ("b1", "published"));
 
-    private static PlannedDay Sound(DaySnapshot day, int effort = DayPlanner.DefaultEffort)
+    private static PlannedDay Sound(DaySnapshot day, int effort = 3)
     {
         var plan = DayPlanner.Plan(day, effort);
         Assert.Empty(BakePlanChecker.Check(plan.Problem, plan.BakePlan).Faults);
@@ -33,7 +33,7 @@ public sealed class BegunWorkTests
 
     private static readonly PlannedDay Plan = DayPlanner.Plan(Day);
 
-    public static TheoryData<int> Minutes => [1, 30, 120, 300, 480, 700, 760, 900, 1000, 1100, 1169, 1171, 1300];
+    public static TheoryData<int> Minutes => [1, 120, 480, 760, 900, 1000, 1169, 1171, 1300];
 
     [Theory]
     [MemberData(nameof(Minutes))]
@@ -86,14 +86,14 @@ public sealed class BegunWorkTests
     public void It_is_published_again_and_again()
     {
         var (plan, published) = (Plan, Published(Day, Plan));
-        for (var hour = 0; hour < 18; hour++)
+        for (var hour = 0; hour < 18; hour += 2)
         {
             // Each is kept on the clock that it was made by; the day has its own.
-            var begun = BegunWork.At(published, 60, new HashSet<string>(), Library, ($"b{hour}", "published")).From(-60 * hour);
-            var day = Day.From(60 * (hour + 1), begun);
+            var begun = BegunWork.At(published, 120, new HashSet<string>(), Library, ($"b{hour}", "published")).From(-60 * hour);
+            var day = Day.From(60 * (hour + 2), begun);
             plan = Sound(day, effort: 3);
             Assert.Equal(0, plan.Fates.Sum(fate => fate.Missed));
-            published = Publishing.Of(plan, day.OvensWatched, task => task.About, begun.From(60 * (hour + 1)));
+            published = Publishing.Of(plan, day.OvensWatched, task => task.About, begun.From(60 * (hour + 2)));
         }
 
         // 18 hours later no dough is mixed any more.
@@ -129,5 +129,5 @@ public sealed class BegunWorkTests
             var plan = DayPlanner.Plan(any.Item1, effort: 1);
             Sound(any.Item1.From(any.Item2, Begun(Published(any.Item1, plan), any.Item2)), effort: 1);
         },
-        iter: 60);
+        iter: 25);
 }

@@ -29,9 +29,9 @@ public sealed class DayStockTests
 
     private static DaySnapshot With(DaySnapshot day, params StockedPies[] pies) => day with { Stock = new DayStock([], pies) };
 
-    private static PlannedDay Sound(DaySnapshot day)
+    private static PlannedDay Sound(DaySnapshot day, int effort = 3)
     {
-        var plan = DayPlanner.Plan(day);
+        var plan = DayPlanner.Plan(day, effort);
         Assert.Empty(DayPlanChecker.Check(day, plan));
         Assert.True(BakePlanChecker.Check(plan.Problem, plan.BakePlan).IsValid);
         return plan;
@@ -133,7 +133,7 @@ public sealed class DayStockTests
     [Fact]
     public void Shells_that_are_baked_are_filled()
     {
-        var plan = Sound(With(Snapshot(Order(Custard, 12, Late)), Pies(Custard, 8, "blind", doneMin: 100)));
+        var plan = Sound(With(Snapshot(Order(Custard, 12, Late)), Pies(Custard, 8, "blind", doneMin: 100)), DayPlanner.DefaultEffort);
         Assert.Empty(plan.Troubles);
         Assert.Equal([("custard/23/1320~pies", 8), ("custard/23/1320", 4)], plan.Lots.Select(lot => (lot.Id, lot.Count)));
         var steps = plan.Tasks.Where(task => task.LotId == "custard/23/1320~pies").Select(task => task.StepId).ToHashSet();
@@ -211,7 +211,7 @@ public sealed class DayStockTests
             Assert.Empty(BakePlanChecker.Check(plan.Problem, plan.BakePlan).Faults);
             Assert.Empty(DayPlanChecker.Check(snapshot, plan));
         },
-        iter: 60);
+        iter: 25);
 
     public static TheoryData<string, string> Faults => new()
     {

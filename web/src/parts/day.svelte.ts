@@ -25,7 +25,7 @@ export interface Change {
  */
 class DayState {
   day = $state('')
-  plan = $state<Plan>()
+  plan = $state.raw<Plan>()
   failure = $state<Failure>()
   isPlanning = $state(false)
   /** Pick-ups that are asked about; empty while the plan is that of the orders. */
