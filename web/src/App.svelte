@@ -44,7 +44,7 @@
 {/if}
 <div class="page mx-auto max-w-[1280px] px-7 pb-12">
   <header>
-    <nav class="flex flex-wrap items-baseline gap-x-6 gap-y-1 pt-4" aria-label="Places">
+    <nav class="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-4 lg:gap-x-6" aria-label="Places">
       <a href="#/orders" class="font-headline text-2xl font-semibold">Lumpet</a>
       {#each places as place (place.id)}
         <a

@@ -1,4 +1,5 @@
 using Lumpet.Core.Measures;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -22,7 +23,7 @@ internal sealed record DayLots(IReadOnlyList<Lot> Lots, IReadOnlyList<ReadyPies>
         foreach (var lot in ordered)
         {
             var open = lot.Count;
-            foreach (var one in there.Where(one => one.ProductId == lot.Product.Id && one.PanId == lot.Pan.Id && one.DoneMin <= lot.PickUpMin && lot.PickUpMin <= one.UntilMin))
+            foreach (var one in there.Where(one => one.ProductId == lot.Product.Id && one.PanId == lot.Pan.Id && one.DoneMin <= lot.PickUpMin && lot.PickUpMin <= one.UntilMin && CanGoOn(lot, one, snapshot.FirstMin)))
             {
                 var taken = Math.Min(open, left[one.Id]);
                 if (taken == 0) continue;
@@ -37,6 +38,10 @@ internal sealed record DayLots(IReadOnlyList<Lot> Lots, IReadOnlyList<ReadyPies>
 
         return new DayLots(lots, ready);
     }
+
+    /// <summary>Whether someone is there before what is done on pies has waited too long.</summary>
+    private static bool CanGoOn(Lot lot, StockedPies begun, int firstMin) =>
+        PartDone.Next(lot.Product.ProcessIn(lot.Pan), begun.Done).All(next => next.UntilMin >= firstMin);
 }
 
 /// <summary>Pies of an order that are ready and only have to be handed over.</summary>
