@@ -60,6 +60,20 @@ public sealed class BegunWorkTests
     }
 
     [Fact]
+    public void What_is_under_way_takes_its_hands_and_ovens_are_as_warm_as_they_are_then()
+    {
+        var published = Published(Day, Plan);
+        var work = Plan.Tasks.First(task => task.Kind == TaskKind.Hands && task.EndMin - task.StartMin > 2);
+        Assert.Contains(new TakenMinutes(work.StartMin, work.EndMin), Begun(published, work.StartMin + 1).Taken.Work);
+        Assert.DoesNotContain(new TakenMinutes(work.StartMin, work.EndMin), Begun(published, work.EndMin).Taken.Work);
+        var load = Plan.Loads[0];
+        var warm = Assert.Single(Begun(published, load.StartMin + 5).Taken.Warm, oven => oven.OvenId == load.OvenId);
+        Assert.Equal((double)load.Visits[0].Stages[0].TempC, (double)warm.SettingC!.Value, Day.ToleranceC);
+        Assert.Equal((double)load.Visits[0].Stages[0].TempC, (double)warm.Celsius, Day.ToleranceC);
+        Assert.Empty(Begun(published, 0).Taken.Warm);
+    }
+
+    [Fact]
     public void A_plan_knows_whether_it_is_the_one_that_was_published()
     {
         var published = Published(Day, Plan);

@@ -85,7 +85,7 @@ public sealed class DayStockTests
     [Fact]
     public void The_first_pick_up_has_it_and_what_keeps_for_less_goes_first()
     {
-        var plan = Sound(With(Snapshot(Order(Custard, 8, Late), Order(Pear, 4, Early)), Dough(Discs(4) / 2, "new"), Dough((Discs(4) / 2) + 400, "old", untilMin: 2500)));
+        var plan = Sound(With(Snapshot(Order(Custard, 8, Late), Order(Pear, 4, Early)), Dough(Discs(4) * 3, "new"), Dough((Discs(4) / 2) + 400, "old", untilMin: 2500)));
         var pears = plan.FromStock.Where(use => use.LotIds.Contains("pear/23/1170")).ToArray();
         Assert.Equal(Discs(4), pears.Sum(use => use.Taken.Grams), 6);
         Assert.True(pears.Where(use => use.StockId == "old").Sum(use => use.Taken.Grams) > Discs(4) / 2);
@@ -152,6 +152,14 @@ public sealed class DayStockTests
         Assert.Empty(plan.Loads);
         // 240 min of cooling at least.
         Assert.True(Assert.Single(plan.Tasks).StartMin >= 940, plan.Tasks[0].ToString());
+    }
+
+    [Fact]
+    public void Pies_that_were_begun_are_in_their_pans()
+    {
+        var day = With(Snapshot(Order(Pear, 8, Early, Pan23 with { Owned = 12 })), Pies(Pear, 8, "bake", doneMin: 700));
+        var hold = Assert.Single(Sound(day).PansInUse);
+        Assert.Equal((0, 8), (hold.FromMin, hold.Count));
     }
 
     [Fact]
