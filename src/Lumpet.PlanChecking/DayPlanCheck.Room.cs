@@ -18,12 +18,12 @@ internal sealed partial class DayPlanCheck
         DayTask[] waits = [.. counted.Where(task => task.Kind == TaskKind.Wait && task.LotId is not null)];
         Full(RoomPlace.Bench, room.BenchPlaces, work.Where(task => task.Station is Station.Bench or Station.Finish).Select(task => (1, task.StartMin, task.EndMin)));
         Full(RoomPlace.Burners, room.Burners, work.Where(task => task.Station == Station.Pot).Select(task => (1, task.StartMin, task.EndMin)));
-        Full(RoomPlace.Racks, room.RackTrays, [.. waits.Where(task => task.Station == Station.Rack).Select(Trays), .. Baked(), .. PiesThere(KeepPlace.Room)]);
+        Full(RoomPlace.Racks, room.RackTrays, [.. waits.Where(task => task.Station == Station.Rack).Select(Trays), .. Baked()], PiesThere(KeepPlace.Room));
         DayTask[] cold = [.. waits.Where(task => task.Station == Station.Cold)];
-        Full(RoomPlace.FridgeTrays, room.FridgeTrays, [.. cold.Where(task => task.Celsius >= FreezesC).Select(Trays), .. PiesThere(KeepPlace.Cold)]);
-        Full(RoomPlace.FreezerTrays, room.FreezerTrays, [.. cold.Where(task => task.Celsius < FreezesC).Select(Trays), .. PiesThere(KeepPlace.Frozen)]);
-        Full(RoomPlace.FridgeTubs, room.FridgeKilograms * 1000, [.. Doughs(), .. Tubs(isFrozen: false), .. There(KeepPlace.Cold)]);
-        Full(RoomPlace.FreezerTubs, room.FreezerKilograms * 1000, [.. Tubs(isFrozen: true), .. There(KeepPlace.Frozen)]);
+        Full(RoomPlace.FridgeTrays, room.FridgeTrays, [.. cold.Where(task => task.Celsius >= FreezesC).Select(Trays)], PiesThere(KeepPlace.Cold));
+        Full(RoomPlace.FreezerTrays, room.FreezerTrays, [.. cold.Where(task => task.Celsius < FreezesC).Select(Trays)], PiesThere(KeepPlace.Frozen));
+        Full(RoomPlace.FridgeTubs, room.FridgeKilograms * 1000, [.. Doughs(), .. Tubs(isFrozen: false)], There(KeepPlace.Cold));
+        Full(RoomPlace.FreezerTubs, room.FreezerKilograms * 1000, [.. Tubs(isFrozen: true)], There(KeepPlace.Frozen));
     }
 
     private (int, int, int) Trays(DayTask task)
@@ -56,11 +56,12 @@ internal sealed partial class DayPlanCheck
         from use in one.Batch.Uses
         select ((int)Math.Floor(use.Wanted.Grams), kept.StartMin, use.NeededMin);
 
-    private void Full(RoomPlace place, int? most, IEnumerable<(int Amount, int FromMin, int ToMin)> own)
+    private void Full(RoomPlace place, int? most, IEnumerable<(int Amount, int FromMin, int ToMin)> own, IEnumerable<(int Amount, int FromMin, int ToMin)>? there = null)
     {
         if (most is null) return;
+        // What is there already may be more than there is room for, which is no fault of a plan; nothing more goes in beside it.
         (int Amount, int FromMin, int ToMin)[] mine = [.. own.Where(use => use.FromMin < use.ToMin)];
-        (int Amount, int FromMin, int ToMin)[] all = [.. mine, .. snapshot.Taken.Room.Where(use => use.Place == place).Select(use => (use.Amount, use.FromMin, use.ToMin))];
+        (int Amount, int FromMin, int ToMin)[] all = [.. mine, .. (there ?? []).Where(use => use.FromMin < use.ToMin), .. snapshot.Taken.Room.Where(use => use.Place == place).Select(use => (use.Amount, use.FromMin, use.ToMin))];
         foreach (var minute in all.Select(use => use.FromMin).Distinct().Order())
         {
             var mineNow = mine.Any(use => use.FromMin <= minute && minute < use.ToMin);
