@@ -53,7 +53,7 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
     private void Takes(DayTask task, Step step, string lotId)
     {
         var minutes = task.EndMin - task.StartMin;
-        if (step.Hands is { } hands && minutes != hands.For(task.Pies)) Say("minutes", task.Id, $"It takes {hands.For(task.Pies)} min for {task.Pies} pies, and has {minutes}.");
+        if (step.Hands is { } hands && minutes != MinutesOf(hands, task)) Say("minutes", task.Id, $"It takes {MinutesOf(hands, task)} min for {task.Pies} pies, and has {minutes}.");
         if (step.Wait is not { } wait) return;
         if (minutes < wait.Least) Say("least", task.Id, $"It waits {minutes} min, and at least {wait.Least} are needed.");
         if (minutes > wait.Most && made.Contains(lotId)) Say("most", task.Id, $"It waits {minutes} min, and bears {wait.Most} at most.");

@@ -17,6 +17,7 @@ public static class DayPlanChecker
         var check = new DayPlanCheck(snapshot, plan);
         check.Orders();
         check.Steps();
+        check.InOneGo();
         check.Dough();
         check.MadeFirst();
         check.Bowl();

@@ -52,7 +52,7 @@ public static class ScheduleChecker
 
             foreach (var hold in problem.Holds.Where(hold => hold.Resource == resource))
             {
-                int? At(HoldEnd end) => schedule.Starts[end.Activity] is { } start ? (end.IsAtEnd ? start + problem.Activities[end.Activity].Minutes : start) : null;
+                int? At(HoldEnd end) => schedule.Starts[end.Activity] is { } start ? (end.IsAtEnd ? start + problem.Activities[end.Activity].Minutes : start) + end.LaterMin : null;
                 for (var minute = At(hold.From) ?? int.MaxValue; minute < At(hold.To); minute++) used[minute] = used.GetValueOrDefault(minute) + hold.Amount;
             }
 

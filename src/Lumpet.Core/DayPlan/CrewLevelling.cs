@@ -18,19 +18,29 @@ internal sealed record CrewLevelling(
     /// <summary>What is taken of what is there already, moved with what takes it.</summary>
     public IReadOnlyList<StockUse> FromStock { get; init; } = [];
 
+    /// <summary>Tasks that are done right after another by the same hands, with nothing laid out again, each with that other; by their ids.</summary>
+    public IReadOnlyDictionary<string, string> RightAfter { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>Lots of which some pies are known not to be made, by their ids.</summary>
+    public IReadOnlySet<string> NotMade { get; init; } = new HashSet<string>();
+
     /// <summary>Parcels and batches that are let go, by their names.</summary>
     public IReadOnlySet<string> LetGo { get; init; } = new HashSet<string>();
 
     // What finds no hands or room is let go, and the rest is levelled once more without it: after so many times only built, not searched.
     private const int TriesWithSearch = 5;
 
+    // While ovens are still being planned, equal work is joined in one way or not at all.
+    private const int TriesWhereLacking = 1;
+
     /// <summary>Levels a round; where nobody has said how many people are there, nor how much room, nothing moves.</summary>
     /// <param name="snapshot">What is asked.</param>
     /// <param name="calendar">Its shifts.</param>
     /// <param name="none">Everything timed without regard to hands.</param>
     /// <param name="effort">Changes tried.</param>
+    /// <param name="joins">Whether equal work may be done in one go where hands or room lack.</param>
     /// <param name="cancellation">Ends the search for something better.</param>
-    public static CrewLevelling Of(DaySnapshot snapshot, ShiftCalendar calendar, CrewLevelling none, int effort, CancellationToken cancellation)
+    public static CrewLevelling Of(DaySnapshot snapshot, ShiftCalendar calendar, CrewLevelling none, int effort, bool joins, CancellationToken cancellation)
     {
         if (!snapshot.Room.IsCounted && snapshot.Shifts.All(shift => shift.People is null)) return none;
         var letGo = new Dictionary<string, PlanText>();
@@ -39,9 +49,31 @@ internal sealed record CrewLevelling(
         {
             var work = new CrewWork(snapshot, calendar, none, letGo.Keys.ToHashSet());
             var found = Scheduler.Plan(work.Problem, tries < TriesWithSearch ? effort : 0, cancellation: cancellation);
+            IReadOnlyDictionary<string, string> rightAfter = none.RightAfter;
+            // What is done in one go takes fewer hands.
+            if (joins && tries == 0 && work.Lacking(found) > 0 && WorkRuns.Joined(work, found, effort, TriesWhereLacking, cancellation) is var joined && work.Lacking(joined.Found) == 0) (found, rightAfter) = joined;
             var without = work.WithoutPlace(found).ToArray();
-            if (without.Length == 0) return new MovedWork(work, found).Of(none, letGo) with { LetGo = letGo.Keys.ToHashSet() };
+            if (without.Length == 0) return new MovedWork(work, found, rightAfter).Of(none, letGo) with { LetGo = letGo.Keys.ToHashSet() };
             foreach (var (owner, why) in without) letGo.TryAdd(owner, why);
         }
     }
+
+    /// <summary>The same with equal work done in one go, wherever that holds up nothing.</summary>
+    /// <param name="snapshot">What is asked.</param>
+    /// <param name="calendar">Its shifts.</param>
+    /// <param name="effort">Changes tried.</param>
+    /// <param name="cancellation">Ends the search for something better.</param>
+    public CrewLevelling InOneGo(DaySnapshot snapshot, ShiftCalendar calendar, int effort, CancellationToken cancellation)
+    {
+        var work = new CrewWork(snapshot, calendar, this, LetGo, isToStay: true);
+        // Everything has its place where it is.
+        var here = new Schedule([.. work.Problem.Activities.Select(one => (int?)one.WishMin)], 0, 0);
+        var (found, rightAfter) = WorkRuns.Joined(work, here, effort, WorkRuns.ManyTries, cancellation);
+        if (ReferenceEquals(found, here)) return this;
+        var moved = new MovedWork(work, found, rightAfter).Of(this, new Dictionary<string, PlanText>());
+        return moved with { LetGo = LetGo, MovedMin = MovedMin, MovedInOneGo = moved.MovedMin };
+    }
+
+    /// <summary>By how many minutes tasks were moved once more so that equal work is done in one go, by their ids.</summary>
+    public IReadOnlyDictionary<string, int> MovedInOneGo { get; init; } = new Dictionary<string, int>();
 }

@@ -6,7 +6,7 @@ public static class CrewRota
     /// <summary>One line for each pair of hands that a plan needs at once, from 1; none where there is no work.</summary>
     /// <remarks>
     /// As many lines as tasks at once are enough: of those that are free when a task begins one takes it, if it can the one that
-    /// worked on the same thing last.
+    /// worked on the same thing last. What is done in one go stays with whoever began it.
     /// </remarks>
     public static IReadOnlyList<CrewLine> Of(PlannedDay day) => Of(day.AllTasks());
 
@@ -15,10 +15,10 @@ public static class CrewRota
     public static IReadOnlyList<CrewLine> Of(IEnumerable<DayTask> tasks)
     {
         var lines = new List<List<DayTask>>();
-        foreach (var task in tasks.Where(task => task.Kind == TaskKind.Hands && task.EndMin > task.StartMin).OrderBy(task => task.StartMin).ThenBy(task => task.Id, StringComparer.Ordinal))
+        foreach (var task in tasks.Where(task => task.Kind == TaskKind.Hands && task.EndMin > task.StartMin).OrderBy(task => task.StartMin).ThenBy(task => task.RightAfter is null).ThenBy(task => task.Id, StringComparer.Ordinal))
         {
             var free = lines.Where(line => line[^1].EndMin <= task.StartMin).ToArray();
-            var line = free.FirstOrDefault(one => one[^1].About == task.About) ?? free.FirstOrDefault();
+            var line = free.FirstOrDefault(one => one[^1].Id == task.RightAfter) ?? free.FirstOrDefault(one => one[^1].About == task.About) ?? free.FirstOrDefault();
             if (line is null) lines.Add(line = []);
             line.Add(task);
         }

@@ -24,6 +24,10 @@ internal sealed class CrewWork
     private readonly List<(string Owner, string Name, IReadOnlyList<string> Lots)> about = [];
     private readonly Dictionary<string, int> byTask = [];
     private readonly ILookup<string, string> parcelsOf;
+    private readonly List<LikeWork> alike = [];
+    private readonly CrewLevelling round;
+    private readonly bool isToStay;
+    private readonly HashSet<string> stuck;
     private readonly int originMin;
 
     /// <summary>The work of a round.</summary>
@@ -31,12 +35,15 @@ internal sealed class CrewWork
     /// <param name="calendar">Its shifts.</param>
     /// <param name="round">Everything timed without regard to hands.</param>
     /// <param name="letGo">What takes no hands and stays where it is: parcels and batches, by their names here.</param>
-    public CrewWork(DaySnapshot snapshot, ShiftCalendar calendar, CrewLevelling round, IReadOnlySet<string> letGo)
+    /// <param name="isToStay">Whether the round is levelled already and no box is to be later for what is changed about it.</param>
+    public CrewWork(DaySnapshot snapshot, ShiftCalendar calendar, CrewLevelling round, IReadOnlySet<string> letGo, bool isToStay = false)
     {
         var (parcels, mixed, made) = (round.Parcels, round.Mixed, round.Made);
-        (this.snapshot, this.calendar) = (snapshot, calendar);
+        (this.snapshot, this.calendar, this.round, this.isToStay) = (snapshot, calendar, round, isToStay);
         // What comes too late already stays where that is said of it.
         this.letGo = mixed.Where(one => one.Short > 0).Select(one => Owner(one.Batch)).Concat(made.Where(one => one.Short > 0).Select(one => one.Batch.Id)).Concat(letGo).ToHashSet();
+        // Nobody goes on from work that is never begun.
+        stuck = [.. round.NotMade, .. parcels.Where(parcel => parcel.Times.Misfits.Count > 0 || letGo.Contains(Owner(parcel))).Select(parcel => parcel.Work.Lot.Id), .. mixed.Where(one => one.Short > 0 || (one.Batch.Dough.IsMixed && one.Batch.Mass > snapshot.Mixer.LargestBatch)).SelectMany(one => one.Batch.LotIds), .. made.Where(one => one.Short > 0).SelectMany(one => one.Batch.LotIds)];
         resources = new CrewResources(snapshot, StockRoom.Standing(snapshot, DayLots.Of(snapshot), round.FromStock));
         parcelsOf = parcels.ToLookup(parcel => parcel.Work.Lot.Id, Owner);
         foreach (var parcel in parcels) Add(parcel);
@@ -63,6 +70,15 @@ internal sealed class CrewWork
 
     /// <summary>The problem.</summary>
     public ScheduleProblem Problem { get; }
+
+    /// <summary>Work on pies that may be done in one go with other of the same.</summary>
+    public IReadOnlyList<LikeWork> Alike => alike;
+
+    /// <summary>What is done right after what already, in the round; by tasks.</summary>
+    public IReadOnlyDictionary<string, string> RightAfter => round.RightAfter;
+
+    /// <summary>How much finds no place in a schedule, by its weight; what is let go looks for none.</summary>
+    public long Lacking(Schedule found) => Enumerable.Range(0, activities.Count).Where(at => found.Starts[at] is null && !letGo.Contains(about[at].Owner)).Sum(at => activities[at].Weight);
 
     /// <summary>Name of a parcel here.</summary>
     public static string Owner(Parcel parcel) => DayTasks.Id(parcel, string.Empty);
@@ -129,7 +145,7 @@ internal sealed class CrewWork
             var (start, length, isBake) = (times.Start[node], times.End[node] - times.Start[node], graph.Nodes[node].IsBake);
             // What breaks its limits already is told, and breaks them no more than that.
             var goesOn = parcel.Work.GoesOn.TryGetValue(graph.Nodes[node].Id, out var limits) ? (FromMin: Math.Min(start, limits.FromMin), UntilMin: Math.Max(start, limits.UntilMin)) : (FromMin: 0, UntilMin: ScheduleProblem.MostMinutes);
-            var latest = graph.IsLast(node) ? (times.End[node] <= lot.PickUpMin ? lot.PickUpMin - length : start + MostLaterMin) : ScheduleProblem.MostMinutes;
+            var latest = graph.IsLast(node) ? Latest(lot, start, times.End[node]) : ScheduleProblem.MostMinutes;
             index[node] = Add(Owner(parcel), graph.Nodes[node].Name, [], DayTasks.Id(parcel, graph.Nodes[node].Id), new Activity(string.Empty, length, start, isBake ? [] : Working(graph.Nodes[node].Station))
             {
                 EarliestMin = isBake ? start : goesOn.FromMin,
@@ -138,6 +154,7 @@ internal sealed class CrewWork
                 PerMinLater = parcel.Pies,
                 Weight = parcel.Pies,
             });
+            if (!isBake && !letGo.Contains(Owner(parcel)) && !stuck.Contains(lot.Id)) alike.Add(new LikeWork(index[node], DayTasks.Id(parcel, graph.Nodes[node].Id), (lot.Product.Id, graph.Nodes[node].Id), graph.Nodes[node].Hands!, parcel.Pies, !graph.HoldsDough(node)));
         }
 
         foreach (var edge in graph.Edges) Add(graph, times, edge, index[edge.From], index[edge.To]);
@@ -160,6 +177,13 @@ internal sealed class CrewWork
         // Pies that were begun are in their pans already.
         if (there is { } begunAt && !graph.Nodes.Any(node => node.UsesDough)) holds.Add(new Hold(pans, parcel.Pies, new HoldEnd(begunAt, false), new HoldEnd(index[emptied], true)));
         else if (laid != emptied) holds.Add(new Hold(pans, parcel.Pies, new HoldEnd(index[laid], false), new HoldEnd(index[emptied], true)));
+    }
+
+    /// <summary>The last minute at which the last work on pies begins: in time where they are, and what is late hardly later.</summary>
+    private int Latest(Lot lot, int start, int end)
+    {
+        if (isToStay) return Math.Max(start, lot.PickUpMin - snapshot.SpareMin - (end - start));
+        return end <= lot.PickUpMin ? lot.PickUpMin - (end - start) : start + MostLaterMin;
     }
 
     /// <summary>Something lies in a place from the end of one activity until another begins.</summary>

@@ -50,6 +50,7 @@ public static class DayPlanner
             if (anew.Fates.Sum(fate => fate.Missed) < round.Fates.Sum(fate => fate.Missed)) (snapshot, round) = (without, anew);
         }
 
+        if (!patience.IsOver) round = round.InOneGo(snapshot, calendar, LevellingPerEffort * effort, patience.Enough);
         var troubles = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
         return PlannedDays.From(round, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver, GoingOn = snapshot.GoingOn };
     }
@@ -162,8 +163,22 @@ public static class DayPlanner
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => DiscDemands.Of(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar, lots);
-        var level = CrewLevelling.Of(snapshot, calendar, new CrewLevelling(parcels, first.Mixed, first.Made, new Dictionary<string, int>()) { FromStock = first.FromStock }, LevellingPerEffort * effort, patience.AtOnce);
-        return new DayRound(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans)) { Taken = snapshot.Taken, Lots = all, FromStock = level.FromStock, Standing = StockRoom.Standing(snapshot, all, level.FromStock), Demands = first.Demands, MovedMin = level.MovedMin, LetGo = level.LetGo };
+        var apart = new CrewLevelling(parcels, first.Mixed, first.Made, new Dictionary<string, int>()) { FromStock = first.FromStock };
+        CrewLevelling Level(bool joins) => CrewLevelling.Of(snapshot, calendar, apart, LevellingPerEffort * effort, joins, patience.AtOnce);
+        DayRound Of(CrewLevelling level) => new(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans))
+        {
+            Taken = snapshot.Taken,
+            Lots = all,
+            FromStock = level.FromStock,
+            Standing = StockRoom.Standing(snapshot, all, level.FromStock),
+            Demands = first.Demands,
+            MovedMin = level.MovedMin,
+            RightAfter = level.RightAfter,
+            LetGo = level.LetGo,
+        };
+        var round = Of(Level(joins: true));
+        // Pies that find no pans are not made: nobody goes on from work on them.
+        return round.RightAfter.Count > 0 && round.PansShort.Count > 0 ? Of(Level(joins: false)) : round;
     }
 
     /// <summary>Of pies that no oven bakes, the steps themselves come later: those that take what is not there in time.</summary>

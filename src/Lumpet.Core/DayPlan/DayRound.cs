@@ -41,6 +41,37 @@ internal sealed record DayRound(
     /// <summary>By how many minutes a task was moved so that hands and room suffice, by its id; below 0 where it comes sooner. Tasks that were not moved are not there.</summary>
     public IReadOnlyDictionary<string, int> MovedMin { get; init; } = new Dictionary<string, int>();
 
+    /// <summary>By how many minutes a task was moved once more so that equal work is done in one go, by its id.</summary>
+    public IReadOnlyDictionary<string, int> MovedInOneGo { get; init; } = new Dictionary<string, int>();
+
+    /// <summary>Tasks that are done right after another by the same hands, with nothing laid out again, each with that other; by their ids.</summary>
+    public IReadOnlyDictionary<string, string> RightAfter { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>The same with equal work done in one go, wherever that holds up nothing.</summary>
+    /// <param name="snapshot">What is asked.</param>
+    /// <param name="calendar">Its shifts.</param>
+    /// <param name="effort">Changes tried.</param>
+    /// <param name="cancellation">Ends the search for something better.</param>
+    public DayRound InOneGo(DaySnapshot snapshot, ShiftCalendar calendar, int effort, CancellationToken cancellation)
+    {
+        var now = new CrewLevelling(Parcels, Mixed, Made, MovedMin) { FromStock = FromStock, RightAfter = RightAfter, LetGo = LetGo, NotMade = Fates.Where(fate => fate.Unfit > 0).Select(fate => fate.Lot.Id).ToHashSet() };
+        var joined = now.InOneGo(snapshot, calendar, effort, cancellation);
+        if (ReferenceEquals(now, joined)) return this;
+        var round = new DayRound(Aims, Problem, Plan, joined.Parcels, joined.Mixed, joined.Made, Mixer, PansOfDay.Short(joined.Parcels, Taken.Pans))
+        {
+            Taken = Taken,
+            Lots = Lots,
+            FromStock = joined.FromStock,
+            Standing = StockRoom.Standing(snapshot, Lots, joined.FromStock),
+            Demands = Demands,
+            LetGo = LetGo,
+            MovedMin = MovedMin,
+            MovedInOneGo = joined.MovedInOneGo,
+            RightAfter = joined.RightAfter,
+        };
+        return round.ServesAsWellAs(this) ? round : this;
+    }
+
     /// <summary>What becomes of every lot.</summary>
     public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Made, Mixer, PansShort);
 

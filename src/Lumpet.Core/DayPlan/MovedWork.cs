@@ -5,7 +5,10 @@ using Lumpet.Core.Scheduling;
 namespace Lumpet.Core.DayPlan;
 
 /// <summary>A levelled schedule, put back into the parcels and batches that it was made of.</summary>
-internal sealed class MovedWork(CrewWork work, Schedule found)
+/// <param name="work">What was levelled.</param>
+/// <param name="found">Where everything is.</param>
+/// <param name="rightAfter">What is done right after what: it takes no longer than it must then.</param>
+internal sealed class MovedWork(CrewWork work, Schedule found, IReadOnlyDictionary<string, string> rightAfter)
 {
     private readonly Dictionary<string, int> moved = [];
 
@@ -18,6 +21,7 @@ internal sealed class MovedWork(CrewWork work, Schedule found)
         return new CrewLevelling(parcels, [.. before.Mixed.Select(Moved).OrderBy(one => one.Batch.MixStartMin).ThenBy(one => one.Batch.Number)], [.. before.Made.Select(Moved)], moved)
         {
             FromStock = [.. before.FromStock.Select(use => use with { AtMin = Taken(use.TaskId, use.AtMin) })],
+            RightAfter = rightAfter,
         };
     }
 
@@ -49,7 +53,13 @@ internal sealed class MovedWork(CrewWork work, Schedule found)
     {
         var (graph, times) = (parcel.Work.Graph, parcel.Times);
         int[] start = [.. Enumerable.Range(0, graph.Nodes.Count).Select(node => graph.Nodes[node].IsBake ? times.Start[node] : Start(DayTasks.Id(parcel, graph.Nodes[node].Id), times.Start[node]))];
-        return parcel with { Times = times with { Start = start, End = [.. start.Select((at, node) => at + times.End[node] - times.Start[node])] } };
+        return parcel with { Times = times with { Start = start, End = [.. start.Select((at, node) => at + Minutes(parcel, node))] } };
+    }
+
+    private int Minutes(Parcel parcel, int node)
+    {
+        var (step, minutes) = (parcel.Work.Graph.Nodes[node], parcel.Times.End[node] - parcel.Times.Start[node]);
+        return rightAfter.ContainsKey(DayTasks.Id(parcel, step.Id)) ? Math.Min(minutes, step.Hands!.Onward(parcel.Pies)) : minutes;
     }
 
     private MixedBatch Moved(MixedBatch one)

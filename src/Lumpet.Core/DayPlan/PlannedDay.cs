@@ -57,6 +57,14 @@ public sealed record PlannedDay(
     /// <summary>Pies that are ready and only have to be handed over.</summary>
     public IReadOnlyList<ReadyPies> Ready { get; init; } = [];
 
+    /// <summary>All that is done in one go with a task, in order of time; the task alone where nothing is.</summary>
+    public IReadOnlyList<DayTask> InOneGoWith(DayTask task)
+    {
+        runs ??= WorkRun.In(AllTasks());
+        return runs.TryGetValue(task.Id, out var run) ? run : [task];
+    }
+
+    private IReadOnlyDictionary<string, IReadOnlyList<DayTask>>? runs;
     private IReadOnlyList<Wave>? waves;
     private readonly Dictionary<string, Lot> byId = Lots.ToDictionary(lot => lot.Id);
 
@@ -174,6 +182,9 @@ public sealed record DayTask(
 
     /// <summary>What a bake bakes; null of other tasks.</summary>
     public BakeOf? Bakes { get; init; }
+
+    /// <summary>Id of the task right after which the same hands do it, with nothing laid out again; null where it begins by itself.</summary>
+    public string? RightAfter { get; init; }
 }
 
 /// <summary>Who or what is at work in a task.</summary>

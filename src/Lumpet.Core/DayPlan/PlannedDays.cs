@@ -17,7 +17,7 @@ internal static class PlannedDays
         [
             .. batches.SelectMany(DayTasks.Of)
                 .Concat(round.Made.SelectMany(DayTasks.Of))
-                .Concat(round.Parcels.SelectMany(DayTasks.Of))
+                .Concat(round.Parcels.SelectMany(DayTasks.Of).Select(task => round.RightAfter.TryGetValue(task.Id, out var before) ? task with { RightAfter = before } : task))
                 .OrderBy(task => task.StartMin).ThenBy(task => task.EndMin).ThenBy(task => task.Id, StringComparer.Ordinal),
         ];
         LotWork[] works = [.. round.Aims.Select(aim => aim.Work)];

@@ -9,6 +9,7 @@ internal sealed class ResourceUse
     private readonly ScheduleProblem problem;
     private readonly Hold[][] holdsOf;
     private readonly HeldSide[][] sidesOf;
+    private readonly (HeldSide From, HeldSide To)[][] bothOf;
 
     /// <summary>Nothing is in use yet.</summary>
     public ResourceUse(ScheduleProblem problem, int horizonMin)
@@ -16,7 +17,8 @@ internal sealed class ResourceUse
         this.problem = problem;
         var holds = problem.Holds.SelectMany(hold => new[] { (hold.From.Activity, hold), (hold.To.Activity, hold) }).ToLookup(pair => pair.Activity, pair => pair.hold);
         holdsOf = [.. Enumerable.Range(0, problem.Activities.Count).Select(at => holds[at].ToArray())];
-        sidesOf = [.. Enumerable.Range(0, problem.Activities.Count).Select(at => holds[at].GroupBy(hold => (hold.Resource, IsFrom: hold.From.Activity == at)).Select(side => Side(at, side.Key.IsFrom, [.. side])).ToArray())];
+        sidesOf = [.. Enumerable.Range(0, problem.Activities.Count).Select(at => holds[at].GroupBy(hold => (hold.Resource, IsFrom: hold.From.Activity == at)).Select(side => Side(side.Key.IsFrom, [.. side])).ToArray())];
+        bothOf = [.. sidesOf.Select(sides => (from side in sides where side.IsFrom from other in sides where !other.IsFrom && other.Resource == side.Resource && side.Minutes < other.Minutes select (side, other)).ToArray())];
         free = [.. problem.Resources.Select(resource => Profile(resource, horizonMin))];
     }
 
@@ -55,12 +57,15 @@ internal sealed class ResourceUse
         for (var minute = from; minute < Math.Min(to, profile.Length); minute++) profile[minute] += amount;
     }
 
-    private int? MinuteOf(int?[] starts, HoldEnd end) => starts[end.Activity] + (end.IsAtEnd ? problem.Activities[end.Activity].Minutes : 0);
+    private int? MinuteOf(int?[] starts, HoldEnd end) => starts[end.Activity] + Within(end);
+
+    /// <summary>Minutes from an activity's start.</summary>
+    private int Within(HoldEnd end) => end.LaterMin + (end.IsAtEnd ? problem.Activities[end.Activity].Minutes : 0);
 
     /// <summary>All of one side are held from the same minute on or until the same, within the length of the activity: the narrower counts for all.</summary>
-    private HeldSide Side(int activity, bool isFrom, Hold[] held)
+    private HeldSide Side(bool isFrom, Hold[] held)
     {
-        int Length(Hold hold) => (isFrom ? hold.From : hold.To).IsAtEnd ? problem.Activities[activity].Minutes : 0;
+        int Length(Hold hold) => Within(isFrom ? hold.From : hold.To);
         return new HeldSide(held[0].Resource, isFrom, isFrom ? held.Min(Length) : held.Max(Length), [.. held.Select(hold => isFrom ? hold.To : hold.From)], [.. held.Select(hold => hold.Amount)]);
     }
 
@@ -131,12 +136,12 @@ internal sealed class ResourceUse
     private sealed record HeldSide(int Resource, bool IsFrom, int Minutes, HoldEnd[] Others, int[] Amounts);
 
     /// <summary>The first start from a minute on, and not after another, at which all is free; null where there is none.</summary>
-    public int? FirstFrom(int activity, int from, int to)
+    public int? FirstFrom(int?[] starts, int activity, int from, int to)
     {
         var start = Math.Max(0, from);
         while (start <= to)
         {
-            if (Blocked(activity, start, last: true) is not { } minute) return start;
+            if (Blocked(starts, activity, start, last: true) is not { } minute) return start;
             start = minute + 1;
         }
 
@@ -144,12 +149,12 @@ internal sealed class ResourceUse
     }
 
     /// <summary>The last start up to a minute, and not before another, at which all is free; null where there is none.</summary>
-    public int? LastUpTo(int activity, int to, int from)
+    public int? LastUpTo(int?[] starts, int activity, int to, int from)
     {
         var (start, length) = (to, problem.Activities[activity].Minutes);
         while (start >= Math.Max(0, from))
         {
-            if (Blocked(activity, start, last: false) is not { } minute) return start;
+            if (Blocked(starts, activity, start, last: false) is not { } minute) return start;
             start = minute - length;
         }
 
@@ -157,26 +162,50 @@ internal sealed class ResourceUse
     }
 
     /// <summary>The last or the first minute at which something is missing; null where nothing is.</summary>
-    private int? Blocked(int activity, int start, bool last)
+    private int? Blocked(int?[] starts, int activity, int start, bool last)
     {
         var one = problem.Activities[activity];
         int? found = null;
         foreach (var need in one.Needs)
         {
-            var profile = free[need.Resource];
-            if (start + one.Minutes > profile.Length) return last ? start + one.Minutes - 1 : Math.Min(found ?? int.MaxValue, profile.Length);
-            if (last)
-            {
-                for (var minute = start + one.Minutes - 1; minute >= start && minute > (found ?? -1); minute--)
-                    if (profile[minute] < need.Amount) found = minute;
-            }
-            else
-            {
-                for (var minute = start; minute < start + one.Minutes && minute < (found ?? int.MaxValue); minute++)
-                    if (profile[minute] < need.Amount) found = minute;
-            }
+            if (start + one.Minutes > free[need.Resource].Length) return last ? start + one.Minutes - 1 : Math.Min(found ?? int.MaxValue, free[need.Resource].Length);
+            found = Blocked(free[need.Resource], start, start + one.Minutes, need.Amount, last, found);
+        }
+
+        // What is held until late in an activity and what is held from early in it are there together in between.
+        foreach (var (from, to) in bothOf[activity])
+        {
+            if (Blocked(free[from.Resource], start + from.Minutes, start + to.Minutes, Held(starts, from) + Held(starts, to), last, null) is not { } minute) continue;
+            // As if it were wanted all the while from the start, or until the end.
+            found = last ? Math.Max(found ?? -1, minute - from.Minutes) : Math.Min(found ?? int.MaxValue, minute + one.Minutes - to.Minutes);
         }
 
         return found;
+    }
+
+    private static int? Blocked(int[] profile, int from, int to, int amount, bool last, int? found)
+    {
+        to = Math.Min(to, profile.Length);
+        if (last)
+        {
+            for (var minute = to - 1; minute >= from && minute > (found ?? -1); minute--)
+                if (profile[minute] < amount) found = minute;
+        }
+        else
+        {
+            for (var minute = from; minute < to && minute < (found ?? int.MaxValue); minute++)
+                if (profile[minute] < amount) found = minute;
+        }
+
+        return found;
+    }
+
+    /// <summary>How much of a side is held: what has its other end in place.</summary>
+    private static int Held(int?[] starts, HeldSide side)
+    {
+        var held = 0;
+        for (var at = 0; at < side.Others.Length; at++)
+            if (starts[side.Others[at].Activity] is not null) held += side.Amounts[at];
+        return held;
     }
 }

@@ -26,7 +26,7 @@ public sealed record ScheduleProblem(IReadOnlyList<Activity> Activities, IReadOn
         foreach (var lag in Lags)
             if (lag.From < 0 || lag.To < 0 || lag.From >= Activities.Count || lag.To >= Activities.Count || lag.From == lag.To || lag.MostMin < lag.LeastMin) throw new ArgumentException($"A lag from {lag.From} to {lag.To} cannot be.");
 
-        bool IsThere(HoldEnd end) => end.Activity >= 0 && end.Activity < Activities.Count;
+        bool IsThere(HoldEnd end) => end.Activity >= 0 && end.Activity < Activities.Count && Math.Abs((long)end.LaterMin) <= MostMinutes;
         foreach (var hold in Holds)
             if (hold.Resource < 0 || hold.Resource >= Resources.Count || hold.Amount < 0 || !IsThere(hold.From) || !IsThere(hold.To) || hold.From.Activity == hold.To.Activity) throw new ArgumentException($"A hold from {hold.From.Activity} to {hold.To.Activity} cannot be.");
     }
@@ -86,10 +86,14 @@ public sealed record Lag(int From, int To, int LeastMin, int? MostMin = null);
 /// <param name="To">Until when; of another activity.</param>
 public sealed record Hold(int Resource, int Amount, HoldEnd From, HoldEnd To);
 
-/// <summary>The start or the end of an activity.</summary>
+/// <summary>A minute of an activity: its start, its end, or so many minutes after either.</summary>
 /// <param name="Activity">Its index.</param>
 /// <param name="IsAtEnd">Whether its end is meant, and not its start.</param>
-public sealed record HoldEnd(int Activity, bool IsAtEnd);
+public sealed record HoldEnd(int Activity, bool IsAtEnd)
+{
+    /// <summary>So many minutes after that.</summary>
+    public int LaterMin { get; init; }
+}
 
 /// <summary>Something of which there is only so much at a time.</summary>
 /// <param name="Name">Its name, for messages.</param>

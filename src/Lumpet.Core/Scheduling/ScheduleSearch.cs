@@ -197,7 +197,7 @@ internal sealed class ScheduleSearch
             Packing.Back => to,
             _ => Math.Clamp(one.WishMin + (wanders && one.PerMinLater > 0 && dice.In100(25) ? Somewhere() : 0), from, to),
         };
-        var (later, sooner) = (use.FirstFrom(activity, wish, to), use.LastUpTo(activity, wish, from));
+        var (later, sooner) = (use.FirstFrom(starts, activity, wish, to), use.LastUpTo(starts, activity, wish, from));
         if (later is null || sooner is null) return later ?? sooner;
         return problem.CostOf(activity, later.Value) <= problem.CostOf(activity, sooner.Value) ? later : sooner;
     }

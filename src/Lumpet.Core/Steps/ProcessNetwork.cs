@@ -135,6 +135,9 @@ public sealed record Hands(int PerBatch, double PerPie)
 {
     /// <summary>Whole minutes for so many pies or kilograms, rounded up; at least 1.</summary>
     public int For(double pieces) => Math.Max(1, (int)Math.Ceiling(PerBatch + (PerPie * pieces) - 1e-9));
+
+    /// <summary>Whole minutes for so many right after others of the same, rounded up; at least 1. What a batch takes whatever the count is paid already.</summary>
+    public int Onward(double pieces) => Math.Max(1, (int)Math.Ceiling((PerPie * pieces) - 1e-9));
 }
 
 /// <summary>One step after another, with the least and the most minutes between end and start.</summary>

@@ -24,11 +24,11 @@ internal static class BenchEndpoints
         if (view is null) return refused!;
         var (book, plan) = (view.Book, view.Plan);
         var lots = plan.Lots.ToDictionary(lot => lot.Id);
-        BenchTaskAnswer[] tasks = [.. plan.Tasks.Where(task => task.Kind == TaskKind.Hands && task.LotId is not null && Stations.Contains(task.Station)).Select(task => Task(book, task, lots[task.LotId!]))];
+        BenchTaskAnswer[] tasks = [.. plan.Tasks.Where(task => task.Kind == TaskKind.Hands && task.LotId is not null && Stations.Contains(task.Station)).Select(task => Task(book, plan, task, lots[task.LotId!]))];
         return TypedResults.Ok(new BenchAnswer(Days.Name(book.Day), tasks.Sum(task => task.Minutes), tasks));
     }
 
-    private static BenchTaskAnswer Task(DayBook book, DayTask task, Lot lot) => new(
+    private static BenchTaskAnswer Task(DayBook book, PlannedDay plan, DayTask task, Lot lot) => new(
         task.Id,
         book.Clock.At(task.StartMin),
         book.Clock.At(task.EndMin),
@@ -39,11 +39,13 @@ internal static class BenchEndpoints
         task.Pies,
         Naming.Of(task.Station),
         task.Celsius ?? 20,
-        [.. TaskWeights.Of(lot, task)],
+        [.. TaskWeights.Of(lot, task), .. TaskWeights.InOneGo(plan, task)],
         task.ReadyWhen,
         task.Caution,
         task.Station == Station.Box ? ProcessWords.Keeping(lot.Product) : string.Empty,
-        book.Clock.At(lot.PickUpMin));
+        book.Clock.At(lot.PickUpMin),
+        OneGo.Words(book, plan, task),
+        task.RightAfter is not null);
 }
 
 /// <summary>The work of a day at the bench.</summary>
@@ -68,5 +70,7 @@ public sealed record BenchAnswer(string DayName, int Minutes, IReadOnlyList<Benc
 /// <param name="Caution">What can hurt.</param>
 /// <param name="Keeps">How the pie keeps, where it is boxed; empty elsewhere.</param>
 /// <param name="PickUp">The pick-up that it is for.</param>
+/// <param name="OneGo">What is done in one go with it, in words; empty where it is done by itself.</param>
+/// <param name="GoesOn">Whether it goes right on from the same work before.</param>
 public sealed record BenchTaskAnswer(
-    string Id, Moment Start, Moment End, int Minutes, string Name, string Product, string Pan, int Pies, string Station, int Celsius, IReadOnlyList<string> Weights, string ReadyWhen, string Caution, string Keeps, Moment PickUp);
+    string Id, Moment Start, Moment End, int Minutes, string Name, string Product, string Pan, int Pies, string Station, int Celsius, IReadOnlyList<string> Weights, string ReadyWhen, string Caution, string Keeps, Moment PickUp, string OneGo, bool GoesOn);

@@ -36,7 +36,7 @@ internal static class TaskWeights
         if (filling.Count > 1 && step.Id == filling[0].Id)
         {
             foreach (var part in scaled.Fillings.Where(part => part.Part.Id == product.MainFilling.Id))
-                yield return Words($"{LayerWords.Title(product, part.Part)}, for all: {string.Join(", ", part.Lines.Select(line => Words($"{ScaleReading.GramsOf(line.Total, line.Line.Ingredient.Facts.WeighedTo)} g {line.Line.Ingredient.Name.ToLowerInvariant()}")))}");
+                yield return Words($"{LayerWords.Title(product, part.Part)}, for all: {Listed(part.Lines.Select(line => (line.Line.Ingredient, line.Total)))}");
         }
 
         if (filling.Count > 0 && step.Id == filling[^1].Id)
@@ -44,7 +44,7 @@ internal static class TaskWeights
             foreach (var part in scaled.Parts.Where(part => part.Kind is PartKind.Filling or PartKind.Topping))
                 yield return Words($"{LayerWords.Title(product, part.Part)}: {LayerWords.PerPie(part)} g a pie{Pieces(scaled, part)}");
             foreach (var part in scaled.Parts.Where(part => part.Kind == PartKind.Finish))
-                yield return Words($"{LayerWords.Title(product, part.Part)}, for all: {string.Join(", ", part.Lines.Select(line => Words($"{ScaleReading.GramsOf(line.Total, line.Line.Ingredient.Facts.WeighedTo)} g {line.Line.Ingredient.Name.ToLowerInvariant()}")))}");
+                yield return Words($"{LayerWords.Title(product, part.Part)}, for all: {Listed(part.Lines.Select(line => (line.Line.Ingredient, line.Total)))}");
         }
 
         if (step.Station == Station.Box)
@@ -52,6 +52,22 @@ internal static class TaskWeights
                 .Concat(scaled.Parts.Where(part => part.Kind == PartKind.Beside).Select(part => Words($"{LayerWords.Title(product, part.Part)}: {LayerWords.PerPie(part)} g a pie beside"))))
                 yield return said;
     }
+
+    /// <summary>What a filling takes that is made in one go for several pans and pick-ups, told where it begins.</summary>
+    public static IEnumerable<string> InOneGo(PlannedDay plan, DayTask task)
+    {
+        var run = plan.InOneGoWith(task);
+        if (run.Count == 1 || run[0].Id != task.Id || run.Any(one => one.LotId is null)) yield break;
+        var product = plan.Lot(task.LotId!).Product;
+        if (FillingSteps.Of(product.Process) is not { Count: > 1 } filling || filling[0].Id != task.StepId) yield break;
+        var taken = run.SelectMany(one => Scaling.Scale(product, plan.Lot(one.LotId!).Pan, one.Pies).Fillings.Where(part => part.Part.Id == product.MainFilling.Id));
+        // In the order of the recipe; what stands in it twice is weighed twice.
+        var lines = taken.SelectMany(part => part.Lines.Select((line, at) => (At: at, line.Line.Ingredient, line.Total))).GroupBy(line => line.At).OrderBy(same => same.Key);
+        yield return Words($"{product.MainFilling.Name}, for all {run.Sum(one => one.Pies)} in one go: {Listed(lines.Select(same => (same.First().Ingredient, Mass.FromGrams(same.Sum(line => line.Total.Grams)))))}");
+    }
+
+    private static string Listed(IEnumerable<(Ingredient Ingredient, Mass Total)> lines) =>
+        string.Join(", ", lines.Select(line => Words($"{ScaleReading.GramsOf(line.Total, line.Ingredient.Facts.WeighedTo)} g {line.Ingredient.Name.ToLowerInvariant()}")));
 
     private static string Pieces(ScaledProduct scaled, ScaledPart part) =>
         LayerScale.Pieces(part.Layer!, scaled.Product, scaled.Pan) is > 0 and var pieces ? Words($", {pieces} pieces") : string.Empty;

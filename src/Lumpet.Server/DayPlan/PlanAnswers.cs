@@ -258,8 +258,10 @@ public sealed record StageAnswer(int Number, int TempC, Moment Start, Moment End
 /// <param name="Celsius">Temperature of the place.</param>
 /// <param name="ReadyWhen">The sensory test.</param>
 /// <param name="Caution">What can hurt.</param>
+/// <param name="OneGo">What is done in one go with it, in words; empty where it is done by itself.</param>
+/// <param name="RightAfter">The task right after which the same hands do it; null where it begins by itself.</param>
 public sealed record TaskAnswer(
-    string Id, string Name, string About, string Station, string Kind, Moment Start, Moment End, int Minutes, int Pies, int Celsius, string ReadyWhen, string Caution);
+    string Id, string Name, string About, string Station, string Kind, Moment Start, Moment End, int Minutes, int Pies, int Celsius, string ReadyWhen, string Caution, string OneGo, string? RightAfter);
 
 /// <summary>People the plan needs.</summary>
 /// <param name="AtOnce">The most at work in the same minute.</param>

@@ -104,5 +104,7 @@ internal static class PlanWriting
         task.Pies,
         task.Celsius ?? plan.Lot(task.LotId!).Product.Process.Steps.First(step => step.Id == task.StepId).Stages[0].TempC,
         task.ReadyWhen,
-        task.Caution);
+        task.Caution,
+        OneGo.Words(book, plan, task),
+        task.RightAfter);
 }

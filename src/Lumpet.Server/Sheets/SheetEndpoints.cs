@@ -67,9 +67,11 @@ internal static class SheetEndpoints
             task.Name,
             $"{(task.Pies > 0 ? $"{task.Pies} " : string.Empty)}{PlanWriting.About(book, plan, task)}",
             Naming.Of(task.Station),
-            [.. TaskWeights.Of(plan, task)],
+            [.. TaskWeights.Of(plan, task), .. TaskWeights.InOneGo(plan, task)],
             task.ReadyWhen,
-            task.Caution))]);
+            task.Caution,
+            OneGo.Words(book, plan, task),
+            task.RightAfter is not null))]);
 }
 
 /// <summary>A day's work on sheets.</summary>
@@ -99,5 +101,7 @@ public sealed record WorkSheetAnswer(string Id, string Title, string When, int W
 /// <param name="Weights">What it takes, one thing each, as the scale shows it.</param>
 /// <param name="ReadyWhen">The sensory test.</param>
 /// <param name="Caution">What can hurt.</param>
+/// <param name="OneGo">What is done in one go with it, in words; empty where it is done by itself.</param>
+/// <param name="GoesOn">Whether it goes right on from the same work before.</param>
 public sealed record WorkSheetTaskAnswer(
-    string Id, Moment Start, Moment End, int Minutes, string Name, string About, string Station, IReadOnlyList<string> Weights, string ReadyWhen, string Caution);
+    string Id, Moment Start, Moment End, int Minutes, string Name, string About, string Station, IReadOnlyList<string> Weights, string ReadyWhen, string Caution, string OneGo, bool GoesOn);

@@ -46,7 +46,11 @@ public sealed class TaskReasonTests
     [Fact]
     public void The_last_box_can_slip_until_its_pick_up()
     {
-        foreach (var box in Tasks.Values.Where(task => task.StepId == "box"))
+        // One that others are boxed right after cannot slip without them.
+        var goOn = Tasks.Values.Select(task => task.RightAfter).ToHashSet();
+        Assert.Contains(Tasks.Values, task => task.StepId == "box" && goOn.Contains(task.Id));
+        Assert.All(Tasks.Values.Where(task => goOn.Contains(task.Id)), task => Assert.Equal(0, Fair.Reasons[task.Id].SlipMin));
+        foreach (var box in Tasks.Values.Where(task => task.StepId == "box" && !goOn.Contains(task.Id)))
         {
             var pickUp = Fair.Lots.Single(lot => lot.Id == box.LotId).PickUpMin;
             Assert.Equal(Math.Min(pickUp, 1320) - box.EndMin, Fair.Reasons[box.Id].SlipMin);

@@ -41,6 +41,27 @@ public sealed class SheetTests : IDisposable
     }
 
     [Fact]
+    public async Task What_is_done_in_one_go_says_how_many_it_is_and_what_all_of_it_weighs()
+    {
+        foreach (var count in new[] { 6, 9 })
+            Assert.Equal(201, (await server.Send(HttpMethod.Post, "/api/orders", new { product = "damson", pan = "23", count, pickUp = $"2026-11-28T{(count == 6 ? "07:30" : "10:00")}", @for = "Kiosk" })).Status);
+        var tasks = Each(await server.Get("/api/sheets/2026-11-28"), "sheets").SelectMany(sheet => Each(sheet, "tasks")).ToArray();
+        var first = tasks.First(task => Text(task, "id").EndsWith("/prepare", StringComparison.Ordinal) && Text(task, "oneGo").Length > 0 && !task.GetProperty("goesOn").GetBoolean());
+        Assert.Matches("^15 in one go until [0-9]{2}:[0-9]{2}$", Text(first, "oneGo"));
+        Assert.All(tasks.Where(task => task.GetProperty("goesOn").GetBoolean()), task => Assert.Equal("right on from the ones before, nothing laid out again", Text(task, "oneGo")));
+        // Grams of the first ingredient: those of 15 pies are 15 times those of one.
+        var (all, own) = (Each(first, "weights")[^1].GetString()!, Each(first, "weights")[0].GetString()!);
+        Assert.Contains("for all 15 in one go: ", all, StringComparison.Ordinal);
+        static double Grams(string line) => double.Parse(line.Split(": ")[^1].Split(" g ")[0], System.Globalization.CultureInfo.InvariantCulture);
+        var pies = Text(first, "about").StartsWith("6 ", StringComparison.Ordinal) ? 6 : 9;
+        Assert.Equal(Grams(own) / pies * 15, Grams(all), tolerance: 6);
+        // The plan says the same at the task, and leads to the one before.
+        var plan = Each(await server.Get("/api/plan/2026-11-28"), "tasks").ToDictionary(task => Text(task, "id"));
+        Assert.Contains(plan.Values, task => task.GetProperty("rightAfter").ValueKind == JsonValueKind.String && Text(task, "rightAfter") == Text(first, "id"));
+        Assert.Equal(Text(first, "oneGo"), Text(plan[Text(first, "id")], "oneGo"));
+    }
+
+    [Fact]
     public async Task A_station_has_a_sheet_and_another_word_is_refused()
     {
         var stations = Each(await server.Get($"{Sheets}?by=station"), "sheets").Select(sheet => Text(sheet, "title")).ToArray();

@@ -1589,6 +1589,10 @@ export interface components {
             keeps: string;
             /** @description The pick-up that it is for. */
             pickUp: components["schemas"]["Moment"];
+            /** @description What is done in one go with it, in words; empty where it is done by itself. */
+            oneGo: string;
+            /** @description Whether it goes right on from the same work before. */
+            goesOn: boolean;
         };
         /** @description A stretch of time that is drawn in one piece. */
         BlockAnswer: {
@@ -5089,6 +5093,10 @@ export interface components {
             readyWhen: string;
             /** @description What can hurt. */
             caution: string;
+            /** @description What is done in one go with it, in words; empty where it is done by itself. */
+            oneGo: string;
+            /** @description The task right after which the same hands do it; null where it begins by itself. */
+            rightAfter: null | string;
         };
         /** @description A temperature. */
         TemperatureAnswer: {
@@ -5492,6 +5500,10 @@ export interface components {
             readyWhen: string;
             /** @description What can hurt. */
             caution: string;
+            /** @description What is done in one go with it, in words; empty where it is done by itself. */
+            oneGo: string;
+            /** @description Whether it goes right on from the same work before. */
+            goesOn: boolean;
         };
         /** @description A day's work on sheets. */
         WorkSheetsAnswer: {

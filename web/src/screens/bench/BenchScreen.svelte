@@ -57,6 +57,7 @@
               <b>{task.pies}</b>
               {task.product}, {task.pan}, for {task.pickUp.clock}</span
             >
+            {#if task.oneGo}<span class="small block">{task.oneGo}</span>{/if}
             <StepNotes readyWhen={task.readyWhen} caution={task.caution} />
             {#if task.keeps}<span class="small block">It is {task.keeps}.</span>{/if}
           </span>

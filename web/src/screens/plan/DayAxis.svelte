@@ -14,6 +14,17 @@
   const lines = $derived(
     (plan.hands?.lines ?? []).map((ids) => ids.map((id) => tasks.get(id)).filter((task) => task !== undefined)),
   )
+  // What one pair of hands does in one go is one tag.
+  const tags = $derived(
+    lines.map((line) =>
+      line.reduce<{ first: Schemas['TaskAnswer']; last: Schemas['TaskAnswer'] }[]>((tags, task) => {
+        const before = tags.at(-1)
+        if (before && task.rightAfter === before.last.id) before.last = task
+        else tags.push({ first: task, last: task })
+        return tags
+      }, []),
+    ),
+  )
   const axis = $derived(axisOf(plan))
   const heat = $derived(heatOf(plan))
   const rooms = $derived(
@@ -65,16 +76,18 @@
       <span class="hour" style="left:{axis.at(hour.min)}%"><i>{hour.clock}</i></span>
     {/each}
     {#each axis.breaks as gap (gap)}<span class="gap" style="left:{gap}%"></span>{/each}
-    {#each lines as line, at (at)}
+    {#each tags as line, at (at)}
       <div class="row crew">
-        {#each line as task (task.id)}
+        {#each line as { first, last } (first.id)}
           <button
             class="tag"
-            class:here={task.start.min <= minute && minute < task.end.min}
-            style={place(task.start.min, task.end.min)}
-            aria-label="Hands {at + 1}, {task.start.clock} to {task.end.clock}: {task.name}, {task.about}. Why then?"
-            onclick={() => onopen(task.id)}
-            >{axis.at(task.end.min) - axis.at(task.start.min) > leastToRead ? task.name : ''}</button
+            class:here={first.start.min <= minute && minute < last.end.min}
+            style={place(first.start.min, last.end.min)}
+            aria-label="Hands {at + 1}, {first.start.clock} to {last.end.clock}: {first.name}, {first.about}{first.oneGo
+              ? `, ${first.oneGo}`
+              : ''}. Why then?"
+            onclick={() => onopen(first.id)}
+            >{axis.at(last.end.min) - axis.at(first.start.min) > leastToRead ? first.name : ''}</button
           >
         {/each}
       </div>

@@ -75,6 +75,7 @@
               onclick={() => (opened.has(task.id) ? opened.delete(task.id) : opened.add(task.id))}>{task.name}</button
             >
             <span>{task.pies > 0 ? `${task.pies} ` : ''}{task.about}</span>
+            {#if task.oneGo}<span class="small">({task.oneGo})</span>{/if}
             <StepNotes readyWhen={task.readyWhen} caution={task.caution} />
           </span>
           <span class="small text-right whitespace-nowrap">{task.station}, {duration(task.minutes)}</span>

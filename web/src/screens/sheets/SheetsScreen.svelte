@@ -94,12 +94,13 @@
       </header>
       <ol>
         {#each sheet.tasks as task (task.id)}
-          <li class="together">
+          <li class="together" class:on={task.goesOn}>
             <span class="clock">{task.start.clock}</span>
             <span class="until">to {task.end.clock}</span>
             <span>
               <strong>{task.name}</strong>
               <span class="block">{task.about}</span>
+              {#if task.oneGo}<span class="small block">{task.oneGo}</span>{/if}
               <StepNotes readyWhen={task.readyWhen} caution={task.caution} />
             </span>
             <ul class="weights">
@@ -149,6 +150,15 @@
     align-items: baseline;
     border-bottom: 1px solid var(--color-line);
     padding: 0.45rem 0;
+  }
+
+  /* What goes right on from the work above is one piece of work with it. */
+  ol > li.on {
+    margin-top: -1px;
+    border-top: 1px dotted var(--color-base-100);
+    box-shadow: inset 3px 0 var(--color-line);
+    padding-left: 0.6rem;
+    margin-left: -0.6rem;
   }
 
   .clock {

@@ -1,0 +1,15 @@
+using Lumpet.Core.DayPlan;
+
+namespace Lumpet.Server.DayPlan;
+
+/// <summary>Says what is done in one go with a task.</summary>
+internal static class OneGo
+{
+    /// <summary>"16 in one go until 16:12" of the first, "right on from the one before" of the others; empty of what is done by itself.</summary>
+    public static string Words(DayBook book, PlannedDay plan, DayTask task)
+    {
+        var run = plan.InOneGoWith(task);
+        if (run.Count == 1) return string.Empty;
+        return run[0].Id == task.Id ? $"{run.Sum(one => one.Pies)} in one go until {book.Clock.At(run[^1].EndMin).Clock}" : "right on from the ones before, nothing laid out again";
+    }
+}

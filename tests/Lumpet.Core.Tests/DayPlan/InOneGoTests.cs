@@ -1,0 +1,122 @@
+using Lumpet.Core.DayPlan;
+using Lumpet.PlanChecking;
+using Xunit;
+using static Lumpet.Core.Tests.TestBakery;
+
+namespace Lumpet.Core.Tests.DayPlan;
+
+/// <summary>Equal work for several pans and pick-ups is done in one go, by one pair of hands, and laid out once.</summary>
+public sealed class InOneGoTests
+{
+    private static readonly DaySnapshot Asked = Crew(3, Snapshot(Order(Pear, 12, 1170), Order(Pear, 4, 1170, Pan26), Order(Custard, 8, 1170), Order(Custard, 6, 1170, Pan26)));
+
+    private static readonly PlannedDay Plan = DayPlanner.Plan(Asked);
+
+    private static readonly Dictionary<string, DayTask> Tasks = Plan.Tasks.ToDictionary(task => task.Id);
+
+    private static DayTask[] GoingOn => [.. Plan.Tasks.Where(task => task.RightAfter is not null)];
+
+    private static int Alone(DayTask task) => Plan.Lot(task.LotId!).ProcessLeft().Steps.First(step => step.Id == task.StepId).Hands!.For(task.Pies);
+
+    [Fact]
+    public void The_same_work_follows_on_and_takes_only_what_the_pies_take()
+    {
+        Assert.Contains(GoingOn, task => task.StepId == "prepare");
+        foreach (var task in GoingOn)
+        {
+            var before = Tasks[task.RightAfter!];
+            Assert.Equal((before.StepId, before.EndMin), (task.StepId, task.StartMin));
+            var hands = Plan.Lot(task.LotId!).ProcessLeft().Steps.First(step => step.Id == task.StepId).Hands!;
+            Assert.Equal(Math.Max(1, Math.Ceiling(Math.Round(hands.PerPie * task.Pies, 6))), task.EndMin - task.StartMin);
+        }
+
+        Assert.Empty(DayPlanChecker.Check(Asked, Plan));
+    }
+
+    [Fact]
+    public void It_takes_less_work_than_apart_and_no_box_is_later_for_it()
+    {
+        var apart = DayPlanner.Best(Asked, DayPlanner.DefaultEffort, 8);
+        var worked = apart.Parcels.Sum(parcel => Enumerable.Range(0, parcel.Work.Graph.Nodes.Count).Where(node => !parcel.Work.Graph.Nodes[node].IsBake).Sum(node => parcel.Times.End[node] - parcel.Times.Start[node]));
+        DayTask[] onPies = [.. Plan.Tasks.Where(task => task is { Kind: TaskKind.Hands, LotId: not null })];
+        Assert.Equal(worked, onPies.Sum(Alone));
+        var saved = onPies.Sum(task => Alone(task) - (task.EndMin - task.StartMin));
+        Assert.InRange(saved, GoingOn.Length, worked);
+        foreach (var parcel in apart.Parcels)
+            Assert.InRange(Plan.Tasks.Where(task => task.Id.StartsWith($"{parcel.Work.Lot.Id}/{parcel.Number}/", StringComparison.Ordinal)).Max(task => task.EndMin), 0, Math.Max(parcel.DoneMin, parcel.Work.Lot.PickUpMin - Asked.SpareMin));
+    }
+
+    [Fact]
+    public void One_pair_of_hands_does_it_all()
+    {
+        foreach (var line in CrewRota.Of(Plan))
+            foreach (var task in line.Tasks.Where(task => task.RightAfter is not null))
+                Assert.Equal(task.RightAfter, line.Tasks.Last(other => other.StartMin < task.StartMin).Id);
+    }
+
+    [Fact]
+    public void What_is_cooked_in_one_pot_is_poured_when_all_of_it_is_cooked()
+    {
+        var cooked = GoingOn.Where(task => task.StepId == "whisk").ToArray();
+        Assert.NotEmpty(cooked);
+        foreach (var last in cooked.Where(task => GoingOn.All(next => next.RightAfter != task.Id)))
+            for (var one = last; one.RightAfter is { } before; one = Tasks[before])
+                Assert.True(Tasks[before[..before.LastIndexOf('/')] + "/pour"].StartMin >= last.EndMin, $"{before} is poured before {last.Id} is ready.");
+    }
+
+    [Fact]
+    public void It_says_so_at_the_task_and_how_much_it_saves()
+    {
+        foreach (var task in GoingOn)
+        {
+            var (saved, says) = (Alone(task) - (task.EndMin - task.StartMin), Plan.Reasons[task.Id].Why.With(minute => $"{minute}"));
+            Assert.StartsWith($"in one go with the same for {Tasks[task.RightAfter!].About}: ", says, StringComparison.Ordinal);
+            Assert.EndsWith(saved > 0 ? $"which saves {saved} min" : "one pair of hands does both", says, StringComparison.Ordinal);
+        }
+    }
+
+    [Fact]
+    public void Nothing_goes_on_for_hours_and_nothing_is_fetched_from_far()
+    {
+        var day = Crew(4, Snapshot([.. Enumerable.Range(0, 6).Select(at => Order(Pear, 20, 1170 + (20 * at)))]));
+        var plan = DayPlanner.Plan(day);
+        var byId = plan.Tasks.ToDictionary(task => task.Id);
+        DayTask First(DayTask task) => task.RightAfter is { } before ? First(byId[before]) : task;
+        DayTask[] goOn = [.. plan.Tasks.Where(task => task.RightAfter is not null)];
+        Assert.NotEmpty(goOn);
+        Assert.All(goOn, task => Assert.InRange(task.EndMin - First(task).StartMin, 1, WorkRuns.LongestMin));
+        Assert.Empty(DayPlanChecker.Check(day, plan));
+    }
+
+    [Fact]
+    public void Where_hands_are_short_what_is_done_in_one_go_lets_more_be_made()
+    {
+        // Fruit takes 20 minutes to lay out, and one pair of hands is there: two lots are only made if it is laid out once.
+        var slow = Pear with { Process = Pear.Process with { Steps = [.. Pear.Process.Steps.Select(step => step.Id == "box" ? step with { Hands = step.Hands! with { PerBatch = 60 } } : step)] } };
+        var day = Crew(1, Snapshot(Order(slow, 4, 1170), Order(slow, 4, 1170, Pan26)));
+        var plan = DayPlanner.Plan(day);
+        Assert.Empty(DayPlanChecker.Check(day, plan));
+        Assert.Single(plan.Tasks, task => task.StepId == "box" && task.RightAfter is not null);
+    }
+
+    public static TheoryData<string> Faults => ["the next begins later", "it goes on from other work", "two go on from one", "the pot is poured too soon", "it is shorter and goes on from nothing"];
+
+    [Theory]
+    [MemberData(nameof(Faults))]
+    public void The_checker_finds(string fault)
+    {
+        PlannedDay With(DayTask one, Func<DayTask, DayTask> change) => Plan with { Tasks = [.. Plan.Tasks.Select(task => task == one ? change(task) : task)] };
+        static DayTask Moved(DayTask task, int by) => task with { StartMin = task.StartMin + by, EndMin = task.EndMin + by };
+        var (any, cooked) = (GoingOn.First(task => Alone(task) > task.EndMin - task.StartMin), GoingOn.First(task => task.StepId == "whisk"));
+        var pour = Tasks[cooked.RightAfter![..cooked.RightAfter!.LastIndexOf('/')] + "/pour"];
+        var plan = fault switch
+        {
+            "the next begins later" => With(any, task => Moved(task, 1)),
+            "it goes on from other work" => With(any, task => task with { RightAfter = Plan.Tasks.First(other => other.StepId != any.StepId && other.Kind == TaskKind.Hands).Id }),
+            "two go on from one" => With(Plan.Tasks.First(task => task.StepId == any.StepId && task.Id != any.Id && task.Id != any.RightAfter && task.RightAfter is null), task => task with { RightAfter = any.RightAfter }),
+            "the pot is poured too soon" => With(pour, task => Moved(task, cooked.EndMin - 1 - pour.StartMin)),
+            _ => With(any, task => task with { RightAfter = null }),
+        };
+        Assert.Contains(DayPlanChecker.Check(Asked, plan), found => found.Rule == (fault == "it is shorter and goes on from nothing" ? "minutes" : "oneGo"));
+    }
+}
