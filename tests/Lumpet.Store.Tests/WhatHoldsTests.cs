@@ -87,7 +87,7 @@ public sealed class WhatHoldsTests : IDisposable
     {
         using var connection = Database.Open();
         var (bakery, pans) = (BakeryStore.Find(connection)!, RecipeStore.Pans(connection));
-        foreach (var room in new[] { new KitchenRoom { BenchPlaces = 1, Burners = 2, RackTrays = 3, FridgeTrays = 4, FridgeKilograms = 5, FreezerTrays = 6, FreezerKilograms = 7 }, KitchenRoom.Uncounted, bakery.Room })
+        foreach (var room in new[] { new KitchenRoom { BenchPlaces = 1, Burners = 2, PotLitres = 30, RackTrays = 3, FridgeTrays = 4, FridgeKilograms = 5, FreezerTrays = 6, FreezerKilograms = 7 }, KitchenRoom.Uncounted, bakery.Room })
         {
             Assert.Equal(ChangeOutcome.Done, Database.Write(transaction => BakeryWriter.Save(transaction, bakery with { Room = room }, pans, BakeryWriter.Version(transaction.Connection))).Outcome);
             using var after = Database.Open();

@@ -49,8 +49,9 @@ public sealed record BakeryDraft(
 /// <param name="FridgeKg">Kilograms of dough and tubs that the fridge holds beside its trays.</param>
 /// <param name="FreezerTrays">Trays that the freezer holds.</param>
 /// <param name="FreezerKg">Kilograms of dough and tubs that the freezer holds beside its trays.</param>
+/// <param name="PotLitres">Litres of the largest pot.</param>
 public sealed record RoomDraft(
-    int? BenchPlaces = null, int? Burners = null, int? RackTrays = null, int? FridgeTrays = null, int? FridgeKg = null, int? FreezerTrays = null, int? FreezerKg = null);
+    int? BenchPlaces = null, int? Burners = null, int? RackTrays = null, int? FridgeTrays = null, int? FridgeKg = null, int? FreezerTrays = null, int? FreezerKg = null, int? PotLitres = null);
 
 /// <summary>A shift as described.</summary>
 /// <param name="Name">The name shown.</param>

@@ -12,6 +12,7 @@ public static class BakeryReader
     private const int MostDaysAhead = 3;
     private const int MostTrays = 5000;
     private const int MostKilograms = 20_000;
+    private const int MostPotLitres = 1000;
 
     /// <summary>Reads a draft.</summary>
     /// <returns>The bakery and its pans; both null where there are faults.</returns>
@@ -61,7 +62,7 @@ public static class BakeryReader
         Write(bakery.Room));
 
     private static RoomDraft Write(KitchenRoom room) =>
-        new(room.BenchPlaces, room.Burners, room.RackTrays, room.FridgeTrays, room.FridgeKilograms, room.FreezerTrays, room.FreezerKilograms);
+        new(room.BenchPlaces, room.Burners, room.RackTrays, room.FridgeTrays, room.FridgeKilograms, room.FreezerTrays, room.FreezerKilograms, room.PotLitres);
 
     /// <summary>A bakery to begin with: one oven, two shifts, one common pan. Its figures are common practice, no source.</summary>
     /// <param name="zone">Id of the time zone to suggest.</param>
@@ -109,6 +110,7 @@ public static class BakeryReader
             FridgeTrays = Counted("fridgeTrays", room.FridgeTrays, MostTrays, "trays"),
             FridgeKilograms = Counted("fridgeKg", room.FridgeKg, MostKilograms, "kg"),
             FreezerTrays = Counted("freezerTrays", room.FreezerTrays, MostTrays, "trays"),
+            PotLitres = Counted("potLitres", room.PotLitres, MostPotLitres, "l"),
             FreezerKilograms = Counted("freezerKg", room.FreezerKg, MostKilograms, "kg"),
         };
     }

@@ -12,6 +12,9 @@ public sealed record KitchenRoom
     /// <summary>How many pots can be on the fire at once.</summary>
     public int? Burners { get; init; }
 
+    /// <summary>Litres of the largest pot; it is filled to two thirds at most.</summary>
+    public int? PotLitres { get; init; }
+
     /// <summary>Trays that the cooling racks hold.</summary>
     public int? RackTrays { get; init; }
 

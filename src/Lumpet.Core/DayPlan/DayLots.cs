@@ -15,7 +15,7 @@ internal sealed record DayLots(IReadOnlyList<Lot> Lots, IReadOnlyList<ReadyPies>
     /// <param name="snapshot">What is asked.</param>
     public static DayLots Of(DaySnapshot snapshot)
     {
-        var ordered = Lot.From(snapshot.Orders);
+        var ordered = Lot.From(snapshot.Orders, snapshot.Room.PotLitres);
         if (snapshot.Stock.Pies.Count == 0) return new DayLots(ordered, []);
         var left = snapshot.Stock.Pies.ToDictionary(one => one.Id, one => one.Count);
         StockedPies[] there = [.. snapshot.Stock.Pies.OrderBy(one => !one.IsReady).ThenByDescending(one => one.Done.Count).ThenBy(one => one.UntilMin).ThenBy(one => one.Id, StringComparer.Ordinal)];

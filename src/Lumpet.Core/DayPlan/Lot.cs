@@ -1,3 +1,4 @@
+using Lumpet.Core.Measures;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Steps;
@@ -24,11 +25,31 @@ public sealed record Lot(
     /// <summary>What its pies are made of that are there already, brought as far as one of their steps; null where all of them are made anew.</summary>
     public StockedPies? Begun { get; init; }
 
+    /// <summary>How many pies' filling the largest pot holds; null where nobody has said how large it is.</summary>
+    public int? PiesInPot { get; init; }
+
     /// <summary>What is to be done: all steps of the product in this pan, or those that are left.</summary>
-    public ProcessNetwork ProcessLeft() => Begun is { } begun ? PartDone.Rest(Product.ProcessIn(Pan), begun.Done) : Product.ProcessIn(Pan);
+    public ProcessNetwork ProcessLeft()
+    {
+        var all = Begun is { } begun ? PartDone.Rest(Product.ProcessIn(Pan), begun.Done) : Product.ProcessIn(Pan);
+        return PiesInPot is not { } most ? all : all with { Steps = [.. all.Steps.Select(step => step is { Station: Station.Pot, UsesDough: false, Hands: { } hands } ? step with { Hands = hands with { AtOnce = most } } : step)] };
+    }
+
+    // A pot is filled to two thirds at most, so that it does not boil over (common practice, no source).
+    private const double FilledTo = 2 / 3.0;
+
+    /// <summary>How many pies' main filling a pot holds, of what is weighed for it and as it packs; at least one.</summary>
+    private static int InPot(Product product, Pan pan, int litres)
+    {
+        var perPie = Scaling.Scale(product, pan, 1).Fillings.Where(part => part.Part.Id == product.MainFilling.Id).SelectMany(part => part.Lines).Sum(line => line.PerPie.Grams);
+        var room = Mass.FromGrams(perPie) / product.MainFilling.PackedDensity;
+        return room.Millilitres > 0 ? (int)Math.Clamp(litres * FilledTo * 1000 / room.Millilitres, 1, int.MaxValue / 4) : int.MaxValue / 4;
+    }
 
     /// <summary>Adds orders up to lots, earliest pick-up first.</summary>
-    public static IReadOnlyList<Lot> From(IEnumerable<DayOrder> orders) =>
+    /// <param name="orders">The orders.</param>
+    /// <param name="potLitres">Litres of the largest pot; null where nobody has said.</param>
+    public static IReadOnlyList<Lot> From(IEnumerable<DayOrder> orders, int? potLitres = null) =>
         [.. orders
             .GroupBy(order => (Product: order.Product.Id, Pan: order.Pan.Id, order.PickUpMin, order.MayBeLateMin))
             .OrderBy(group => group.Key.PickUpMin)
@@ -48,6 +69,7 @@ public sealed record Lot(
                     [.. group.Select(order => order.For).Where(name => name.Length > 0).Distinct()])
                 {
                     MayBeLateMin = group.Key.MayBeLateMin,
+                    PiesInPot = potLitres is { } litres && first.Product.Process.Steps.Any(step => step is { Station: Station.Pot, UsesDough: false, Hands: not null }) ? InPot(first.Product, first.Pan, litres) : null,
                 };
             })];
 

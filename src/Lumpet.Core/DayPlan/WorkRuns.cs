@@ -25,9 +25,16 @@ internal sealed class WorkRuns
     private readonly CrewWork work;
     private readonly long mostLacking;
     private readonly CancellationToken cancellation;
+    private readonly Dictionary<int, double> potShare;
     private int triesLeft;
 
-    private WorkRuns(CrewWork work, long mostLacking, int mostTries, CancellationToken cancellation) => (this.work, this.mostLacking, triesLeft, this.cancellation) = (work, mostLacking, mostTries, cancellation);
+    private WorkRuns(CrewWork work, long mostLacking, int mostTries, CancellationToken cancellation)
+    {
+        (this.work, this.mostLacking, triesLeft, this.cancellation) = (work, mostLacking, mostTries, cancellation);
+        // What part of the one pot it fills in which all of a run would be.
+        potShare = work.Alike.ToDictionary(one => one.Activity, one => one.Hands.AtOnce is { } most ? one.Pies / (double)most : 0);
+    }
+
 
     /// <summary>Joins what can be joined.</summary>
     /// <param name="work">The work; what it has in runs already stays so.</param>
@@ -87,6 +94,7 @@ internal sealed class WorkRuns
     private bool Fits(IReadOnlyList<Pair> pairs)
     {
         var runs = Runs(pairs);
+        if (runs.Any(run => run.Parts.Sum(part => potShare[part.Activity]) > 1)) return false;
         if (runs.Any(run => run.Parts.Sum(part => work.Problem.Activities[part.Activity].Minutes - part.SavedMin) > LongestMin)) return false;
         var joined = new JoinedActivities(work.Problem, runs);
         if (joined.Contradicts || (mostLacking == 0 && !joined.IsPossible(HorizonMin))) return false;

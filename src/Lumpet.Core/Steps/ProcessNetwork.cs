@@ -133,8 +133,14 @@ public enum OvenPlace
 /// <param name="PerPie">For each pie or kilogram; at least 0.</param>
 public sealed record Hands(int PerBatch, double PerPie)
 {
+    /// <summary>The most pies or kilograms at once, what one pot holds; null where nothing limits it. More of them are so many batches.</summary>
+    public int? AtOnce { get; init; }
+
     /// <summary>Whole minutes for so many pies or kilograms, rounded up; at least 1.</summary>
-    public int For(double pieces) => Math.Max(1, (int)Math.Ceiling(PerBatch + (PerPie * pieces) - 1e-9));
+    public int For(double pieces) => Math.Max(1, (int)Math.Ceiling((PerBatch * Batches(pieces)) + (PerPie * pieces) - 1e-9));
+
+    /// <summary>In how many batches so many are done; 1 where nothing limits them.</summary>
+    public int Batches(double pieces) => AtOnce is { } most ? Math.Max(1, (int)Math.Ceiling((pieces / most) - 1e-9)) : 1;
 
     /// <summary>Whole minutes for so many right after others of the same, rounded up; at least 1. What a batch takes whatever the count is paid already.</summary>
     public int Onward(double pieces) => Math.Max(1, (int)Math.Ceiling((PerPie * pieces) - 1e-9));

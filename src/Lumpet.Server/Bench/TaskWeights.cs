@@ -60,10 +60,10 @@ internal static class TaskWeights
         if (run.Count == 1 || run[0].Id != task.Id || run.Any(one => one.LotId is null)) yield break;
         var product = plan.Lot(task.LotId!).Product;
         if (FillingSteps.Of(product.Process) is not { Count: > 1 } filling || filling[0].Id != task.StepId) yield break;
-        var taken = run.SelectMany(one => Scaling.Scale(product, plan.Lot(one.LotId!).Pan, one.Pies).Fillings.Where(part => part.Part.Id == product.MainFilling.Id));
+        ScaledPart[] taken = [.. run.SelectMany(one => Scaling.Scale(product, plan.Lot(one.LotId!).Pan, one.Pies).Fillings.Where(part => part.Part.Id == product.MainFilling.Id))];
         // In the order of the recipe; what stands in it twice is weighed twice.
         var lines = taken.SelectMany(part => part.Lines.Select((line, at) => (At: at, line.Line.Ingredient, line.Total))).GroupBy(line => line.At).OrderBy(same => same.Key);
-        yield return Words($"{product.MainFilling.Name}, for all {run.Sum(one => one.Pies)} in one go: {Listed(lines.Select(same => (same.First().Ingredient, Mass.FromGrams(same.Sum(line => line.Total.Grams)))))}");
+        yield return Words($"{LayerWords.Title(product, taken[0].Part)}, for all {run.Sum(one => one.Pies)} in one go: {Listed(lines.Select(same => (same.First().Ingredient, Mass.FromGrams(same.Sum(line => line.Total.Grams)))))}");
     }
 
     private static string Listed(IEnumerable<(Ingredient Ingredient, Mass Total)> lines) =>

@@ -9,7 +9,13 @@ internal static class OneGo
     public static string Words(DayBook book, PlannedDay plan, DayTask task)
     {
         var run = plan.InOneGoWith(task);
-        if (run.Count == 1) return string.Empty;
+        if (run.Count == 1) return Potfuls(plan, task);
         return run[0].Id == task.Id ? $"{run.Sum(one => one.Pies)} in one go until {book.Clock.At(run[^1].EndMin).Clock}" : "right on from the ones before, nothing laid out again";
+    }
+
+    private static string Potfuls(PlannedDay plan, DayTask task)
+    {
+        if (task is not { Kind: TaskKind.Hands, LotId: { } lot } || plan.Lot(lot).ProcessLeft().Steps.FirstOrDefault(step => step.Id == task.StepId)?.Hands is not { AtOnce: { } most } hands) return string.Empty;
+        return hands.Batches(task.Pies) is > 1 and var potfuls ? $"in {potfuls} potfuls: the largest pot holds it for {most}" : string.Empty;
     }
 }

@@ -19,7 +19,7 @@ public static class BakeryStore
         var row = connection.QuerySingleOrDefault<Row>(
             """
             SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin, spare_min AS spareMin, open_c_per_tray AS openCPerTray, days_ahead AS daysAhead,
-                   bench_places AS benchPlaces, burners, rack_trays AS rackTrays, fridge_trays AS fridgeTrays, fridge_kg AS fridgeKg, freezer_trays AS freezerTrays, freezer_kg AS freezerKg,
+                   bench_places AS benchPlaces, burners, rack_trays AS rackTrays, fridge_trays AS fridgeTrays, fridge_kg AS fridgeKg, freezer_trays AS freezerTrays, freezer_kg AS freezerKg, pot_l AS potL,
                    mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest, cups, handles_stated AS handlesStated
             FROM bakery
             """);
@@ -56,6 +56,7 @@ public static class BakeryStore
                 FridgeKilograms = (int?)row.FridgeKg,
                 FreezerTrays = (int?)row.FreezerTrays,
                 FreezerKilograms = (int?)row.FreezerKg,
+                PotLitres = (int?)row.PotL,
             },
             SpecialDates = [.. connection.Query<DateRow>("SELECT date, words FROM special_date ORDER BY date").Select(special => new SpecialDate(LocalDatePattern.Iso.Parse(special.Date).Value, special.Words, On(special.Date)))],
             Handles = row.HandlesStated == 1 ? [.. connection.Query<string>("SELECT allergen FROM bakery_handles ORDER BY allergen")] : null,
@@ -71,7 +72,7 @@ public static class BakeryStore
 
     private sealed record Row(
         string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, long OpenCPerTray, long DaysAhead,
-        long? BenchPlaces, long? Burners, long? RackTrays, long? FridgeTrays, long? FridgeKg, long? FreezerTrays, long? FreezerKg, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
+        long? BenchPlaces, long? Burners, long? RackTrays, long? FridgeTrays, long? FridgeKg, long? FreezerTrays, long? FreezerKg, long? PotL, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
 
     private sealed record ShiftRow(long Id, string? Date, long? Weekdays, string Name, long StartMinute, long LengthMin, long? People);
 

@@ -50,6 +50,7 @@ public static class BakeryWriter
             fridge_kg = bakery.Room.FridgeKilograms,
             freezer_trays = bakery.Room.FreezerTrays,
             freezer_kg = bakery.Room.FreezerKilograms,
+            pot_l = bakery.Room.PotLitres,
             mixer_name = bakery.Mixer.Name,
             mixer_smallest_g = bakery.Mixer.SmallestBatch.Grams,
             mixer_largest_g = bakery.Mixer.LargestBatch.Grams,

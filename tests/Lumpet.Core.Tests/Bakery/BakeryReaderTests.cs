@@ -50,10 +50,10 @@ public sealed class BakeryReaderTests
     [Fact]
     public void Room_comes_out_as_it_went_in_and_what_is_not_counted_limits_nothing()
     {
-        var draft = Good with { Room = new RoomDraft(1, 2, 3, 4, 5, 6, 7) };
+        var draft = Good with { Room = new RoomDraft(1, 2, 3, 4, 5, 6, 7, 30) };
         var (bakery, pans, faults) = BakeryReader.Read(draft);
         Assert.Empty(faults);
-        Assert.Equal(new KitchenRoom { BenchPlaces = 1, Burners = 2, RackTrays = 3, FridgeTrays = 4, FridgeKilograms = 5, FreezerTrays = 6, FreezerKilograms = 7 }, bakery!.Room);
+        Assert.Equal(new KitchenRoom { BenchPlaces = 1, Burners = 2, PotLitres = 30, RackTrays = 3, FridgeTrays = 4, FridgeKilograms = 5, FreezerTrays = 6, FreezerKilograms = 7 }, bakery!.Room);
         Assert.Equal(draft.Room, BakeryReader.Write(bakery, pans).Room);
         Assert.True(bakery.Room.IsCounted);
         Assert.False(BakeryReader.Read(Good with { Room = null }).Bakery!.Room.IsCounted);
@@ -96,6 +96,7 @@ public sealed class BakeryReaderTests
         { "a fridge of a warehouse", "room.fridgeTrays", Good with { Room = new RoomDraft(FridgeTrays: 5001) } },
         { "a fridge without weight", "room.fridgeKg", Good with { Room = new RoomDraft(FridgeKg: 0) } },
         { "a freezer of a warehouse", "room.freezerTrays", Good with { Room = new RoomDraft(FreezerTrays: int.MaxValue) } },
+        { "a pot of a brewery", "room.potLitres", Good with { Room = new RoomDraft(PotLitres: 1001) } },
         { "a freezer of too much", "room.freezerKg", Good with { Room = new RoomDraft(FreezerKg: 20_001) } },
         { "no date", "specialDates[0].date", Good with { SpecialDates = [new SpecialDateDraft("24 December", null, [])] } },
         { "a date long ago", "specialDates[0].date", Good with { SpecialDates = [new SpecialDateDraft("1066-10-14", null, [])] } },

@@ -99,6 +99,35 @@ public sealed class InOneGoTests
         Assert.Single(plan.Tasks, task => task.StepId == "box" && task.RightAfter is not null);
     }
 
+    [Fact]
+    public void A_pot_is_filled_to_two_thirds_and_what_is_more_takes_another()
+    {
+        // 979 g of custard a pie at 1.05 g/ml is 0.932 l; two thirds of 10 l hold 7 of those. 8 are two potfuls: twice 20 minutes, and one a pie.
+        var day = Crew(4, Snapshot(Order(Custard, 8, 1170)) with { Room = new Lumpet.Core.Bakery.KitchenRoom { PotLitres = 10 } });
+        var plan = DayPlanner.Plan(day);
+        var lot = Assert.Single(plan.Lots);
+        Assert.Equal(7, lot.PiesInPot);
+        var cooked = plan.Tasks.Where(task => task.StepId == "whisk").ToArray();
+        Assert.Equal(8, cooked.Sum(task => task.Pies));
+        Assert.All(cooked, task => Assert.Equal((task.Pies > 7 ? 40 : 20) + task.Pies, task.EndMin - task.StartMin));
+        Assert.Empty(DayPlanChecker.Check(day, plan));
+    }
+
+    [Fact]
+    public void What_is_cooked_in_one_go_fits_into_one_pot()
+    {
+        foreach (var (litres, together) in new[] { (30, true), (4, false) })
+        {
+            var day = Asked with { Room = new Lumpet.Core.Bakery.KitchenRoom { PotLitres = litres } };
+            var plan = DayPlanner.Plan(day);
+            var byId = plan.Tasks.ToDictionary(task => task.Id);
+            Assert.Empty(DayPlanChecker.Check(day, plan));
+            Assert.Equal(together, plan.Tasks.Any(task => task.StepId == "whisk" && task.RightAfter is not null));
+            foreach (var run in plan.Tasks.Where(task => task.StepId == "whisk").Select(plan.InOneGoWith))
+                Assert.True(run.Count == 1 || run.Sum(task => task.Pies / (double)plan.Lot(task.LotId!).PiesInPot!) <= 1);
+        }
+    }
+
     public static TheoryData<string> Faults => ["the next begins later", "it goes on from other work", "two go on from one", "the pot is poured too soon", "it is shorter and goes on from nothing"];
 
     [Theory]

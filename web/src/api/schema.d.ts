@@ -4424,6 +4424,11 @@ export interface components {
              * @description Kilograms of dough and tubs that the freezer holds beside its trays.
              */
             freezerKg?: null | number;
+            /**
+             * Format: int32
+             * @description Litres of the largest pot.
+             */
+            potLitres?: null | number;
         };
         /** @description So much is in use from a moment on. */
         RoomLevelAnswer: {

@@ -17,6 +17,7 @@
   </p>
   <NumberField label="Places at the bench" field="room.benchPlaces" {failure} bind:value={room.benchPlaces} size={5} />
   <NumberField label="Burners" field="room.burners" {failure} bind:value={room.burners} size={5} />
+  <NumberField label="Largest pot, litres" field="room.potLitres" {failure} bind:value={room.potLitres} size={5} />
   <NumberField label="Racks, trays" field="room.rackTrays" {failure} bind:value={room.rackTrays} size={6} />
   <NumberField label="Fridge, trays" field="room.fridgeTrays" {failure} bind:value={room.fridgeTrays} size={6} />
   <NumberField
