@@ -1,4 +1,5 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Scheduling;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Bench;
 using Lumpet.Server.Changes;
@@ -15,6 +16,7 @@ using Lumpet.Server.Recipes;
 using Lumpet.Server.Sheets;
 using Lumpet.Server.Stock;
 using Lumpet.Server.Words;
+using Lumpet.Solving;
 using Lumpet.Store.DemoData;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
@@ -43,7 +45,9 @@ internal static class LumpetApplication
         builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestFile);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<BakeryClock>()));
-        builder.Services.AddSingleton<Planning>(DayPlanner.Plan);
+        builder.Services.AddSingleton<IScheduleSolver, ConstraintScheduler>();
+        builder.Services.AddSingleton<Planning>(services => (snapshot, effort, patience, progress) =>
+            DayPlanner.Plan(snapshot, effort, patience, progress, services.GetRequiredService<IScheduleSolver>()));
         builder.Services.AddSingleton<PlanShelf>();
         builder.Services.AddSingleton<RecipeShelf>();
         builder.Services.AddSingleton<ChangeFeed>();

@@ -30,6 +30,10 @@ internal sealed record CrewLevelling(
     // What finds no hands or room is let go, and the rest is levelled once more without it: after so many times only built, not searched.
     private const int TriesWithSearch = 5;
 
+    // Of a usual day a solver proves the search's own answer within so much, or betters it; ten times as much by the clock.
+    private const double SolverWork = 0.02;
+    private const int TriesWithSolver = 1;
+
     // While ovens are still being planned, equal work is joined in one way or not at all.
     private const int TriesWhereLacking = 1;
 
@@ -39,8 +43,9 @@ internal sealed record CrewLevelling(
     /// <param name="none">Everything timed without regard to hands.</param>
     /// <param name="effort">Changes tried.</param>
     /// <param name="joins">Whether equal work may be done in one go where hands or room lack.</param>
+    /// <param name="solver">Betters what was found; null where nothing does.</param>
     /// <param name="cancellation">Ends the search for something better.</param>
-    public static CrewLevelling Of(DaySnapshot snapshot, ShiftCalendar calendar, CrewLevelling none, int effort, bool joins, CancellationToken cancellation)
+    public static CrewLevelling Of(DaySnapshot snapshot, ShiftCalendar calendar, CrewLevelling none, int effort, bool joins, IScheduleSolver? solver, CancellationToken cancellation)
     {
         if (!snapshot.Room.IsCounted && snapshot.Shifts.All(shift => shift.People is null)) return none;
         var letGo = new Dictionary<string, PlanText>();
@@ -49,11 +54,12 @@ internal sealed record CrewLevelling(
         {
             var work = new CrewWork(snapshot, calendar, none, letGo.Keys.ToHashSet());
             var found = Scheduler.Plan(work.Problem, tries < TriesWithSearch ? effort : 0, cancellation: cancellation);
+            if (solver is not null && tries < TriesWithSolver) found = solver.Better(work.Problem, found, SolverWork, cancellation: cancellation).Schedule;
             IReadOnlyDictionary<string, string> rightAfter = none.RightAfter;
             // What is done in one go takes fewer hands.
             if (joins && tries == 0 && work.Lacking(found) > 0 && WorkRuns.Joined(work, found, effort, TriesWhereLacking, cancellation) is var joined && work.Lacking(joined.Found) == 0) (found, rightAfter) = joined;
             var without = work.WithoutPlace(found).ToArray();
-            if (without.Length == 0) return new MovedWork(work, found, rightAfter).Of(none, letGo) with { LetGo = letGo.Keys.ToHashSet() };
+            if (without.Length == 0) return new MovedWork(work, found, rightAfter).Of(none, letGo) with { LetGo = letGo.Keys.ToHashSet(), Cost = found.Cost };
             foreach (var (owner, why) in without) letGo.TryAdd(owner, why);
         }
     }
@@ -73,6 +79,9 @@ internal sealed record CrewLevelling(
         var moved = new MovedWork(work, found, rightAfter).Of(this, new Dictionary<string, PlanText>());
         return moved with { LetGo = LetGo, MovedMin = MovedMin, MovedInOneGo = moved.MovedMin };
     }
+
+    /// <summary>What its work costs by being earlier or later than wished, in pie-minutes.</summary>
+    public long Cost { get; init; }
 
     /// <summary>By how many minutes tasks were moved once more so that equal work is done in one go, by their ids.</summary>
     public IReadOnlyDictionary<string, int> MovedInOneGo { get; init; } = new Dictionary<string, int>();

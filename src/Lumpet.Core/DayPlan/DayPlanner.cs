@@ -1,4 +1,5 @@
 using Lumpet.Core.Baking.Planning;
+using Lumpet.Core.Scheduling;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -35,8 +36,9 @@ public static class DayPlanner
     /// <param name="effort">Oven plans built for the final round.</param>
     /// <param name="patience">How long someone waits; by default as long as it takes.</param>
     /// <param name="progress">Told about what part of the work is done, 0 to 1: how many rounds it takes is not known before.</param>
+    /// <param name="solver">Betters how the hands' work is levelled; null where nothing does.</param>
     /// <exception cref="PlanStumblesException">Something that is ordered cannot be planned; it is named.</exception>
-    public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort, Patience patience = default, IProgress<double>? progress = null)
+    public static PlannedDay Plan(DaySnapshot snapshot, int effort = DefaultEffort, Patience patience = default, IProgress<double>? progress = null, IScheduleSolver? solver = null)
     {
         var calendar = new ShiftCalendar(snapshot.Shifts, snapshot.Midnights);
         var question = new OvenQuestion(snapshot);
@@ -50,9 +52,10 @@ public static class DayPlanner
             if (anew.Fates.Sum(fate => fate.Missed) < round.Fates.Sum(fate => fate.Missed)) (snapshot, round) = (without, anew);
         }
 
+        if (!patience.IsOver && solver is not null) round = round.Solved(snapshot, calendar, LevellingPerEffort * effort, solver, patience.Enough);
         if (!patience.IsOver) round = round.InOneGo(snapshot, calendar, LevellingPerEffort * effort, patience.Enough);
         var troubles = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
-        return PlannedDays.From(round, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver, GoingOn = snapshot.GoingOn };
+        return PlannedDays.From(round with { Apart = null }, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver, GoingOn = snapshot.GoingOn };
     }
 
     /// <summary>A part of the work, told as part of the whole.</summary>
@@ -164,7 +167,7 @@ public static class DayPlanner
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => DiscDemands.Of(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar, lots);
         var apart = new CrewLevelling(parcels, first.Mixed, first.Made, new Dictionary<string, int>()) { FromStock = first.FromStock };
-        CrewLevelling Level(bool joins) => CrewLevelling.Of(snapshot, calendar, apart, LevellingPerEffort * effort, joins, patience.AtOnce);
+        CrewLevelling Level(bool joins) => CrewLevelling.Of(snapshot, calendar, apart, LevellingPerEffort * effort, joins, solver: null, patience.AtOnce);
         DayRound Of(CrewLevelling level) => new(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans))
         {
             Taken = snapshot.Taken,
@@ -175,6 +178,8 @@ public static class DayPlanner
             MovedMin = level.MovedMin,
             RightAfter = level.RightAfter,
             LetGo = level.LetGo,
+            Apart = apart,
+            Cost = level.Cost,
         };
         var round = Of(Level(joins: true));
         // Pies that find no pans are not made: nobody goes on from work on them.

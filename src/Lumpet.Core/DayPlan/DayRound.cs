@@ -2,6 +2,7 @@ using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
 using Lumpet.Core.Batches;
 using Lumpet.Core.Dough;
+using Lumpet.Core.Scheduling;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -47,6 +48,43 @@ internal sealed record DayRound(
     /// <summary>Tasks that are done right after another by the same hands, with nothing laid out again, each with that other; by their ids.</summary>
     public IReadOnlyDictionary<string, string> RightAfter { get; init; } = new Dictionary<string, string>();
 
+    /// <summary>Everything timed without regard to hands, of which this was levelled.</summary>
+    public CrewLevelling? Apart { get; init; }
+
+    /// <summary>What its work costs by being earlier or later than wished, in pie-minutes.</summary>
+    public long Cost { get; init; }
+
+    /// <summary>The same, levelled by a solver, where that serves the day better or costs less.</summary>
+    /// <param name="snapshot">What is asked.</param>
+    /// <param name="calendar">Its shifts.</param>
+    /// <param name="effort">Changes tried before it.</param>
+    /// <param name="solver">The solver.</param>
+    /// <param name="cancellation">Ends the search for something better.</param>
+    public DayRound Solved(DaySnapshot snapshot, ShiftCalendar calendar, int effort, IScheduleSolver solver, CancellationToken cancellation)
+    {
+        // Nothing is to be gained where all is where it is wished.
+        if (Apart is null || (LetGo.Count == 0 && Cost == 0)) return this;
+        var level = CrewLevelling.Of(snapshot, calendar, Apart, effort, joins: false, solver, cancellation);
+        var solved = With(snapshot, level) with { Cost = level.Cost };
+        return solved.IsBetterThan(this) || (solved.ServesAsWellAs(this) && RightAfter.Count == 0 && solved.Cost < Cost) ? solved : this;
+    }
+
+    /// <summary>The same ovens, with the work around them levelled otherwise.</summary>
+    private DayRound With(DaySnapshot snapshot, CrewLevelling level) => new(Aims, Problem, Plan, level.Parcels, level.Mixed, level.Made, Mixer, PansOfDay.Short(level.Parcels, Taken.Pans))
+    {
+        Taken = Taken,
+        Lots = Lots,
+        FromStock = level.FromStock,
+        Standing = StockRoom.Standing(snapshot, Lots, level.FromStock),
+        Demands = Demands,
+        LetGo = level.LetGo,
+        MovedMin = level.MovedMin,
+        MovedInOneGo = level.MovedInOneGo,
+        RightAfter = level.RightAfter,
+        Apart = Apart,
+        Cost = Cost,
+    };
+
     /// <summary>The same with equal work done in one go, wherever that holds up nothing.</summary>
     /// <param name="snapshot">What is asked.</param>
     /// <param name="calendar">Its shifts.</param>
@@ -57,18 +95,7 @@ internal sealed record DayRound(
         var now = new CrewLevelling(Parcels, Mixed, Made, MovedMin) { FromStock = FromStock, RightAfter = RightAfter, LetGo = LetGo, NotMade = Fates.Where(fate => fate.Unfit > 0).Select(fate => fate.Lot.Id).ToHashSet() };
         var joined = now.InOneGo(snapshot, calendar, effort, cancellation);
         if (ReferenceEquals(now, joined)) return this;
-        var round = new DayRound(Aims, Problem, Plan, joined.Parcels, joined.Mixed, joined.Made, Mixer, PansOfDay.Short(joined.Parcels, Taken.Pans))
-        {
-            Taken = Taken,
-            Lots = Lots,
-            FromStock = joined.FromStock,
-            Standing = StockRoom.Standing(snapshot, Lots, joined.FromStock),
-            Demands = Demands,
-            LetGo = LetGo,
-            MovedMin = MovedMin,
-            MovedInOneGo = joined.MovedInOneGo,
-            RightAfter = joined.RightAfter,
-        };
+        var round = With(snapshot, joined);
         return round.ServesAsWellAs(this) ? round : this;
     }
 

@@ -8,7 +8,7 @@ namespace Lumpet.Core.Tests.Scheduling;
 /// <summary>Schedules keep every rule, and are near the best where that is known.</summary>
 public sealed class SchedulerTests
 {
-    private static readonly Gen<ScheduleProblem> Small =
+    internal static readonly Gen<ScheduleProblem> Small =
         Gen.Select(Gen.Select(Gen.Int[0, 3], Gen.Int[0, 9], Gen.Int[0, 2], Gen.Int[0, 3]).Array[2, 4], Gen.Select(Gen.Int[0, 3], Gen.Int[0, 3], Gen.Int[0, 3], Gen.Int[0, 4]).Array[0, 3], Gen.Int[1, 2], Gen.Int[0, 4])
             .Select((activities, lags, amount, opens) => new ScheduleProblem(
                 [.. activities.Select((one, at) => new Activity($"{at}", one.Item1, one.Item2, [new Need(0, Math.Min(amount, one.Item3))]) { EarliestMin = one.Item4, LatestMin = 11, PerMinEarlier = 1 + one.Item3, PerMinLater = 1 + one.Item4, Weight = 1 + one.Item1 })],
@@ -23,7 +23,7 @@ public sealed class SchedulerTests
     }
 
     /// <summary>The best of all starts, by trying every one.</summary>
-    private static (long LeftOut, long Cost) Best(ScheduleProblem problem)
+    internal static (long LeftOut, long Cost) Best(ScheduleProblem problem)
     {
         var best = (LeftOut: long.MaxValue, Cost: long.MaxValue);
         var starts = new int?[problem.Activities.Count];
@@ -72,7 +72,7 @@ public sealed class SchedulerTests
     }
 
     /// <summary>The same with room that is in use from one activity until another.</summary>
-    private static readonly Gen<ScheduleProblem> WithRoom = Gen.Select(Small, Gen.Select(Gen.Int[0, 3], Gen.Int[0, 3], Gen.Bool, Gen.Bool, Gen.Int[1, 2]).Array[3, 6], Gen.Int[1, 2], Gen.Int[3, 12])
+    internal static readonly Gen<ScheduleProblem> WithRoom = Gen.Select(Small, Gen.Select(Gen.Int[0, 3], Gen.Int[0, 3], Gen.Bool, Gen.Bool, Gen.Int[1, 2]).Array[3, 6], Gen.Int[1, 2], Gen.Int[3, 12])
         .Select((problem, holds, room, shuts) => problem with
         {
             Resources = [.. problem.Resources.Select(resource => resource with { Steps = [.. resource.Steps.Select(step => step with { Amount = step.Amount + 1 })] }), new Resource("room", [new CapacityFrom(0, room), new CapacityFrom(shuts, room - 1), new CapacityFrom(12, room)])],

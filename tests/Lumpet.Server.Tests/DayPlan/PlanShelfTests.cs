@@ -14,7 +14,7 @@ namespace Lumpet.Server.Tests.DayPlan;
 public sealed class PlanShelfTests : IDisposable
 {
     private readonly TestServer server = new();
-    private readonly PlanShelf shelf = new(DayPlanner.Plan);
+    private readonly PlanShelf shelf = new((snapshot, effort, patience, progress) => DayPlanner.Plan(snapshot, effort, patience, progress));
 
     public void Dispose()
     {

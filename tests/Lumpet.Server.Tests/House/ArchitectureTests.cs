@@ -13,7 +13,7 @@ namespace Lumpet.Server.Tests.House;
 public sealed class ArchitectureTests
 {
     private static readonly System.Reflection.Assembly[] Projects =
-        [typeof(Core.Measures.Mass).Assembly, typeof(PlanChecking.BakePlanChecker).Assembly, typeof(Database).Assembly, typeof(Program).Assembly];
+        [typeof(Core.Measures.Mass).Assembly, typeof(PlanChecking.BakePlanChecker).Assembly, typeof(Solving.ConstraintScheduler).Assembly, typeof(Database).Assembly, typeof(Program).Assembly];
 
     private static readonly Lazy<Architecture> Rooms = new(() => new ArchLoader().LoadAssemblies(Projects).Build());
 
@@ -52,6 +52,7 @@ public sealed class ArchitectureTests
     [Theory]
     [InlineData("Lumpet.Core")]
     [InlineData("Lumpet.PlanChecking")]
+    [InlineData("Lumpet.Solving")]
     [InlineData("Lumpet.Store")]
     [InlineData("Lumpet.Server")]
     public void No_room_lies_on_a_circle(string project) =>
@@ -64,6 +65,16 @@ public sealed class ArchitectureTests
         var checker = Types().That().ResideInAssembly(typeof(PlanChecking.BakePlanChecker).Assembly);
         Holds(checker.Should().NotDependOnAnyTypesThat().ResideInNamespaceMatching(@"^Lumpet\.Core\.Baking\.Planning"));
         Holds(checker.Should().NotDependOnAnyTypesThat().HaveNameMatching("(Planner|Scheduler|Search|Timetable|Levelling|Work|Rota|Graph)$"));
+    }
+
+    [Fact]
+    public void The_solver_knows_schedules_and_no_bakery()
+    {
+        var solver = Types().That().ResideInAssembly(typeof(Solving.ConstraintScheduler).Assembly);
+        Holds(solver.Should().NotDependOnAnyTypesThat().ResideInNamespaceMatching(@"^Lumpet\.(Store|Server|PlanChecking)"));
+        Holds(solver.Should().NotDependOnAnyTypesThat().ResideInNamespaceMatching(@"^Lumpet\.Core\.(?!Scheduling)"));
+        // Nobody but the one who starts the server knows which solver there is.
+        Holds(Types().That().ResideInNamespaceMatching(@"^Lumpet\.Server\..+").Should().NotDependOnAnyTypesThat().ResideInAssembly(typeof(Solving.ConstraintScheduler).Assembly));
     }
 
     [Fact]

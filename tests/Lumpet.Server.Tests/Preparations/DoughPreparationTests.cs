@@ -10,7 +10,7 @@ public sealed class DoughPreparationTests : IDisposable
 {
     private const string Day = "2026-12-12";
 
-    private readonly TestServer server = new() { Planning = DayPlanner.Plan };
+    private readonly TestServer server = new() { Planning = (snapshot, effort, patience, progress) => DayPlanner.Plan(snapshot, effort, patience, progress) };
 
     public void Dispose() => server.Dispose();
 
