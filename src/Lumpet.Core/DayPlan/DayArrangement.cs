@@ -9,6 +9,18 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="LongerBakes">Minutes by which the last bake of a product takes longer, by the product's id; each at least 1.</param>
 public sealed record DayArrangement(OvenSchool School, IReadOnlyList<string> OvensOut, IReadOnlyDictionary<string, int> LongerBakes)
 {
+    /// <summary>Pairs of hands that are there beside those of the week, in every shift that says how many it has.</summary>
+    public int MoreHands { get; init; }
+
+    /// <summary>The most pairs of hands more.</summary>
+    public const int MostMoreHands = 6;
+
+    /// <summary>By how many minutes the crew of the first shift begins earlier.</summary>
+    public int EarlierMin { get; init; }
+
+    /// <summary>The most minutes earlier.</summary>
+    public const int EarliestMin = 480;
+
     /// <summary>The most minutes by which a bake may be said to take longer.</summary>
     public const int LongestMin = 60;
 
@@ -16,19 +28,23 @@ public sealed record DayArrangement(OvenSchool School, IReadOnlyList<string> Ove
     public static DayArrangement Usual { get; } = new(OvenSchool.FewestHotHours, [], new Dictionary<string, int>());
 
     /// <summary>Whether nothing is arranged.</summary>
-    public bool IsUsual => School == OvenSchool.FewestHotHours && OvensOut.Count == 0 && LongerBakes.Count == 0;
+    public bool IsUsual => School == OvenSchool.FewestHotHours && OvensOut.Count == 0 && LongerBakes.Count == 0 && MoreHands == 0 && EarlierMin == 0;
 
-    /// <summary>A day's snapshot under this arrangement.</summary>
+    /// <summary>A day's snapshot under this arrangement; it begins as early as it should already.</summary>
     public DaySnapshot Applied(DaySnapshot snapshot)
     {
         var products = snapshot.Orders.Select(order => order.Product).DistinctBy(product => product.Id).ToDictionary(product => product.Id, Longer);
         return snapshot with
         {
             School = School,
+            Shifts = WithMore(snapshot.Shifts),
+            OvensWatched = WithMore(snapshot.OvensWatched),
             Ovens = [.. snapshot.Ovens.Where(oven => !OvensOut.Contains(oven.Id))],
             Orders = [.. snapshot.Orders.Select(order => order with { Product = products[order.Product.Id] })],
         };
     }
+
+    private IReadOnlyList<DayShift> WithMore(IReadOnlyList<DayShift> shifts) => MoreHands == 0 ? shifts : [.. shifts.Select(shift => shift with { People = shift.People + MoreHands })];
 
     private Product Longer(Product product)
     {

@@ -54,8 +54,8 @@ public static class DayPlanner
 
         if (!patience.IsOver && solver is not null) round = round.Solved(snapshot, calendar, LevellingPerEffort * effort, solver, patience.Enough);
         if (!patience.IsOver) round = round.InOneGo(snapshot, calendar, LevellingPerEffort * effort, patience.Enough);
-        var troubles = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
-        return PlannedDays.From(round with { Apart = null }, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver, GoingOn = snapshot.GoingOn };
+        var (troubles, ways) = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
+        return PlannedDays.From(round with { Apart = null }, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver, GoingOn = snapshot.GoingOn, WaysOut = ways };
     }
 
     /// <summary>A part of the work, told as part of the whole.</summary>

@@ -33,6 +33,9 @@ public sealed record PlannedDay(
     /// <summary>Whether all was tried that is tried for a day; where patience ran out before, there may be a better plan.</summary>
     public bool IsSettled { get; init; } = true;
 
+    /// <summary>What can be done about what does not work out, what helps most first; a few at most.</summary>
+    public IReadOnlyList<WayOut> WaysOut { get; init; } = [];
+
     /// <summary>What days before have taken, around which it was planned.</summary>
     public TakenTime Taken { get; init; } = TakenTime.None;
 

@@ -21,22 +21,27 @@ internal static class Troubles
 
     private const int EarlierMin = 240;
 
-    /// <summary>The troubles of a round, worst first.</summary>
+    // A manager reads two or three, and pick-ups are moved by what a clock shows.
+    private const int MostWaysOut = 3;
+    private const int MovedToMin = 5;
+    private const int MostLaterMin = 240;
+
+    /// <summary>The troubles of a round, worst first, and what can be done about them, what helps most first.</summary>
     /// <param name="snapshot">What was asked.</param>
     /// <param name="round">What came of it.</param>
     /// <param name="patience">How long someone waits: when it runs out no more ways out are tried.</param>
     /// <param name="progress">Told what part of the ways out has been tried.</param>
-    public static IReadOnlyList<Trouble> In(DaySnapshot snapshot, DayRound round, Patience patience, IProgress<double>? progress = null)
+    public static (IReadOnlyList<Trouble> Troubles, IReadOnlyList<WayOut> Ways) In(DaySnapshot snapshot, DayRound round, Patience patience, IProgress<double>? progress = null)
     {
         LotFate[] missed = [.. round.Fates.Where(fate => fate.Missed > 0).OrderByDescending(fate => fate.NotBaked + fate.Unfit).ThenByDescending(fate => fate.LateMin)];
-        if (missed.Length == 0) return [];
+        if (missed.Length == 0) return ([], []);
         var trays = round.Aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
         // What may be late needs no way out.
-        (string Words, DaySnapshot Snapshot)[] ways = trays > MostTraysToTry || missed.All(fate => fate.IsServed) ? [] : [.. WaysOut(snapshot)];
+        (string Words, DaySnapshot Snapshot, WayOutKind? Kind)[] ways = trays > MostTraysToTry || missed.All(fate => fate.IsServed) ? [] : [.. WaysOut(snapshot)];
         Tried[] tried = [.. ways.TakeWhile(_ => !patience.IsOver).Select((way, at) =>
         {
             progress?.Report(at / (double)ways.Length);
-            return new Tried(way.Words, DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry, patience).Fates);
+            return new Tried(way.Words, DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry, patience).Fates, way.Kind);
         })];
         // What only takes from others what it gives is no way out: the whole day must be served better.
         var before = Served(round.Fates);
@@ -45,8 +50,28 @@ internal static class Troubles
             : trays > MostTraysToTry ? Say($"what would free it is not tried on a day of this size; fewer pies, or another day for some of them")
             : null;
         var place = round.Fates.Select((fate, at) => (fate.Lot.Id, at)).ToDictionary(pair => pair.Id, pair => pair.at);
-        return [.. missed.SelectMany((fate, at) => Of(
+        Trouble[] troubles = [.. missed.SelectMany((fate, at) => Of(
             snapshot, fate, [.. helping.Select(one => (one.Words, one.Fates[place[fate.Lot.Id]], Served(one.Fates).Missed))], [.. tried.Select(one => one.Words)], untried, tryPickUp: at < MostLatePickUpsTried))];
+        WayOut Way(WayOutKind kind, int amount, int? pickUp, IReadOnlyList<LotFate> after) => new(kind, amount, pickUp, DayServed.Of(round.Fates), DayServed.Of(after));
+        (WayOut Way, (int, long) Served)[] open =
+        [
+            .. helping.Where(one => one.Kind is not null).Select(one => (Way(one.Kind!.Value, one.Kind == WayOutKind.Earlier ? EarlierMin : 1, null, one.Fates), Served(one.Fates))),
+            .. ways.Length == 0 ? [] : LaterPickUps(snapshot, round.Fates, patience).Where(one => Served(one.Fates).CompareTo(before) < 0).Select(one => (Way(WayOutKind.LaterPickUp, one.ByMin, one.PickUpMin, one.Fates), Served(one.Fates))),
+        ];
+        // Fewer are late, but more are not made at all: that is none.
+        return (troubles, [.. open.Where(one => one.Way.After.NotMade <= one.Way.Before.NotMade).OrderBy(one => one.Served).Take(MostWaysOut).Select(one => one.Way)]);
+    }
+
+    /// <summary>Each pick-up of which pies are late, at when the last of them is boxed; none where that is hours later or another day.</summary>
+    private static IEnumerable<(int PickUpMin, int ByMin, IReadOnlyList<LotFate> Fates)> LaterPickUps(DaySnapshot snapshot, IReadOnlyList<LotFate> fates, Patience patience)
+    {
+        foreach (var wave in fates.Where(fate => fate.Late > 0).GroupBy(fate => fate.Lot.PickUpMin).OrderByDescending(wave => wave.Sum(fate => fate.Late)).Take(MostLatePickUpsTried))
+        {
+            var by = (wave.Max(fate => fate.LateMin) + MovedToMin - 1) / MovedToMin * MovedToMin;
+            if (patience.IsOver || by > MostLaterMin || wave.Key + by >= snapshot.HorizonMin) continue;
+            var moved = snapshot with { Orders = [.. snapshot.Orders.Select(order => order.PickUpMin == wave.Key ? order with { PickUpMin = wave.Key + by } : order)] };
+            yield return (wave.Key, by, DayPlanner.Best(moved, EffortOfATry, RoundsOfATry, patience).Fates);
+        }
     }
 
     /// <summary>How badly a day is served: pies that are missed, and by how many minutes late ones are.</summary>
@@ -93,23 +118,23 @@ internal static class Troubles
     }
 
     /// <summary>Each thing that may bind, taken away: what is tried.</summary>
-    private static IEnumerable<(string Words, DaySnapshot Snapshot)> WaysOut(DaySnapshot snapshot)
+    private static IEnumerable<(string Words, DaySnapshot Snapshot, WayOutKind? Kind)> WaysOut(DaySnapshot snapshot)
     {
         if (snapshot.Shifts.Count == 0) yield break;
         // Of ways that help alike the first is said: what is had soonest comes first.
         if (snapshot.Shifts.Any(shift => shift.People is not null))
-            yield return ("one more pair of hands in every shift", snapshot with { Shifts = [.. snapshot.Shifts.Select(shift => shift with { People = shift.People + 1 })] });
-        yield return ("twice the shelves in every oven", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { Shelves = oven.Shelves * 2, FloorPlaces = oven.FloorPlaces * 2 })] });
+            yield return ("one more pair of hands in every shift", snapshot with { Shifts = [.. snapshot.Shifts.Select(shift => shift with { People = shift.People + 1 })] }, WayOutKind.MoreHands);
+        yield return ("twice the shelves in every oven", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { Shelves = oven.Shelves * 2, FloorPlaces = oven.FloorPlaces * 2 })] }, null);
         if (snapshot.Orders.Any(order => order.Pan.AtOnce is not null))
-            yield return ("twice the pans", snapshot with { Orders = [.. snapshot.Orders.Select(order => order with { Pan = order.Pan with { Owned = order.Pan.Owned * 2 } })] });
+            yield return ("twice the pans", snapshot with { Orders = [.. snapshot.Orders.Select(order => order with { Pan = order.Pan with { Owned = order.Pan.Owned * 2 } })] }, null);
         if (snapshot.Ovens.Any(oven => oven.ActionMin > 0))
-            yield return ("hands at every oven at any time", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { ActionMin = 0 })] });
-        foreach (var way in Roomier(snapshot)) yield return way;
-        yield return ("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] });
+            yield return ("hands at every oven at any time", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { ActionMin = 0 })] }, null);
+        foreach (var (words, roomier) in Roomier(snapshot)) yield return (words, roomier, null);
+        yield return ("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] }, null);
         var (first, last) = (snapshot.Shifts.Min(shift => shift.StartMin), Math.Max(snapshot.Shifts.Max(shift => shift.EndMin), snapshot.HorizonMin));
-        yield return ("people there without a break from the first shift to the last pick-up", snapshot.With([new DayShift("All", first, last) { People = snapshot.Shifts.Any(shift => shift.People is null) ? null : snapshot.Shifts.Max(shift => shift.People) }]));
-        yield return ("a mixer of twice the size", snapshot with { Mixer = new Mixer(snapshot.Mixer.Name, snapshot.Mixer.SmallestBatch, snapshot.Mixer.LargestBatch * 2) });
-        yield return ($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot));
+        yield return ("people there without a break from the first shift to the last pick-up", snapshot.With([new DayShift("All", first, last) { People = snapshot.Shifts.Any(shift => shift.People is null) ? null : snapshot.Shifts.Max(shift => shift.People) }]), null);
+        yield return ("a mixer of twice the size", snapshot with { Mixer = new Mixer(snapshot.Mixer.Name, snapshot.Mixer.SmallestBatch, snapshot.Mixer.LargestBatch * 2) }, null);
+        yield return ($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot), WayOutKind.Earlier);
     }
 
     /// <summary>More of each kind of room that is counted.</summary>
@@ -147,5 +172,6 @@ internal static class Troubles
     /// <summary>A way out that was planned.</summary>
     /// <param name="Words">What it is, after "with".</param>
     /// <param name="Fates">What then becomes of the lots, in the order of the round.</param>
-    private sealed record Tried(string Words, IReadOnlyList<LotFate> Fates);
+    /// <param name="Kind">What a manager does for it; null of what cannot be had in a day.</param>
+    private sealed record Tried(string Words, IReadOnlyList<LotFate> Fates, WayOutKind? Kind);
 }

@@ -101,7 +101,8 @@ internal sealed record DayBook(
     {
         var orders = OrderStore.OnDay(connection, day);
         var products = RecipeStore.Products(connection, [.. orders.Select(order => order.Line.Product).Distinct()]);
-        var (first, worked) = (day.PlusDays(-bakery.DaysAhead), WorkedFor(bakery, day).ToArray());
+        var arrangement = arranged ?? ArrangementStore.Of(connection, day);
+        var (first, worked) = (day.PlusDays(-bakery.DaysAhead), BeginningEarlier(WorkedFor(bakery, day), arrangement.EarlierMin).ToArray());
         var begins = worked.Select(one => one.Start).DefaultIfEmpty(OrderStore.InstantOf(first.AtMidnight(), bakery.Zone)).Min();
         DayBook[] earlier = [.. before.Where(other => other.LastsUntil > begins)];
         begins = BeginOfStretch(begins, earlier);
@@ -131,7 +132,6 @@ internal sealed record DayBook(
             OvensWatched = [.. worked.Select(one => Shift(one.Shift, one.Start, 0, one.Shift.LengthMin)).OrderBy(shift => shift.StartMin)],
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
-        var arrangement = arranged ?? ArrangementStore.Of(connection, day);
         return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStore.Stamp(connection)) { Arrangement = arrangement, Earlier = earlier, MadeThere = there };
     }
 
@@ -171,6 +171,15 @@ internal sealed record DayBook(
     private static IEnumerable<LocalDateTime> Midnights(LocalDate first, LocalDate last)
     {
         for (var date = first; date <= last; date = date.PlusDays(1)) yield return date.PlusDays(1).AtMidnight();
+    }
+
+    /// <summary>The crew of the first shift is there earlier: in a shift of their own before it, so that days that share it count it once.</summary>
+    private static IEnumerable<(ShiftRecord Shift, Instant Start)> BeginningEarlier(IEnumerable<(ShiftRecord Shift, Instant Start)> worked, int minutes)
+    {
+        var all = worked.ToArray();
+        if (minutes == 0 || all.Length == 0) return all;
+        var (first, start) = all.MinBy(one => one.Start);
+        return all.Prepend((new ShiftRecord($"{first.Name}, earlier", first.StartMinute, minutes) { People = first.People }, start - Duration.FromMinutes(minutes)));
     }
 
     /// <summary>The shifts in which work for a day's pick-ups may be done: those that begin on it and on the days before on which it may.</summary>

@@ -37,7 +37,7 @@ internal sealed record DayQuestion(
         if (faults.Count > 0) return new DayQuestion(book, book.Arrangement, [], new Dictionary<LocalDateTime, LocalDateTime>(), faults);
         var times = moves.DistinctBy(move => move!.From).ToDictionary(move => PickUpMoves.Local(book, move!.From)!.Value, move => PickUpMoves.Local(book, move!.To)!.Value);
         // The arrangement is of the day, and so of what is added and moved as well.
-        var plain = DayBook.Open(connection, book.Day, clock, DayArrangement.Usual)!;
+        var plain = DayBook.Open(connection, book.Day, clock, DayArrangement.Usual with { EarlierMin = arrangement.EarlierMin })!;
         var (onceMore, _) = PickUpMoves.Apply(plain, moves);
         var products = RecipeStore.Products(connection, [.. more.Select(order => order.Product).Distinct()]).ToDictionary(product => product.Id);
         DayOrder[] added = [.. more.Select(order => new DayOrder(products[order.Product], products[order.Product].SizeIn(order.Pan)!.Pan, order.Count, plain.Clock.MinuteOf(order.PickUp), order.For))];
@@ -62,6 +62,11 @@ internal sealed record DayQuestion(
             arrangement = arrangement with { OvensOut = [.. ovens.OfType<string>().Distinct().Order(StringComparer.Ordinal)] };
         }
 
+        arrangement = arrangement with
+        {
+            MoreHands = Within("moreHands", request.MoreHands ?? arrangement.MoreHands, DayArrangement.MostMoreHands, "pairs of hands"),
+            EarlierMin = Within("earlierMin", request.EarlierMin ?? arrangement.EarlierMin, DayArrangement.EarliestMin, "min"),
+        };
         if (request.LongerBakes is { Count: > MostBakes })
         {
             faults.Add(new FieldFault("longerBakes", $"At most {MostBakes} bakes are said to take longer at once."));
@@ -80,6 +85,12 @@ internal sealed record DayQuestion(
         }
 
         return arrangement;
+
+        int Within(string field, int asked, int most, string unit)
+        {
+            if (asked < 0 || asked > most) faults.Add(new FieldFault(field, $"This does not fit: 0 to {most} {unit}."));
+            return Math.Clamp(asked, 0, most);
+        }
     }
 
     private static List<OrderLine> Added(SqliteConnection connection, DayBook book, IReadOnlyList<MoreRequest?> wanted, LocalDateTime now, List<FieldFault> faults)
@@ -116,13 +127,17 @@ internal sealed record DayQuestion(
 /// <param name="OvensOut">Ids of all ovens that would be out; empty for none.</param>
 /// <param name="LongerBakes">All bakes that would take longer; empty for none.</param>
 /// <param name="More">Orders that would come on top.</param>
+/// <param name="MoreHands">Pairs of hands more in every shift of the day.</param>
+/// <param name="EarlierMin">By how many minutes the crew of the first shift would begin earlier.</param>
 public sealed record WhatIfRequest(
     IReadOnlyList<PickUpMove?>? Moves,
     bool FromNow = false,
     string? School = null,
     IReadOnlyList<string?>? OvensOut = null,
     IReadOnlyList<LongerBakeRequest?>? LongerBakes = null,
-    IReadOnlyList<MoreRequest?>? More = null);
+    IReadOnlyList<MoreRequest?>? More = null,
+    int? MoreHands = null,
+    int? EarlierMin = null);
 
 /// <summary>A bake that takes longer on a day.</summary>
 /// <param name="Product">Id of the product.</param>

@@ -9,6 +9,7 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="Sentence">The answer in plain words, in parts.</param>
 /// <param name="Note">What stands below it, smaller.</param>
 /// <param name="Troubles">What does not work out.</param>
+/// <param name="WaysOut">What can be done about it, what helps most first.</param>
 /// <param name="Late">What should have begun by now, and what can still be done; null where nothing is late.</param>
 /// <param name="Pies">Pies in all.</param>
 /// <param name="Waves">The pick-ups.</param>
@@ -33,6 +34,7 @@ public sealed record PlanAnswer(
     IReadOnlyList<SentencePart> Sentence,
     string Note,
     IReadOnlyList<TroubleAnswer> Troubles,
+    IReadOnlyList<WayOutAnswer> WaysOut,
     LateAnswer? Late,
     int Pies,
     IReadOnlyList<WaveAnswer> Waves,
@@ -75,8 +77,10 @@ public sealed record BegunAnswer(string Task, string Name, string About, Moment 
 /// <param name="Ovens">Every oven, and whether it is out.</param>
 /// <param name="Bakes">Every product of the day that is baked, and by how many minutes its last bake takes longer.</param>
 /// <param name="Sizes">What more of can be asked about: products and pans of the day's orders.</param>
+/// <param name="MoreHands">Pairs of hands more in every shift; null where no shift says how many it has.</param>
+/// <param name="EarlierMin">By how many minutes work begins earlier.</param>
 public sealed record ArrangementAnswer(
-    string Words, string School, IReadOnlyList<OvenOutAnswer> Ovens, IReadOnlyList<LongerBakeAnswer> Bakes, IReadOnlyList<SizeOfDayAnswer> Sizes);
+    string Words, string School, IReadOnlyList<OvenOutAnswer> Ovens, IReadOnlyList<LongerBakeAnswer> Bakes, IReadOnlyList<SizeOfDayAnswer> Sizes, int? MoreHands, int EarlierMin);
 
 /// <summary>An oven on a day.</summary>
 /// <param name="Id">Its id.</param>
@@ -111,6 +115,19 @@ public sealed record SentencePart(string Text, string? Control, string? Value);
 /// <param name="Text">What, by how much, and what binds.</param>
 /// <param name="Mend">What would free it.</param>
 public sealed record TroubleAnswer(string Text, string Mend);
+
+/// <summary>Something that can be done about what does not work out. It was planned.</summary>
+/// <param name="Text">What.</param>
+/// <param name="Before">How the pick-ups are served as it is.</param>
+/// <param name="After">How they would be.</param>
+/// <param name="Change">What is asked for to have it.</param>
+public sealed record WayOutAnswer(string Text, string Before, string After, WayOutChange Change);
+
+/// <summary>What of a day is changed; what is null stays as it is.</summary>
+/// <param name="MoreHands">Pairs of hands more in every shift.</param>
+/// <param name="EarlierMin">By how many minutes work begins earlier.</param>
+/// <param name="Moves">Pick-ups that are moved.</param>
+public sealed record WayOutChange(int? MoreHands, int? EarlierMin, IReadOnlyList<PickUpMove> Moves);
 
 /// <summary>Work that should have begun by now and of which nobody has recorded anything.</summary>
 /// <param name="Words">What is late, by how much.</param>

@@ -54,7 +54,7 @@ internal static class PlanEndpoints
         using (var connection = database.Open()) question = DayQuestion.Of(connection, book, request, clock);
         if (question.Faults.Count > 0) return FieldProblems.Of(question.Faults);
         // A pick-up that is stepped is followed at once; whoever asks more waits a moment longer for a plan that is settled.
-        var time = request is { School: null, OvensOut: null, LongerBakes: null, More: null } ? PlanTime.Stepped : PlanTime.Compared;
+        var time = request is { School: null, OvensOut: null, LongerBakes: null, More: null, MoreHands: null, EarlierMin: null } ? PlanTime.Stepped : PlanTime.Compared;
         var view = await DayView.OfAsync(question.Book, database, shelf, clock, new Wish(request.FromNow, time), waiting);
         var asItIs = await shelf.PlanAsync(book, time, waiting);
         return TypedResults.Ok(PlanWriting.Of(view) with { Differences = PlanComparison.Between(book, DayFigures.Of(asItIs), DayFigures.Of(view.Plan)) });

@@ -23,6 +23,7 @@ internal static class PlanWriting
                 .. plan.Troubles.Select(trouble => PlanSentence.Trouble(book, plan, trouble)),
                 .. view.Others.Shared.Select(one => PlanSentence.Shared(book, one.Other, one.Shared)),
             ],
+            [.. plan.WaysOut.Where(way => CanBeHad(view, way)).Select(way => Way(book, way))],
             view.Late,
             plan.Pies,
             [.. plan.Waves.Select(wave => new WaveAnswer(
@@ -47,6 +48,35 @@ internal static class PlanWriting
         [.. DayAxis.Of(plan).Blocks.Select(block => new BlockAnswer(book.Clock.At(block.FromMin), book.Clock.At(block.ToMin), book.Clock.Hours(block.FromMin, block.ToMin)))],
         RoomLevelWords.Drawn(book, plan));
 
+    private static string Hands(int more) => more == 1 ? "one more pair of hands" : $"{more} more pairs of hands";
+
+    /// <summary>What can be done, with what it does, and as a question that takes it.</summary>
+    private static WayOutAnswer Way(DayBook book, WayOut way)
+    {
+        static string Served(DayServed served) => (served.NotMade, served.Late) switch
+        {
+            (0, 0) => "all in time",
+            (0, _) => $"{served.Late} late, the last by {PlanSentence.Hours(served.LateMin)}",
+            (_, 0) => $"{served.NotMade} not made",
+            _ => $"{served.NotMade} not made, {served.Late} late",
+        };
+        var (text, change) = way.Kind switch
+        {
+            WayOutKind.MoreHands => ("One more pair of hands in every shift", new WayOutChange(book.Arrangement.MoreHands + way.Amount, null, [])),
+            WayOutKind.Earlier => ($"Work begins {PlanSentence.Hours(way.Amount)} earlier", new WayOutChange(null, book.Arrangement.EarlierMin + way.Amount, [])),
+            _ => ($"The {book.Clock.At(way.PickUpMin!.Value).Clock} pick-up at {book.Clock.At(way.PickUpMin.Value + way.Amount).Clock}", new WayOutChange(null, null, [new PickUpMove(book.Clock.At(way.PickUpMin.Value).Clock, book.Clock.At(way.PickUpMin.Value + way.Amount).Clock)])),
+        };
+        return new WayOutAnswer(text, Served(way.Before), Served(way.After), change);
+    }
+
+    /// <summary>Whether it can still be had: hands come to no shift that is full of them, and nobody begins before now.</summary>
+    private static bool CanBeHad(DayView view, WayOut way) => way.Kind switch
+    {
+        WayOutKind.MoreHands => view.Book.Arrangement.MoreHands + way.Amount <= DayArrangement.MostMoreHands,
+        WayOutKind.Earlier => view.Book.Arrangement.EarlierMin + way.Amount <= DayArrangement.EarliestMin && view.Book.Snapshot.Shifts.Select(shift => shift.StartMin).DefaultIfEmpty(0).Min() - way.Amount >= view.Now,
+        _ => true,
+    };
+
     private static ArrangementAnswer Arrangement(DayBook book)
     {
         var arrangement = book.Arrangement;
@@ -54,6 +84,8 @@ internal static class PlanWriting
         string[] words =
         [
             .. arrangement.School == OvenSchool.FewestHotHours ? Array.Empty<string>() : [$"planned for the {PlanComparison.Of(arrangement.School).Name.ToLowerInvariant()}"],
+            .. arrangement.MoreHands > 0 ? [$"{Hands(arrangement.MoreHands)} in every shift"] : Array.Empty<string>(),
+            .. arrangement.EarlierMin > 0 ? [$"work begins {PlanSentence.Hours(arrangement.EarlierMin)} earlier"] : Array.Empty<string>(),
             .. book.Bakery.Ovens.Where(oven => arrangement.OvensOut.Contains(oven.Id)).Select(oven => $"{oven.Name} is out"),
             .. arrangement.LongerBakes.Where(bake => names.ContainsKey(bake.Key)).Select(bake => $"{names[bake.Key]} bakes {bake.Value} min longer"),
         ];
@@ -64,7 +96,9 @@ internal static class PlanWriting
             [.. book.Snapshot.Orders.Select(order => order.Product).DistinctBy(product => product.Id).Where(product => product.Process.Steps.Any(step => step.IsBake))
                 .OrderBy(product => product.Name, StringComparer.Ordinal).Select(product => new LongerBakeAnswer(product.Id, product.Name, arrangement.LongerBakes.GetValueOrDefault(product.Id)))],
             [.. book.Snapshot.Orders.DistinctBy(order => (order.Product.Id, order.Pan.Id)).Select(order => new SizeOfDayAnswer(order.Product.Id, order.Pan.Id, $"{order.Product.Name}, {order.Pan.Name}"))
-                .OrderBy(size => size.Name, StringComparer.Ordinal)]);
+                .OrderBy(size => size.Name, StringComparer.Ordinal)],
+            book.Snapshot.Shifts.Any(shift => shift.People is not null) ? arrangement.MoreHands : null,
+            arrangement.EarlierMin);
     }
 
     /// <summary>Why a task is when it is, or null where there is no such task.</summary>

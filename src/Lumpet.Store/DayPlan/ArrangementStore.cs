@@ -14,10 +14,15 @@ public static class ArrangementStore
     public static DayArrangement Of(SqliteConnection connection, LocalDate day)
     {
         var at = new { day = Key(day) };
+        var hands = connection.QuerySingleOrDefault<HandsRow>("SELECT more, earlier_min AS earlierMin FROM day_hands WHERE day = @day", at);
         return new DayArrangement(
             connection.QuerySingleOrDefault<string>("SELECT school FROM day_school WHERE day = @day", at) is { } school ? Naming.Known<OvenSchool>(school) : OvenSchool.FewestHotHours,
             connection.Query<string>("SELECT oven_id FROM day_oven_out WHERE day = @day ORDER BY 1", at).AsList(),
-            connection.Query<LongerRow>("SELECT product_id AS productId, minutes FROM day_longer_bake WHERE day = @day", at).ToDictionary(row => row.ProductId, row => (int)row.Minutes));
+            connection.Query<LongerRow>("SELECT product_id AS productId, minutes FROM day_longer_bake WHERE day = @day", at).ToDictionary(row => row.ProductId, row => (int)row.Minutes))
+        {
+            MoreHands = (int)(hands?.More ?? 0),
+            EarlierMin = (int)(hands?.EarlierMin ?? 0),
+        };
     }
 
     /// <summary>Arranges a day anew.</summary>
@@ -25,13 +30,16 @@ public static class ArrangementStore
     public static void Save(Transaction transaction, LocalDate day, DayArrangement arrangement)
     {
         var (connection, at) = (transaction.Connection, new { day = Key(day) });
-        connection.Execute("DELETE FROM day_school WHERE day = @day; DELETE FROM day_oven_out WHERE day = @day; DELETE FROM day_longer_bake WHERE day = @day", at);
+        connection.Execute("DELETE FROM day_school WHERE day = @day; DELETE FROM day_oven_out WHERE day = @day; DELETE FROM day_longer_bake WHERE day = @day; DELETE FROM day_hands WHERE day = @day", at);
         if (arrangement.School != OvenSchool.FewestHotHours) Rows.Insert(connection, "day_school", new { at.day, school = Naming.Of(arrangement.School) });
+        if (arrangement.MoreHands > 0 || arrangement.EarlierMin > 0) Rows.Insert(connection, "day_hands", new { at.day, more = arrangement.MoreHands, earlier_min = arrangement.EarlierMin });
         foreach (var oven in arrangement.OvensOut) Rows.Insert(connection, "day_oven_out", new { at.day, oven_id = oven });
         foreach (var (product, minutes) in arrangement.LongerBakes) Rows.Insert(connection, "day_longer_bake", new { at.day, product_id = product, minutes });
     }
 
     private static string Key(LocalDate day) => LocalDatePattern.Iso.Format(day);
+
+    private sealed record HandsRow(long More, long EarlierMin);
 
     private sealed record LongerRow(string ProductId, long Minutes);
 }

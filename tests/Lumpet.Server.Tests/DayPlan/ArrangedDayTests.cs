@@ -28,7 +28,9 @@ public sealed class ArrangedDayTests : IDisposable
         { "oven", new { ovensOut = new[] { "finisher" } } },
         { "longer", new { longerBakes = new[] { new { product = "pear", minutes = 9 } } } },
         { "school", new { school = "steadiest" } },
-        { "all", new { more = More(4), ovensOut = new[] { "finisher" }, longerBakes = new[] { new { product = "damson", minutes = 5 } }, school = "freshest", moves = new[] { new { from = "07:30", to = "08:15" } } } },
+        { "earlier", new { earlierMin = 90 } },
+        { "hands", new { moreHands = 2, more = More(3) } },
+        { "all", new { moreHands = 1, earlierMin = 60, more = More(4), ovensOut = new[] { "finisher" }, longerBakes = new[] { new { product = "damson", minutes = 5 } }, school = "freshest", moves = new[] { new { from = "07:30", to = "08:15" } } } },
     };
 
     [Theory]
@@ -46,6 +48,42 @@ public sealed class ArrangedDayTests : IDisposable
         var taken = await server.Get(Plan);
         Assert.Equal(Fingerprint(asked), Fingerprint(taken));
         Assert.Empty(taken.GetProperty("differences").EnumerateArray());
+    }
+
+    [Fact]
+    public async Task Hands_are_got_for_one_day_and_given_back()
+    {
+        static string[] Shifts(JsonElement plan) => [.. plan.GetProperty("shifts").EnumerateArray().Select(shift => shift.GetProperty("name").GetString()!)];
+        var usual = await server.Get(Plan);
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { moreHands = 2, earlierMin = 90 });
+        var plan = await server.Get(Plan);
+        Assert.Equal("2 more pairs of hands in every shift; work begins 1 h 30 earlier", plan.GetProperty("arrangement").GetProperty("words").GetString());
+        Assert.Equal((2, 90), (plan.GetProperty("arrangement").GetProperty("moreHands").GetInt32(), plan.GetProperty("arrangement").GetProperty("earlierMin").GetInt32()));
+        // The crew of the first shift is there before it, in a shift of its own.
+        Assert.Equal([$"{Shifts(usual)[0]}, earlier", .. Shifts(usual)], Shifts(plan));
+        Assert.Equal("6 are there", plan.GetProperty("hands").GetProperty("there").GetString());
+        Assert.NotEqual(Fingerprint(usual), Fingerprint(plan));
+        // Another day has no more than it had.
+        Assert.Equal(string.Empty, (await server.Get("/api/plan/2026-11-27")).GetProperty("arrangement").GetProperty("words").GetString());
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { moreHands = 0, earlierMin = 0 });
+        Assert.Equal(Fingerprint(usual), Fingerprint(await server.Get(Plan)));
+    }
+
+    [Fact]
+    public async Task A_way_out_says_what_it_does_and_does_it_when_it_is_taken()
+    {
+        // Begun now, in the afternoon's shift, pears cannot be cold by then.
+        const string today = "/api/plan/2026-11-25";
+        Assert.Equal(201, (await server.Send(HttpMethod.Post, "/api/orders", new { product = "pear", pan = "23", count = 4, pickUp = "2026-11-25T17:00", @for = "Kiosk" })).Status);
+        var way = (await server.Get($"{today}?from=now&given=settled")).GetProperty("waysOut").EnumerateArray().First(one => one.GetProperty("change").GetProperty("moves").GetArrayLength() > 0);
+        Assert.Matches("^The 17:00 pick-up at 1[78]:[0-9][05]$", way.GetProperty("text").GetString());
+        Assert.Matches("^4 late, the last by [0-9]+ (min|h)", way.GetProperty("before").GetString());
+        Assert.Equal("all in time", way.GetProperty("after").GetString());
+        var move = way.GetProperty("change").GetProperty("moves")[0];
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"{today}/take", new { moves = new[] { new { from = move.GetProperty("from").GetString(), to = move.GetProperty("to").GetString() } } })).Status);
+        var taken = await server.Get($"{today}?from=now&given=settled");
+        Assert.Empty(taken.GetProperty("troubles").EnumerateArray());
+        Assert.Empty(taken.GetProperty("waysOut").EnumerateArray());
     }
 
     [Fact]
@@ -103,6 +141,9 @@ public sealed class ArrangedDayTests : IDisposable
     [InlineData("{\"ovensOut\":[\"hearth\",\"stove\"]}", "ovensOut[1]")]
     [InlineData("{\"longerBakes\":[{\"product\":\"mango\",\"minutes\":5}]}", "longerBakes[0].product")]
     [InlineData("{\"longerBakes\":[{\"product\":\"pear\",\"minutes\":61}]}", "longerBakes[0].minutes")]
+    [InlineData("{\"moreHands\":7}", "moreHands")]
+    [InlineData("{\"moreHands\":-1}", "moreHands")]
+    [InlineData("{\"earlierMin\":481}", "earlierMin")]
     [InlineData("{\"longerBakes\":[null]}", "longerBakes[0].minutes")]
     [InlineData("{\"more\":[{\"product\":\"pear\",\"pan\":\"99\",\"count\":5,\"pickUp\":\"10:00\"}]}", "more[0].pan")]
     [InlineData("{\"more\":[{\"product\":\"pear\",\"pan\":\"23\",\"count\":0,\"pickUp\":\"10:00\"}]}", "more[0].count")]

@@ -1309,6 +1309,16 @@ export interface components {
             bakes: components["schemas"]["LongerBakeAnswer"][];
             /** @description What more of can be asked about: products and pans of the day's orders. */
             sizes: components["schemas"]["SizeOfDayAnswer"][];
+            /**
+             * Format: int32
+             * @description Pairs of hands more in every shift; null where no shift says how many it has.
+             */
+            moreHands: null | number;
+            /**
+             * Format: int32
+             * @description By how many minutes work begins earlier.
+             */
+            earlierMin: number;
         };
         /** @description What crew, ovens, cold and pick-ups are drawn on together. */
         AxisAnswer: {
@@ -3915,6 +3925,8 @@ export interface components {
             note: string;
             /** @description What does not work out. */
             troubles: components["schemas"]["TroubleAnswer"][];
+            /** @description What can be done about it, what helps most first. */
+            waysOut: components["schemas"]["WayOutAnswer"][];
             late: null | components["schemas"]["LateAnswer"];
             /**
              * Format: int32
@@ -5306,6 +5318,32 @@ export interface components {
              */
             joinsLine: number;
         };
+        /** @description Something that can be done about what does not work out. It was planned. */
+        WayOutAnswer: {
+            /** @description What. */
+            text: string;
+            /** @description How the pick-ups are served as it is. */
+            before: string;
+            /** @description How they would be. */
+            after: string;
+            /** @description What is asked for to have it. */
+            change: components["schemas"]["WayOutChange"];
+        };
+        /** @description What of a day is changed; what is null stays as it is. */
+        WayOutChange: {
+            /**
+             * Format: int32
+             * @description Pairs of hands more in every shift.
+             */
+            moreHands: null | number;
+            /**
+             * Format: int32
+             * @description By how many minutes work begins earlier.
+             */
+            earlierMin: null | number;
+            /** @description Pick-ups that are moved. */
+            moves: components["schemas"]["PickUpMove"][];
+        };
         /** @description A step of a way. */
         WayPieceAnswer: {
             /** @description Unique in its line. */
@@ -5375,6 +5413,16 @@ export interface components {
             longerBakes?: null | components["schemas"]["LongerBakeRequest"][];
             /** @description Orders that would come on top. */
             more?: null | components["schemas"]["MoreRequest"][];
+            /**
+             * Format: int32
+             * @description Pairs of hands more in every shift of the day.
+             */
+            moreHands?: null | number;
+            /**
+             * Format: int32
+             * @description By how many minutes the crew of the first shift would begin earlier.
+             */
+            earlierMin?: null | number;
         };
         /** @description Something that comes whole, and the three ways to deal with it. */
         WholeAnswer: {

@@ -8,6 +8,7 @@
 
 <script lang="ts">
   import type { Schemas } from '../api/client'
+  import { duration } from './amounts'
   import { today } from './day.svelte'
 
   interface Props {
@@ -31,6 +32,16 @@
       const name = plan.arrangement.bakes.find((one) => one.product === bake.product)?.name ?? bake.product
       return bake.minutes > 0 ? `${name} baked ${bake.minutes} min longer` : `${name} baked as usual`
     }),
+    ...(today.change.moreHands === undefined
+      ? []
+      : [
+          today.change.moreHands === 0
+            ? 'with the hands of the week'
+            : `with ${today.change.moreHands} more ${today.change.moreHands === 1 ? 'pair' : 'pairs'} of hands in every shift`,
+        ]),
+    ...(today.change.earlierMin === undefined
+      ? []
+      : [today.change.earlierMin === 0 ? 'begun as usual' : `begun ${duration(today.change.earlierMin)} earlier`]),
     ...(today.change.school ? [schools[today.change.school] ?? today.change.school] : []),
   ])
 </script>

@@ -16,6 +16,8 @@ export interface Change {
   school?: string
   ovensOut?: string[]
   longerBakes?: { product: string; minutes: number }[]
+  moreHands?: number
+  earlierMin?: number
   more?: { product: string; pan: string; count: number; pickUp: string; for: string }[]
 }
 
@@ -191,6 +193,18 @@ class DayState {
   async tryOut(change: Change) {
     this.change = { ...this.change, ...change }
     await this.refresh()
+  }
+
+  /** Makes one change to the day, without asking first; what was asked about is let go of. */
+  async take(change: Change, moves: Move[]): Promise<boolean> {
+    this.moves = moves
+    this.change = change
+    const isTaken = await this.keep()
+    if (!isTaken) {
+      this.moves = []
+      this.change = {}
+    }
+    return isTaken
   }
 
   /** Leaves the day as it is. */

@@ -13,7 +13,7 @@
   import OvenDrawing from './OvenDrawing.svelte'
   import OvenSteps from './OvenSteps.svelte'
   import Schools from './Schools.svelte'
-  import TryChange from './TryChange.svelte'
+  import TryChange from '../../parts/TryChange.svelte'
 
   interface Props {
     params?: { day?: string }

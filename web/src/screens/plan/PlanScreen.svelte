@@ -6,6 +6,7 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import PickUps from '../../parts/PickUps.svelte'
   import PlanNote from '../../parts/PlanNote.svelte'
+  import TryChange from '../../parts/TryChange.svelte'
   import PlanSentence from '../../parts/PlanSentence.svelte'
   import DayAxis from './DayAxis.svelte'
   import Published from './Published.svelte'
@@ -46,7 +47,7 @@
   {/each}
 
   {#if plan.troubles.length > 0}
-    <Troubles troubles={plan.troubles} />
+    <Troubles troubles={plan.troubles} ways={plan.waysOut} />
   {/if}
 
   {#if plan.pies === 0}
@@ -55,7 +56,7 @@
       <a class="link" href="#/orders/{today.day}">Type the first order</a>
     </p>
   {/if}
-  {#if plan.waves.length > 0}<PickUps waves={plan.waves} />{/if}
+  {#if plan.waves.length > 0}<PickUps waves={plan.waves} /><TryChange {plan} />{/if}
   {#if plan.tasks.length > 0}
     <DayAxis {plan} onopen={(id) => list?.lead(id)} />
     <TaskList bind:this={list} {plan} {at} />

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Schemas } from '../../api/client'
-  import { today } from '../../parts/day.svelte'
+  import type { Schemas } from '../api/client'
+  import { today } from './day.svelte'
 
   interface Props {
     plan: Schemas['PlanAnswer']
@@ -14,6 +14,8 @@
   let oven = $state(0)
   let bake = $state(0)
   let minutes = $state(5)
+  let hands = $state(1)
+  let earlier = $state(60)
 
   // What was chosen may be gone after the orders have changed.
   const sizeNow = $derived(all.sizes[size] ?? all.sizes[0])
@@ -33,6 +35,16 @@
     if (!ovenNow) return
     const out = all.ovens.filter((one) => one.isOut !== (one.id === ovenNow.id)).map((one) => one.id)
     void today.tryOut({ ovensOut: out })
+  }
+
+  function crew(event: SubmitEvent) {
+    event.preventDefault()
+    void today.tryOut({ moreHands: hands })
+  }
+
+  function sooner(event: SubmitEvent) {
+    event.preventDefault()
+    void today.tryOut({ earlierMin: earlier })
   }
 
   function longer(event: SubmitEvent) {
@@ -79,6 +91,19 @@
       <button class="press">Try</button>
     </form>
   {/if}
+  {#if all.moreHands !== null}
+    <form onsubmit={crew} aria-label="More hands">
+      <input class="field" type="number" min="0" max="6" aria-label="Pairs of hands more" bind:value={hands} />
+      {hands === 1 ? 'pair' : 'pairs'} of hands more in every shift of this day
+      <button class="press">Try</button>
+    </form>
+  {/if}
+  <form onsubmit={sooner} aria-label="An earlier start">
+    Work begins
+    <input class="field" type="number" min="0" max="480" aria-label="Minutes earlier" bind:value={earlier} /> min
+    earlier
+    <button class="press">Try</button>
+  </form>
   <p class="small">A pick-up is moved in the sentence above: press its time.</p>
 </details>
 

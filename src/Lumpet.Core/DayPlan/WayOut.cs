@@ -1,0 +1,33 @@
+namespace Lumpet.Core.DayPlan;
+
+/// <summary>Something a manager can do about a day on which something does not work out. It was planned: it helps.</summary>
+/// <param name="Kind">What.</param>
+/// <param name="Amount">Pairs of hands more in every shift, or minutes by which work begins earlier or a pick-up comes later.</param>
+/// <param name="PickUpMin">The pick-up that comes later; null where none does.</param>
+/// <param name="Before">How the day is served as it is.</param>
+/// <param name="After">How it would be, planned roughly.</param>
+public sealed record WayOut(WayOutKind Kind, int Amount, int? PickUpMin, DayServed Before, DayServed After);
+
+/// <summary>What is done.</summary>
+public enum WayOutKind
+{
+    /// <summary>More pairs of hands in every shift of the day.</summary>
+    MoreHands,
+
+    /// <summary>The crew of the first shift begins earlier.</summary>
+    Earlier,
+
+    /// <summary>A pick-up comes later.</summary>
+    LaterPickUp,
+}
+
+/// <summary>How the pick-ups of a day are served.</summary>
+/// <param name="NotMade">Pies that cannot be made.</param>
+/// <param name="Late">Pies that are late.</param>
+/// <param name="LateMin">By how many minutes the last of them is; 0 where none is.</param>
+public sealed record DayServed(int NotMade, int Late, int LateMin)
+{
+    /// <summary>Counts them.</summary>
+    public static DayServed Of(IReadOnlyList<LotFate> fates) =>
+        new(fates.Sum(fate => fate.NotBaked + fate.Unfit), fates.Sum(fate => fate.Late), fates.Select(fate => fate.LateMin).DefaultIfEmpty(0).Max());
+}

@@ -1,0 +1,61 @@
+using Lumpet.Core.DayPlan;
+using Xunit;
+using static Lumpet.Core.Tests.TestBakery;
+
+namespace Lumpet.Core.Tests.DayPlan;
+
+/// <summary>What can be done about a day was planned, helps, and does so when it is done.</summary>
+public sealed class WayOutTests
+{
+    private static readonly DaySnapshot Short = Crew(1, Snapshot(Order(Pear, 24, 1170), Order(Custard, 24, 1170)));
+
+    private static DayServed Served(PlannedDay plan) => DayServed.Of(plan.Fates);
+
+    [Fact]
+    public void Where_hands_are_short_more_of_them_help_as_is_said()
+    {
+        var plan = DayPlanner.Plan(Short);
+        var way = Assert.Single(plan.WaysOut, way => way.Kind == WayOutKind.MoreHands);
+        Assert.Equal((1, null, Served(plan)), (way.Amount, way.PickUpMin, way.Before));
+        Assert.True(way.After.NotMade + way.After.Late < way.Before.NotMade + way.Before.Late);
+        var with = Served(DayPlanner.Plan((DayArrangement.Usual with { MoreHands = 1 }).Applied(Short)));
+        // It was planned roughly: done, it helps at least as far.
+        Assert.InRange(with.NotMade + with.Late, 0, way.After.NotMade + way.After.Late);
+    }
+
+    [Fact]
+    public void A_pick_up_that_is_missed_by_little_may_come_later()
+    {
+        var late = Enumerable.Range(40, 60).Select(step => Snapshot(Order(Pear, 8, 1170 - (10 * step)))).First(day => DayPlanner.Best(day, 4, 4).Fates.Sum(fate => fate.Late) > 0);
+        var plan = DayPlanner.Plan(late);
+        var way = Assert.Single(plan.WaysOut, way => way.Kind == WayOutKind.LaterPickUp);
+        Assert.Equal((0, late.Orders[0].PickUpMin), (way.Amount % 5, way.PickUpMin));
+        Assert.InRange(way.Amount, way.Before.LateMin, way.Before.LateMin + 4);
+        Assert.Equal(new DayServed(0, 0, 0), way.After);
+        Assert.Equal(way.After, Served(DayPlanner.Plan(late with { Orders = [.. late.Orders.Select(order => order with { PickUpMin = order.PickUpMin + way.Amount })] })));
+    }
+
+    [Fact]
+    public void None_is_said_where_all_is_well_and_few_where_not_and_none_that_makes_fewer_pies()
+    {
+        Assert.Empty(DayPlanner.Plan(Snapshot(Order(Pear, 4, 1170))).WaysOut);
+        foreach (var day in new[] { Short, Crew(2, Snapshot(Order(Pear, 60, 1170), Order(Custard, 60, 1170))), Snapshot(Order(Pear, 80, 900)) })
+        {
+            var plan = DayPlanner.Plan(day);
+            Assert.InRange(plan.WaysOut.Count, 0, 3);
+            Assert.All(plan.WaysOut, way => Assert.InRange(way.After.NotMade, 0, way.Before.NotMade));
+            Assert.All(plan.WaysOut, way => Assert.Equal(Served(plan), way.Before));
+        }
+    }
+
+    [Fact]
+    public void More_hands_are_in_every_shift_that_says_how_many_it_has()
+    {
+        var day = Crew(2, Snapshot(Order(Pear, 4, 1170)));
+        var arranged = (DayArrangement.Usual with { MoreHands = 2 }).Applied(day);
+        Assert.All(arranged.Shifts.Concat(arranged.OvensWatched), shift => Assert.Equal(4, shift.People));
+        Assert.All((DayArrangement.Usual with { MoreHands = 2 }).Applied(Snapshot(Order(Pear, 4, 1170))).Shifts, shift => Assert.Null(shift.People));
+        Assert.False((DayArrangement.Usual with { MoreHands = 1 }).IsUsual);
+        Assert.False((DayArrangement.Usual with { EarlierMin = 1 }).IsUsual);
+    }
+}
