@@ -40,7 +40,7 @@ internal sealed partial class DayPlanCheck
             var tasks = parcel.Where(task => task.Kind != TaskKind.Wait).ToDictionary(task => task.StepId);
             foreach (var (from, to, least) in network.Links.Where(link => steps[link.Before].Wait is null && link.Kind != LinkKind.During).SelectMany(link => Ways(network, steps, link.Before, link.After, link.Lag.Least)))
             {
-                var (before, after) = (tasks[from], tasks[to]);
+                if (!tasks.TryGetValue(from, out var before) || !tasks.TryGetValue(to, out var after)) continue;
                 var ready = onCrust.Contains(from) ? before.EndMin : Last(before).EndMin;
                 var begins = onCrust.Contains(to) ? after.StartMin : First(after).StartMin;
                 if ((ready != before.EndMin || begins != after.StartMin) && begins - ready < least)

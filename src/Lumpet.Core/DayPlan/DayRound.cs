@@ -69,6 +69,13 @@ internal sealed record DayRound(
         return solved.IsBetterThan(this) || (solved.ServesAsWellAs(this) && RightAfter.Count == 0 && solved.Cost < Cost) ? solved : this;
     }
 
+    /// <summary>The same ovens, with the work around them levelled for a day that has more hands or more room; null where it is not known how that work lay before.</summary>
+    /// <param name="snapshot">The day as it would be.</param>
+    /// <param name="effort">Changes tried.</param>
+    /// <param name="cancellation">Ends the search for something better.</param>
+    public DayRound? Relevelled(DaySnapshot snapshot, int effort, CancellationToken cancellation) => Apart is null ? null
+        : With(snapshot, CrewLevelling.Of(snapshot, new ShiftCalendar(snapshot.Shifts, snapshot.Midnights), Apart, effort, joins: true, solver: null, cancellation));
+
     /// <summary>The same ovens, with the work around them levelled otherwise.</summary>
     private DayRound With(DaySnapshot snapshot, CrewLevelling level) => new(Aims, Problem, Plan, level.Parcels, level.Mixed, level.Made, Mixer, PansOfDay.Short(level.Parcels, Taken.Pans))
     {

@@ -13,6 +13,9 @@ internal static class Troubles
     private const int EffortOfATry = 2;
     private const int RoundsOfATry = 4;
 
+    // Changes tried where only the work around the ovens is levelled anew.
+    private const int EffortOfALevelling = 300;
+
     // Beyond this many trays a try takes longer than someone waits.
     private const int MostTraysToTry = 160;
 
@@ -37,35 +40,39 @@ internal static class Troubles
         if (missed.Length == 0) return ([], []);
         var trays = round.Aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
         // What may be late needs no way out.
-        (string Words, DaySnapshot Snapshot, WayOutKind? Kind)[] ways = trays > MostTraysToTry || missed.All(fate => fate.IsServed) ? [] : [.. WaysOut(snapshot)];
+        Way[] ways = trays > MostTraysToTry || missed.All(fate => fate.IsServed) ? [] : [.. WaysOut(snapshot)];
         Tried[] tried = [.. ways.TakeWhile(_ => !patience.IsOver).Select((way, at) =>
         {
             progress?.Report(at / (double)ways.Length);
-            return new Tried(way.Words, DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry, patience).Fates, way.Kind);
+            // The ovens may stay as they are: then that is tried first, and is enough where nothing is missed any more.
+            var levelled = way.SparesOvens ? round.Relevelled(way.Snapshot, EffortOfALevelling, patience.Enough)?.Fates : null;
+            if (levelled is not null && Served(levelled).Missed == 0) return new Tried(way.Words, levelled, way.Kind);
+            var planned = DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry, patience).Fates;
+            return new Tried(way.Words, levelled is not null && Served(levelled).CompareTo(Served(planned)) < 0 ? levelled : planned, way.Kind);
         })];
         // What only takes from others what it gives is no way out: the whole day must be served better.
         var before = Served(round.Fates);
         Tried[] helping = [.. tried.Where(one => Served(one.Fates).CompareTo(before) < 0)];
-        var untried = patience.IsOver ? Say($"what would free it has not been tried yet")
+        var untried = patience.IsOver && helping.Length == 0 ? Say($"what would free it has not been tried yet")
             : trays > MostTraysToTry ? Say($"what would free it is not tried on a day of this size; fewer pies, or another day for some of them")
             : null;
         var place = round.Fates.Select((fate, at) => (fate.Lot.Id, at)).ToDictionary(pair => pair.Id, pair => pair.at);
         Trouble[] troubles = [.. missed.SelectMany((fate, at) => Of(
             snapshot, fate, [.. helping.Select(one => (one.Words, one.Fates[place[fate.Lot.Id]], Served(one.Fates).Missed))], [.. tried.Select(one => one.Words)], untried, tryPickUp: at < MostLatePickUpsTried))];
-        WayOut Way(WayOutKind kind, int amount, int? pickUp, IReadOnlyList<LotFate> after) => new(kind, amount, pickUp, DayServed.Of(round.Fates), DayServed.Of(after));
+        WayOut Found(WayOutKind kind, int amount, int? pickUp, IReadOnlyList<LotFate> after) => new(kind, amount, pickUp, DayServed.Of(round.Fates), DayServed.Of(after));
         (WayOut Way, (int, long) Served)[] open =
         [
-            .. helping.Where(one => one.Kind is not null).Select(one => (Way(one.Kind!.Value, one.Kind == WayOutKind.Earlier ? EarlierMin : 1, null, one.Fates), Served(one.Fates))),
-            .. ways.Length == 0 ? [] : LaterPickUps(snapshot, round.Fates, patience).Where(one => Served(one.Fates).CompareTo(before) < 0).Select(one => (Way(WayOutKind.LaterPickUp, one.ByMin, one.PickUpMin, one.Fates), Served(one.Fates))),
+            .. helping.Where(one => one.Kind is not null).Select(one => (Found(one.Kind!.Value, one.Kind == WayOutKind.Earlier ? EarlierMin : 1, null, one.Fates), Served(one.Fates))),
+            .. ways.Length == 0 ? [] : LaterPickUps(snapshot, round.Fates, patience).Where(one => Served(one.Fates).CompareTo(before) < 0).Select(one => (Found(WayOutKind.LaterPickUp, one.ByMin, one.PickUpMin, one.Fates), Served(one.Fates))),
         ];
         // Fewer are late, but more are not made at all: that is none.
         return (troubles, [.. open.Where(one => one.Way.After.NotMade <= one.Way.Before.NotMade).OrderBy(one => one.Served).Take(MostWaysOut).Select(one => one.Way)]);
     }
 
-    /// <summary>Each pick-up of which pies are late, at when the last of them is boxed; none where that is hours later or another day.</summary>
+    /// <summary>The pick-up of which most pies are late, at when the last of them is boxed; none where that is hours later or another day.</summary>
     private static IEnumerable<(int PickUpMin, int ByMin, IReadOnlyList<LotFate> Fates)> LaterPickUps(DaySnapshot snapshot, IReadOnlyList<LotFate> fates, Patience patience)
     {
-        foreach (var wave in fates.Where(fate => fate.Late > 0).GroupBy(fate => fate.Lot.PickUpMin).OrderByDescending(wave => wave.Sum(fate => fate.Late)).Take(MostLatePickUpsTried))
+        foreach (var wave in fates.Where(fate => fate.Late > 0).GroupBy(fate => fate.Lot.PickUpMin).OrderByDescending(wave => wave.Sum(fate => fate.Late)).Take(1))
         {
             var by = (wave.Max(fate => fate.LateMin) + MovedToMin - 1) / MovedToMin * MovedToMin;
             if (patience.IsOver || by > MostLaterMin || wave.Key + by >= snapshot.HorizonMin) continue;
@@ -118,23 +125,23 @@ internal static class Troubles
     }
 
     /// <summary>Each thing that may bind, taken away: what is tried.</summary>
-    private static IEnumerable<(string Words, DaySnapshot Snapshot, WayOutKind? Kind)> WaysOut(DaySnapshot snapshot)
+    private static IEnumerable<Way> WaysOut(DaySnapshot snapshot)
     {
         if (snapshot.Shifts.Count == 0) yield break;
         // Of ways that help alike the first is said: what is had soonest comes first.
         if (snapshot.Shifts.Any(shift => shift.People is not null))
-            yield return ("one more pair of hands in every shift", snapshot with { Shifts = [.. snapshot.Shifts.Select(shift => shift with { People = shift.People + 1 })] }, WayOutKind.MoreHands);
-        yield return ("twice the shelves in every oven", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { Shelves = oven.Shelves * 2, FloorPlaces = oven.FloorPlaces * 2 })] }, null);
+            yield return new Way("one more pair of hands in every shift", snapshot with { Shifts = [.. snapshot.Shifts.Select(shift => shift with { People = shift.People + 1 })] }, WayOutKind.MoreHands, SparesOvens: true);
+        yield return new Way("twice the shelves in every oven", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { Shelves = oven.Shelves * 2, FloorPlaces = oven.FloorPlaces * 2 })] }, null);
         if (snapshot.Orders.Any(order => order.Pan.AtOnce is not null))
-            yield return ("twice the pans", snapshot with { Orders = [.. snapshot.Orders.Select(order => order with { Pan = order.Pan with { Owned = order.Pan.Owned * 2 } })] }, null);
+            yield return new Way("twice the pans", snapshot with { Orders = [.. snapshot.Orders.Select(order => order with { Pan = order.Pan with { Owned = order.Pan.Owned * 2 } })] }, null);
         if (snapshot.Ovens.Any(oven => oven.ActionMin > 0))
-            yield return ("hands at every oven at any time", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { ActionMin = 0 })] }, null);
-        foreach (var (words, roomier) in Roomier(snapshot)) yield return (words, roomier, null);
-        yield return ("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] }, null);
+            yield return new Way("hands at every oven at any time", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { ActionMin = 0 })] }, null);
+        foreach (var (words, roomier) in Roomier(snapshot)) yield return new Way(words, roomier, null, SparesOvens: true);
+        yield return new Way("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] }, null);
         var (first, last) = (snapshot.Shifts.Min(shift => shift.StartMin), Math.Max(snapshot.Shifts.Max(shift => shift.EndMin), snapshot.HorizonMin));
-        yield return ("people there without a break from the first shift to the last pick-up", snapshot.With([new DayShift("All", first, last) { People = snapshot.Shifts.Any(shift => shift.People is null) ? null : snapshot.Shifts.Max(shift => shift.People) }]), null);
-        yield return ("a mixer of twice the size", snapshot with { Mixer = new Mixer(snapshot.Mixer.Name, snapshot.Mixer.SmallestBatch, snapshot.Mixer.LargestBatch * 2) }, null);
-        yield return ($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot), WayOutKind.Earlier);
+        yield return new Way("people there without a break from the first shift to the last pick-up", snapshot.With([new DayShift("All", first, last) { People = snapshot.Shifts.Any(shift => shift.People is null) ? null : snapshot.Shifts.Max(shift => shift.People) }]), null);
+        yield return new Way("a mixer of twice the size", snapshot with { Mixer = new Mixer(snapshot.Mixer.Name, snapshot.Mixer.SmallestBatch, snapshot.Mixer.LargestBatch * 2) }, null);
+        yield return new Way($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot), WayOutKind.Earlier);
     }
 
     /// <summary>More of each kind of room that is counted.</summary>
@@ -168,6 +175,13 @@ internal static class Troubles
             HorizonMin = snapshot.HorizonMin + EarlierMin,
         };
     }
+
+    /// <summary>A way out that is tried.</summary>
+    /// <param name="Words">What it is, after "with".</param>
+    /// <param name="Snapshot">The day with it.</param>
+    /// <param name="Kind">What a manager does for it; null of what cannot be had in a day.</param>
+    /// <param name="SparesOvens">Whether nothing about the ovens need be other than it is.</param>
+    private sealed record Way(string Words, DaySnapshot Snapshot, WayOutKind? Kind, bool SparesOvens = false);
 
     /// <summary>A way out that was planned.</summary>
     /// <param name="Words">What it is, after "with".</param>

@@ -41,6 +41,7 @@ public static class MadeAlreadyReader
         var note = checks.Words("note", draft.Note, MostNote);
         var at = At(checks, draft.MadeAt, localNow);
         var place = checks.Word("place", draft.Place, KeepPlace.Cold);
+        if (draft.Product is not null && draft.Made is not null) checks.Add("made", "Something is either made before the pies, or it is pies: say one of the two.");
         var entry = draft.Product is null ? Mass(checks, draft, ingredients, place, at, note) : (MadeAlready?)Pies(checks, draft, products, place, at, note);
         return (entry, checks.Faults);
     }

@@ -69,6 +69,7 @@ public sealed class MadeAlreadyReaderTests
         { Pies with { After = "prepare" }, "after", "Say what is done on them already: \"line\", \"fill\", \"bake\", \"box\"." },
         { Pies with { After = null }, "after", "Say what is done" },
         { Pies with { Place = "frozen" }, "place", "Pies that are frozen" },
+        { Pies with { Made = "dough:flaky" }, "made", "say one of the two" },
     };
 
     [Theory]

@@ -44,7 +44,7 @@
   // A tag of fewer parts in a hundred holds no word that can be read.
   const leastToRead = 2
   // A clock time this far right would run out of the drawing.
-  const farRight = 94
+  const farRight = 88
 
   let wanted = $state<number | undefined>(undefined)
   const minute = $derived(Math.min(Math.max(wanted ?? plan.hands?.at.min ?? axis.from, axis.from), axis.to))

@@ -44,7 +44,7 @@
 {#if ways.length > 0 && !today.isAsking}
   <section class="ways screen-only" aria-label="Ways out">
     <h2>{ways.length === 1 ? 'A way out' : 'Ways out'}</h2>
-    <p class="small">Each was planned, roughly. What is done can be taken back the same way.</p>
+    <p class="small">Each was planned, roughly. What is done is taken back under "Try a change" or in the sentence.</p>
     <ul>
       {#each ways as way (way.text)}
         <li>
