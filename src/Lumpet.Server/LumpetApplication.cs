@@ -47,7 +47,8 @@ internal static class LumpetApplication
         builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<BakeryClock>()));
         builder.Services.AddSingleton<IScheduleSolver, ConstraintScheduler>();
         builder.Services.AddSingleton<Planning>(services => (snapshot, effort, patience, progress) =>
-            DayPlanner.Plan(snapshot, effort, patience, progress, services.GetRequiredService<IScheduleSolver>()));
+            // While someone waits for an answer there is no time for a solver.
+            DayPlanner.Plan(snapshot, effort, patience, progress, effort > DayPlanner.DefaultEffort ? services.GetRequiredService<IScheduleSolver>() : null));
         builder.Services.AddSingleton<PlanShelf>();
         builder.Services.AddSingleton<RecipeShelf>();
         builder.Services.AddSingleton<ChangeFeed>();
