@@ -85,7 +85,31 @@ public sealed class InOneGoTests
         DayTask[] goOn = [.. plan.Tasks.Where(task => task.RightAfter is not null)];
         Assert.NotEmpty(goOn);
         Assert.All(goOn, task => Assert.InRange(task.EndMin - First(task).StartMin, 1, WorkRuns.LongestMin));
+        // Before it was joined each began within the hour after the end of the one before it.
+        var apart = DayPlanner.Best(day, DayPlanner.DefaultEffort, 8);
+        var was = apart.Parcels.SelectMany(parcel => Enumerable.Range(0, parcel.Work.Graph.Nodes.Count).Select(node => (Id: $"{parcel.Work.Lot.Id}/{parcel.Number}/{parcel.Work.Graph.Nodes[node].Id}", Start: parcel.Times.Start[node], End: parcel.Times.End[node]))).ToDictionary(one => one.Id);
+        Assert.All(goOn.Where(task => !apart.RightAfter.ContainsKey(task.Id)), task => Assert.InRange(was[task.Id].Start - was[task.RightAfter!].End, int.MinValue, 60));
         Assert.Empty(DayPlanChecker.Check(day, plan));
+    }
+
+    [Fact]
+    public void What_begins_more_than_an_hour_later_is_not_fetched_however_long_it_would_keep()
+    {
+        // Lined pans may lie in the cold for sixteen hours; pies that must be this fresh are not baked together.
+        var fresh = Pear with { OldestAtPickUp = 400 };
+        var apart = 0;
+        for (var later = 100; later <= 600; later += 100)
+        {
+            var day = Snapshot(Order(fresh, 4, 900), Order(fresh, 4, 900 + later));
+            DayTask[] lined = [.. DayPlanner.Plan(day).Tasks.Where(task => task.StepId == "line").OrderBy(task => task.StartMin)];
+            var round = DayPlanner.Best(day, DayPlanner.DefaultEffort, 8);
+            int[] starts = [.. round.Parcels.Select(parcel => parcel.Times.Start[0]).Order()];
+            if (starts.Length != 2 || starts[1] - starts[0] <= 100) continue;
+            apart++;
+            Assert.All(lined, task => Assert.Null(task.RightAfter));
+        }
+
+        Assert.InRange(apart, 1, 6);
     }
 
     [Fact]
