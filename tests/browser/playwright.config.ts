@@ -3,6 +3,11 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
+// At six in the morning whenever the tests run, so that none meets work that should have begun by now, or midnight.
+const ahead = ((6 - new Date().getUTCHours() + 36) % 24) - 12
+process.env.LUMPET_TEST_ZONE ??= ahead === 0 ? 'Etc/UTC' : `Etc/GMT${ahead > 0 ? '-' : '+'}${Math.abs(ahead)}`
+process.env.TZ = process.env.LUMPET_TEST_ZONE
+
 const port = Number(process.env.LUMPET_TEST_PORT ?? 4398)
 const root = join(import.meta.dirname, '..', '..')
 const data = join(process.env.LUMPET_TEST_DATA ?? mkdtempSync(join(tmpdir(), 'lumpet-browser-')), 'demo.db')
