@@ -1,9 +1,11 @@
 using Lumpet.Core.Baking;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Recipes.Schools;
+using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
-/// <summary>What the manager arranges for one day: the school of its ovens, ovens that are out, bakes that take longer.</summary>
+/// <summary>What the manager arranges for one day: the school of its ovens, ovens that are out, bakes that take longer, hands, and products made by another school.</summary>
 /// <param name="School">What the ovens are planned for.</param>
 /// <param name="OvensOut">Ids of ovens that are not used, each once.</param>
 /// <param name="LongerBakes">Minutes by which the last bake of a product takes longer, by the product's id; each at least 1.</param>
@@ -24,18 +26,22 @@ public sealed record DayArrangement(OvenSchool School, IReadOnlyList<string> Ove
     /// <summary>The most minutes by which a bake may be said to take longer.</summary>
     public const int LongestMin = 60;
 
+    /// <summary>Products made by another school than their recipe says; of one product at most one at a place.</summary>
+    public IReadOnlyList<DaySchool> Schools { get; init; } = [];
+
     /// <summary>A day like any other.</summary>
     public static DayArrangement Usual { get; } = new(OvenSchool.FewestHotHours, [], new Dictionary<string, int>());
 
     /// <summary>Whether nothing is arranged.</summary>
-    public bool IsUsual => School == OvenSchool.FewestHotHours && OvensOut.Count == 0 && LongerBakes.Count == 0 && MoreHands == 0 && EarlierMin == 0;
+    public bool IsUsual => School == OvenSchool.FewestHotHours && OvensOut.Count == 0 && LongerBakes.Count == 0 && MoreHands == 0 && EarlierMin == 0 && Schools.Count == 0;
 
     /// <summary>A day's snapshot under this arrangement; it begins as early as it should already.</summary>
     public DaySnapshot Applied(DaySnapshot snapshot)
     {
-        var products = snapshot.Orders.Select(order => order.Product).DistinctBy(product => product.Id).ToDictionary(product => product.Id, Longer);
+        var products = snapshot.Orders.Select(order => order.Product).DistinctBy(product => product.Id).ToDictionary(product => product.Id, Applied);
         return snapshot with
         {
+            Stock = snapshot.Stock with { Pies = [.. snapshot.Stock.Pies.Where(pies => FitsIts(products.GetValueOrDefault(pies.ProductId), pies))] },
             School = School,
             Shifts = WithMore(snapshot.Shifts),
             OvensWatched = WithMore(snapshot.OvensWatched),
@@ -43,6 +49,18 @@ public sealed record DayArrangement(OvenSchool School, IReadOnlyList<string> Ove
             Orders = [.. snapshot.Orders.Select(order => order with { Product = products[order.Product.Id] })],
         };
     }
+
+    /// <summary>A product as it is made on this day: what its recipe does not offer any more changes nothing.</summary>
+    public Product Applied(Product product)
+    {
+        var made = Schools.Where(school => school.ProductId == product.Id).OrderBy(school => school.Place)
+            .Aggregate(product, (so, school) => AnotherSchool.Of(so, school.Place, school.SchoolId) ?? so);
+        return Longer(made);
+    }
+
+    /// <summary>Pies that were brought as far as a step are gone on with only where all that was done on them is part of how they are made today.</summary>
+    private bool FitsIts(Product? product, StockedPies pies) =>
+        product?.SizeIn(pies.PanId) is not { } size || Schools.All(school => school.ProductId != product.Id) || PartDone.Whole(product.ProcessIn(size.Pan), pies.Done).Count == pies.Done.Count;
 
     private IReadOnlyList<DayShift> WithMore(IReadOnlyList<DayShift> shifts) => MoreHands == 0 ? shifts : [.. shifts.Select(shift => shift with { People = shift.People + MoreHands })];
 

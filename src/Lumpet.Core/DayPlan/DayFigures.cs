@@ -1,3 +1,4 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Baking;
 
 namespace Lumpet.Core.DayPlan;
@@ -16,6 +17,9 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Loads">Loads.</param>
 /// <param name="WaitMin">Minutes from an oven to the pick-up, the average over all pies that are baked; null where none is.</param>
 /// <param name="MostHands">The most people at work in one minute.</param>
+/// <param name="WorkMin">Minutes of hands in all.</param>
+/// <param name="FridgeTrays">The most trays in the fridge at once, with what days before have in it.</param>
+/// <param name="FreezerTrays">The most trays in the freezer at once, likewise.</param>
 /// <param name="FirstMin">When work begins; null where there is none.</param>
 public sealed record DayFigures(
     int Pies,
@@ -31,6 +35,9 @@ public sealed record DayFigures(
     int Loads,
     int? WaitMin,
     int MostHands,
+    int WorkMin,
+    int FridgeTrays,
+    int FreezerTrays,
     int? FirstMin)
 {
     /// <summary>The figures of a plan.</summary>
@@ -38,6 +45,8 @@ public sealed record DayFigures(
     {
         var (cost, others) = (plan.BakePlan.Cost, plan.Taken.Settings);
         var waits = Waits(plan).ToArray();
+        var hands = plan.Tasks.Count == 0 ? new HandsNeeded(0, 0, 0) : HandsNeeded.In(plan);
+        var room = RoomLevels.Of(plan, KitchenRoom.Uncounted);
         var pies = waits.Sum(wait => (long)wait.Pies);
         return new DayFigures(
             plan.Pies,
@@ -52,8 +61,13 @@ public sealed record DayFigures(
             cost.DoorClashes,
             plan.Loads.Count,
             pies == 0 ? null : (int)Math.Round(waits.Sum(wait => (double)wait.Pies * wait.Minutes) / pies),
-            plan.Tasks.Count == 0 ? 0 : HandsNeeded.In(plan).AtOnce,
+            hands.AtOnce,
+            hands.WorkMin,
+            MostIn(RoomPlace.FridgeTrays),
+            MostIn(RoomPlace.FreezerTrays),
             plan.Tasks.Count == 0 ? null : plan.Tasks.Min(task => task.StartMin));
+
+        int MostIn(RoomPlace place) => room.FirstOrDefault(levels => levels.Place == place)?.Most ?? 0;
     }
 
     /// <summary>Of every pie that is baked the minutes from its last oven to its pick-up.</summary>

@@ -39,6 +39,7 @@ internal sealed record DayBook(
         Snapshot.School,
         Ovens = Snapshot.Ovens.Select(oven => oven.Id),
         Arrangement.LongerBakes,
+        Arrangement.Schools,
         Earlier = Earlier.Select(other => other.Fingerprint),
         Snapshot.Stock,
         GoingOn = Snapshot.GoingOn.Select(task => new { task.Id, task.StartMin, task.EndMin }),

@@ -1,6 +1,7 @@
 using Lumpet.Core;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Orders;
+using Lumpet.Core.Recipes.Schools;
 using Lumpet.Server.Bakery;
 using Lumpet.Store.Recipes;
 using Microsoft.Data.Sqlite;
@@ -19,6 +20,7 @@ internal sealed record DayQuestion(
 {
     private const int MostOrders = 20;
     private const int MostBakes = 200;
+    private const int MostSchools = 60;
 
     /// <summary>Reads a question.</summary>
     /// <param name="connection">Where the day is read.</param>
@@ -62,6 +64,7 @@ internal sealed record DayQuestion(
             arrangement = arrangement with { OvensOut = [.. ovens.OfType<string>().Distinct().Order(StringComparer.Ordinal)] };
         }
 
+        if (request.Schools is { } schools) arrangement = arrangement with { Schools = Schools(connection, schools, faults) };
         arrangement = arrangement with
         {
             MoreHands = Within("moreHands", request.MoreHands ?? arrangement.MoreHands, DayArrangement.MostMoreHands, "pairs of hands"),
@@ -91,6 +94,36 @@ internal sealed record DayQuestion(
             if (asked < 0 || asked > most) faults.Add(new FieldFault(field, $"This does not fit: 0 to {most} {unit}."));
             return Math.Clamp(asked, 0, most);
         }
+    }
+
+    private static DaySchool[] Schools(SqliteConnection connection, IReadOnlyList<ProductSchoolRequest?> wanted, List<FieldFault> faults)
+    {
+        if (wanted.Count > MostSchools)
+        {
+            faults.Add(new FieldFault("schools", $"At most {MostSchools} products are made by another school at once."));
+            return [];
+        }
+
+        var schools = new List<DaySchool>();
+        foreach (var (one, at) in wanted.Select((one, at) => (one, at)))
+        {
+            if (Naming.Read<SchoolPlace>(one?.Place) is not { } place || !AnotherSchool.Places.Contains(place)) faults.Add(new FieldFault($"schools[{at}].place", $"A place is one of {string.Join(", ", AnotherSchool.Places.Select(Naming.Of))}."));
+            else if (RecipeStore.Products(connection, [one!.Product ?? string.Empty]) is not [var product]) faults.Add(new FieldFault($"schools[{at}].product", "There is no such product."));
+            else if (schools.Any(other => (other.ProductId, other.Place) == (product.Id, place))) faults.Add(new FieldFault($"schools[{at}].place", "One school at one place."));
+            else schools.Add(new DaySchool(product.Id, place, one.School ?? string.Empty));
+        }
+
+        foreach (var product in schools.GroupBy(school => school.ProductId))
+        {
+            var made = RecipeStore.Products(connection, [product.Key])[0];
+            foreach (var school in product.OrderBy(school => school.Place))
+            {
+                if (AnotherSchool.Of(made, school.Place, school.SchoolId) is { } so) made = so;
+                else faults.Add(new FieldFault($"schools[{schools.IndexOf(school)}].school", "Its recipe offers no such school there, or would break a rule with it."));
+            }
+        }
+
+        return [.. schools];
     }
 
     private static List<OrderLine> Added(SqliteConnection connection, DayBook book, IReadOnlyList<MoreRequest?> wanted, LocalDateTime now, List<FieldFault> faults)
@@ -129,6 +162,7 @@ internal sealed record DayQuestion(
 /// <param name="More">Orders that would come on top.</param>
 /// <param name="MoreHands">Pairs of hands more in every shift of the day.</param>
 /// <param name="EarlierMin">By how many minutes the crew of the first shift would begin earlier.</param>
+/// <param name="Schools">All products that would be made by another school; empty for none.</param>
 public sealed record WhatIfRequest(
     IReadOnlyList<PickUpMove?>? Moves,
     bool FromNow = false,
@@ -137,7 +171,15 @@ public sealed record WhatIfRequest(
     IReadOnlyList<LongerBakeRequest?>? LongerBakes = null,
     IReadOnlyList<MoreRequest?>? More = null,
     int? MoreHands = null,
-    int? EarlierMin = null);
+    int? EarlierMin = null,
+    IReadOnlyList<ProductSchoolRequest?>? Schools = null)
+{
+    /// <summary>Whether nothing but pick-ups is asked about.</summary>
+    internal bool IsOnlyMoves => this with { Moves = null, FromNow = false } == new WhatIfRequest(Moves: null);
+
+    /// <summary>Whether nothing is asked about.</summary>
+    internal bool IsEmpty => IsOnlyMoves && Moves is null or [];
+}
 
 /// <summary>A bake that takes longer on a day.</summary>
 /// <param name="Product">Id of the product.</param>

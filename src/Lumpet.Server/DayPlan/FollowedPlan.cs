@@ -39,7 +39,8 @@ internal sealed record FollowedPlan(StoredPublication Publication, bool IsSame, 
     /// <summary>What is left of a day when a plan has been followed up to an instant.</summary>
     private static DayBook GoneOn(SqliteConnection connection, DayBook book, StoredPublication publication, Instant at, IReadOnlySet<string> notDone)
     {
-        var products = RecipeStore.Products(connection, [.. publication.Work.Pies.Select(pies => pies.ProductId).Concat(publication.Work.Trays.Select(tray => tray.ProductId).OfType<string>()).Distinct()]).ToDictionary(product => product.Id);
+        var products = RecipeStore.Products(connection, [.. publication.Work.Pies.Select(pies => pies.ProductId).Concat(publication.Work.Trays.Select(tray => tray.ProductId).OfType<string>()).Distinct()])
+            .ToDictionary(product => product.Id, book.Arrangement.Applied);
         var made = IngredientStore.All(connection).Values.Where(one => one.Formula?.How is not null).ToDictionary(one => one.Id);
         var onItsClock = (int)(at - publication.Start).TotalMinutes;
         var begun = BegunWork.At(publication.Work, onItsClock, notDone, new RecipesThere(products, made), ($"b{publication.Number}", Days.Iso(book.Day)))

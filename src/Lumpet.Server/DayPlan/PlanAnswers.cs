@@ -74,13 +74,14 @@ public sealed record BegunAnswer(string Task, string Name, string About, Moment 
 /// <summary>What is arranged for a day, and what can be.</summary>
 /// <param name="Words">What is arranged, in words; empty where nothing is.</param>
 /// <param name="School">"fewestHotHours", "freshest" or "steadiest".</param>
+/// <param name="SchoolName">Its name.</param>
 /// <param name="Ovens">Every oven, and whether it is out.</param>
 /// <param name="Bakes">Every product of the day that is baked, and by how many minutes its last bake takes longer.</param>
 /// <param name="Sizes">What more of can be asked about: products and pans of the day's orders.</param>
 /// <param name="MoreHands">Pairs of hands more in every shift; null where no shift says how many it has.</param>
 /// <param name="EarlierMin">By how many minutes work begins earlier.</param>
 public sealed record ArrangementAnswer(
-    string Words, string School, IReadOnlyList<OvenOutAnswer> Ovens, IReadOnlyList<LongerBakeAnswer> Bakes, IReadOnlyList<SizeOfDayAnswer> Sizes, int? MoreHands, int EarlierMin);
+    string Words, string School, string SchoolName, IReadOnlyList<OvenOutAnswer> Ovens, IReadOnlyList<LongerBakeAnswer> Bakes, IReadOnlyList<SizeOfDayAnswer> Sizes, int? MoreHands, int EarlierMin);
 
 /// <summary>An oven on a day.</summary>
 /// <param name="Id">Its id.</param>

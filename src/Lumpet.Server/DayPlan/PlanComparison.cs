@@ -1,10 +1,15 @@
 using System.Globalization;
-using Lumpet.Core;
 using Lumpet.Core.DayPlan;
 
 namespace Lumpet.Server.DayPlan;
 
-/// <summary>Lays two plans of a day beside each other, figure by figure, and says which is better where one can say so.</summary>
+/// <summary>A figure in which plans of a day may differ.</summary>
+/// <param name="Name">What of.</param>
+/// <param name="Words">How much.</param>
+/// <param name="Worse">The larger, the worse; null where neither of two is better.</param>
+internal sealed record ComparedFigure(string Name, string Words, decimal? Worse);
+
+/// <summary>Lays plans of a day beside each other, figure by figure, and says which is better where one can say so.</summary>
 internal static class PlanComparison
 {
     /// <summary>The schools' names, and what each is for.</summary>
@@ -15,66 +20,56 @@ internal static class PlanComparison
         _ => ("Fewest hot hours", "Loads close together; some pies wait longer."),
     };
 
-    /// <summary>Every figure that tells two plans apart, in the order in which a manager asks.</summary>
+    /// <summary>Every figure that tells two plans apart, in the order in which a manager asks; the same figures of every plan.</summary>
+    /// <param name="book">The day, for clock and currency.</param>
+    /// <param name="figures">What the plan comes to.</param>
+    public static IReadOnlyList<ComparedFigure> Figures(DayBook book, DayFigures figures) =>
+    [
+        new("Pies", Figure(figures.Pies), null),
+        Number("Cannot be made", figures.NotMade),
+        Number("Late", figures.Late),
+        Long("The latest by", figures.MostLateMin),
+        new("Least time to spare", Spare(figures), -(figures.LeastSpareMin ?? int.MinValue)),
+        Number("Hands at the busiest", figures.MostHands),
+        Long("Work in all", figures.WorkMin),
+        new("Work begins", figures.FirstMin is { } first ? $"{book.Clock.At(first).Day} {book.Clock.At(first).Clock}" : "never", -(figures.FirstMin ?? 0)),
+        Long("Ovens hot", figures.HotMin),
+        new("Heat costs", figures.HeatCost is { } cost ? string.Create(CultureInfo.InvariantCulture, $"{cost:0.00} {book.Bakery.Currency}") : "no price for an oven hour", figures.HeatCost),
+        new("From oven to pick-up", figures.WaitMin is { } wait ? $"{PlanSentence.Hours(wait)} on average" : "nothing baked", figures.WaitMin ?? 0),
+        Number("Trays in the fridge at its fullest", figures.FridgeTrays),
+        Number("Trays in the freezer at its fullest", figures.FreezerTrays),
+        Number("Loads", figures.Loads),
+        Number("Changes of setting", figures.SettingChanges),
+        Number("Doors opened", figures.DoorOpenings),
+        Number("Two doors at once", figures.DoorClashes),
+    ];
+
+    /// <summary>The figures in which one plan differs from another.</summary>
     /// <param name="book">The day, for clock and currency.</param>
     /// <param name="before">The plan as it is.</param>
     /// <param name="after">The plan as it would be.</param>
-    public static IReadOnlyList<PlanDifferenceAnswer> Between(DayBook book, DayFigures before, DayFigures after)
-    {
-        var all = new List<PlanDifferenceAnswer>();
-        void Add(string name, string was, string now, int better)
-        {
-            if (was != now) all.Add(new PlanDifferenceAnswer(name, was, now, better < 0 ? "better" : better > 0 ? "worse" : "other"));
-        }
+    public static IReadOnlyList<PlanDifferenceAnswer> Between(DayBook book, DayFigures before, DayFigures after) =>
+    [
+        .. Figures(book, before).Zip(Figures(book, after)).Where(pair => pair.First.Words != pair.Second.Words)
+            .Select(pair => new PlanDifferenceAnswer(pair.First.Name, pair.First.Words, pair.Second.Words, Is(pair.First, pair.Second))),
+    ];
 
-        void Number(string name, long was, long now) => Add(name, Figure(was), Figure(now), now.CompareTo(was));
-        Add("Pies", Figure(before.Pies), Figure(after.Pies), 0);
-        Number("Cannot be made", before.NotMade, after.NotMade);
-        Number("Late", before.Late, after.Late);
-        Add("The latest by", PlanSentence.Hours(before.MostLateMin), PlanSentence.Hours(after.MostLateMin), after.MostLateMin.CompareTo(before.MostLateMin));
-        Add("Least time to spare", Spare(before), Spare(after), (before.LeastSpareMin ?? int.MinValue).CompareTo(after.LeastSpareMin ?? int.MinValue));
-        Add("Ovens hot", PlanSentence.Hours(before.HotMin), PlanSentence.Hours(after.HotMin), after.HotMin.CompareTo(before.HotMin));
-        Add("Heat costs", Money(book, before), Money(book, after), before.HeatCost is { } was && after.HeatCost is { } now ? now.CompareTo(was) : 0);
-        Number("Changes of setting", before.SettingChanges, after.SettingChanges);
-        Number("Doors opened", before.DoorOpenings, after.DoorOpenings);
-        Number("Two doors at once", before.DoorClashes, after.DoorClashes);
-        Number("Loads", before.Loads, after.Loads);
-        Add("From oven to pick-up", Wait(before), Wait(after), (after.WaitMin ?? 0).CompareTo(before.WaitMin ?? 0));
-        Number("Hands at the busiest", before.MostHands, after.MostHands);
-        Add("Work begins", Begin(book, before), Begin(book, after), (before.FirstMin ?? 0).CompareTo(after.FirstMin ?? 0));
-        return all;
-    }
+    /// <summary>What a plan comes to beside the day as it is.</summary>
+    /// <param name="book">The day, for clock and currency.</param>
+    /// <param name="before">The plan as it is.</param>
+    /// <param name="after">The plan of a choice.</param>
+    public static IReadOnlyList<PlanFigureAnswer> Beside(DayBook book, DayFigures before, DayFigures after) =>
+        [.. Figures(book, before).Zip(Figures(book, after)).Select(pair => new PlanFigureAnswer(pair.Second.Name, pair.Second.Words, pair.First.Words == pair.Second.Words ? "same" : Is(pair.First, pair.Second)))];
 
-    /// <summary>A way of planning a day, with the figures that the schools differ in.</summary>
-    public static OvenSchoolAnswer Way(DayBook book, OvenSchool school, DayFigures figures, bool isTaken)
-    {
-        var (name, words) = Of(school);
-        return new OvenSchoolAnswer(
-            Naming.Of(school),
-            name,
-            words,
-            isTaken,
-            [
-                new("Ovens hot", PlanSentence.Hours(figures.HotMin)),
-                new("Heat costs", Money(book, figures)),
-                new("From oven to pick-up", Wait(figures)),
-                new("Doors opened", Figure(figures.DoorOpenings)),
-                new("Two doors at once", Figure(figures.DoorClashes)),
-                new("Changes of setting", Figure(figures.SettingChanges)),
-                new("Late or not made", Figure(figures.Late + figures.NotMade)),
-            ]);
-    }
+    private static string Is(ComparedFigure before, ComparedFigure after) => (before.Worse, after.Worse) is ({ } was, { } now) && was != now ? now < was ? "better" : "worse" : "other";
+
+    private static ComparedFigure Number(string name, long number) => new(name, Figure(number), number);
+
+    private static ComparedFigure Long(string name, long minutes) => new(name, PlanSentence.Hours(minutes), minutes);
 
     private static string Figure(long number) => number.ToString(CultureInfo.InvariantCulture);
 
     private static string Spare(DayFigures figures) => figures.LeastSpareMin is { } spare ? spare < 0 ? $"{PlanSentence.Hours(-spare)} late" : PlanSentence.Hours(spare) : "never boxed";
-
-    private static string Wait(DayFigures figures) => figures.WaitMin is { } wait ? $"{PlanSentence.Hours(wait)} on average" : "nothing baked";
-
-    private static string Begin(DayBook book, DayFigures figures) => figures.FirstMin is { } first ? $"{book.Clock.At(first).Day} {book.Clock.At(first).Clock}" : "never";
-
-    private static string Money(DayBook book, DayFigures figures) =>
-        figures.HeatCost is { } cost ? string.Create(CultureInfo.InvariantCulture, $"{cost:0.00} {book.Bakery.Currency}") : "no price for an oven hour";
 }
 
 /// <summary>A figure in which two plans differ.</summary>
@@ -84,15 +79,8 @@ internal static class PlanComparison
 /// <param name="Is">"better", "worse" or "other".</param>
 public sealed record PlanDifferenceAnswer(string Name, string Before, string After, string Is);
 
-/// <summary>A school of planning the ovens of a day, planned.</summary>
-/// <param name="School">"fewestHotHours", "freshest" or "steadiest".</param>
-/// <param name="Name">Its name.</param>
-/// <param name="Words">What it is for.</param>
-/// <param name="IsTaken">Whether the day is planned by it.</param>
-/// <param name="Figures">What it comes to.</param>
-public sealed record OvenSchoolAnswer(string School, string Name, string Words, bool IsTaken, IReadOnlyList<PlanFigureAnswer> Figures);
-
-/// <summary>A figure of a plan in words.</summary>
+/// <summary>A figure of a plan in words, beside that of the day as it is.</summary>
 /// <param name="Name">What of.</param>
 /// <param name="Value">How much.</param>
-public sealed record PlanFigureAnswer(string Name, string Value);
+/// <param name="Is">"same", "better", "worse" or "other".</param>
+public sealed record PlanFigureAnswer(string Name, string Value, string Is);

@@ -24,7 +24,8 @@ internal static class PlanEndpoints
         plan.MapGet("/progress", Progress).WithName("GetProgress").WithSummary("How far the settled plan of a day is; no percent where none is being made.");
         plan.MapPost("/what-if", WhatIf).WithName("AskWhatIf").WithSummary("The plan as it would be with pick-ups moved. Stores nothing.");
         plan.MapPost("/take", Take).WithName("TakeWhatIf").WithSummary("Makes a day as it was asked about: pick-ups moved, orders added, the day arranged, all at once or nothing.");
-        plan.MapGet("/ways", Ways).WithName("GetWays").WithSummary("The day planned by each school, and what each comes to.");
+        plan.MapGet("/choices", Choices).WithName("GetChoices").WithSummary("What may be chosen for a day, other than as it is.");
+        plan.MapPost("/compare", Compare).WithName("ComparePlan").WithSummary("The day planned with a change, and what it comes to beside the day as it is. Stores nothing.");
         plan.MapGet("/reason", Reason).WithName("GetReason").WithSummary("Why a task is when it is, what it waits for, what waits for it, how much it can slip.");
         plan.MapGet("/oven-steps", OvenSteps).WithName("GetOvenSteps").WithSummary("What is done at the ovens, by the clock.");
         plan.MapGet("/calendar.ics", Calendar).WithName("GetCalendar").WithSummary("The plan as iCalendar.").Produces<string>(200, "text/calendar");
@@ -54,7 +55,7 @@ internal static class PlanEndpoints
         using (var connection = database.Open()) question = DayQuestion.Of(connection, book, request, clock);
         if (question.Faults.Count > 0) return FieldProblems.Of(question.Faults);
         // A pick-up that is stepped is followed at once; whoever asks more waits a moment longer for a plan that is settled.
-        var time = request is { School: null, OvensOut: null, LongerBakes: null, More: null, MoreHands: null, EarlierMin: null } ? PlanTime.Stepped : PlanTime.Compared;
+        var time = request.IsOnlyMoves ? PlanTime.Stepped : PlanTime.Compared;
         var view = await DayView.OfAsync(question.Book, database, shelf, clock, new Wish(request.FromNow, time), waiting);
         var asItIs = await shelf.PlanAsync(book, time, waiting);
         return TypedResults.Ok(PlanWriting.Of(view) with { Differences = PlanComparison.Between(book, DayFigures.Of(asItIs), DayFigures.Of(view.Plan)) });
@@ -85,19 +86,22 @@ internal static class PlanEndpoints
         return TypedResults.Ok(answer);
     }
 
-    private static async Task<Results<Ok<IReadOnlyList<OvenSchoolAnswer>>, ValidationProblem>> Ways(string day, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
+    private static Results<Ok<IReadOnlyList<ChoiceAnswer>>, ValidationProblem> Choices(string day, Database database, BakeryClock clock)
+    {
+        var (book, refused) = Open(day, database, clock);
+        return book is null ? refused! : TypedResults.Ok(DayChoices.Of(book));
+    }
+
+    private static async Task<Results<Ok<ChoiceOutcomeAnswer>, ValidationProblem>> Compare(string day, WhatIfRequest request, Database database, PlanShelf shelf, BakeryClock clock, CancellationToken waiting)
     {
         var (book, refused) = Open(day, database, clock);
         if (book is null) return refused!;
-        var ways = new List<OvenSchoolAnswer>();
-        foreach (var school in OvenSchools.All)
-        {
-            DayBook by;
-            using (var connection = database.Open()) by = FollowedPlan.Of(connection, DayBook.Open(connection, book.Day, clock, book.Arrangement with { School = school })!, clock.Now);
-            ways.Add(PlanComparison.Way(book, school, DayFigures.Of(await shelf.PlanAsync(by, PlanTime.Compared, waiting)), school == book.Arrangement.School));
-        }
-
-        return TypedResults.Ok<IReadOnlyList<OvenSchoolAnswer>>(ways);
+        DayQuestion question;
+        using (var connection = database.Open()) question = DayQuestion.Of(connection, book, request, clock);
+        if (question.Faults.Count > 0) return FieldProblems.Of(question.Faults);
+        var asItIs = await shelf.PlanAsync(book, PlanTime.Compared, waiting);
+        var plan = request.IsEmpty ? asItIs : await shelf.PlanAsync(question.Book, PlanTime.Compared, waiting);
+        return TypedResults.Ok(new ChoiceOutcomeAnswer(PlanWriting.Served(DayServed.Of(plan.Fates)), PlanComparison.Beside(book, DayFigures.Of(asItIs), DayFigures.Of(plan))));
     }
 
     private static async Task<Results<Ok<ReasonAnswer>, ValidationProblem, ProblemHttpResult>> Reason(

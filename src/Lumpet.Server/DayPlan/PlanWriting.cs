@@ -53,13 +53,6 @@ internal static class PlanWriting
     /// <summary>What can be done, with what it does, and as a question that takes it.</summary>
     private static WayOutAnswer Way(DayBook book, WayOut way)
     {
-        static string Served(DayServed served) => (served.NotMade, served.Late) switch
-        {
-            (0, 0) => "all in time",
-            (0, _) => $"{served.Late} late, the last by {PlanSentence.Hours(served.LateMin)}",
-            (_, 0) => $"{served.NotMade} not made",
-            _ => $"{served.NotMade} not made, {served.Late} late",
-        };
         var (text, change) = way.Kind switch
         {
             WayOutKind.MoreHands => ("One more pair of hands in every shift", new WayOutChange(book.Arrangement.MoreHands + way.Amount, null, [])),
@@ -68,6 +61,15 @@ internal static class PlanWriting
         };
         return new WayOutAnswer(text, Served(way.Before), Served(way.After), change);
     }
+
+    /// <summary>How the pick-ups of a day are served, in a few words.</summary>
+    public static string Served(DayServed served) => (served.NotMade, served.Late) switch
+    {
+        (0, 0) => "all in time",
+        (0, _) => $"{served.Late} late, the last by {PlanSentence.Hours(served.LateMin)}",
+        (_, 0) => $"{served.NotMade} not made",
+        _ => $"{served.NotMade} not made, {served.Late} late",
+    };
 
     /// <summary>Whether it can still be had: hands come to no shift that is full of them, and nobody begins before now.</summary>
     private static bool CanBeHad(DayView view, WayOut way) => way.Kind switch
@@ -88,10 +90,12 @@ internal static class PlanWriting
             .. arrangement.EarlierMin > 0 ? [$"work begins {PlanSentence.Hours(arrangement.EarlierMin)} earlier"] : Array.Empty<string>(),
             .. book.Bakery.Ovens.Where(oven => arrangement.OvensOut.Contains(oven.Id)).Select(oven => $"{oven.Name} is out"),
             .. arrangement.LongerBakes.Where(bake => names.ContainsKey(bake.Key)).Select(bake => $"{names[bake.Key]} bakes {bake.Value} min longer"),
+            .. arrangement.Schools.SelectMany(school => DayChoices.Words(book, school)),
         ];
         return new ArrangementAnswer(
             string.Join("; ", words),
             Naming.Of(arrangement.School),
+            PlanComparison.Of(arrangement.School).Name,
             [.. book.Bakery.Ovens.Select(oven => new OvenOutAnswer(oven.Id, oven.Name, arrangement.OvensOut.Contains(oven.Id)))],
             [.. book.Snapshot.Orders.Select(order => order.Product).DistinctBy(product => product.Id).Where(product => product.Process.Steps.Any(step => step.IsBake))
                 .OrderBy(product => product.Name, StringComparer.Ordinal).Select(product => new LongerBakeAnswer(product.Id, product.Name, arrangement.LongerBakes.GetValueOrDefault(product.Id)))],

@@ -1,4 +1,3 @@
-using System.Text.Json;
 using Lumpet.Core;
 using Lumpet.Core.Costing;
 using Lumpet.Core.Ingredients;
@@ -56,7 +55,7 @@ internal static class SchoolEndpoints
             {
                 var other = SchoolExchange.Exchanged(draft, school.Place, school.Set).Draft;
                 var effect = Effect(other, out var faults);
-                return new SchoolAnswer(Naming.Of(school.Place), Title(school.Place), school.Id, school.Name, school.Why, IsSame(draft, other), effect, faults);
+                return new SchoolAnswer(Naming.Of(school.Place), Title(school.Place), school.Id, school.Name, school.Why, SchoolExchange.IsSame(draft, other), effect, faults);
             })]));
     }
 
@@ -86,11 +85,6 @@ internal static class SchoolEndpoints
         if (draft.Links?.Count > MostLinks || draft.Links?.Any(link => link is null) == true) return FieldProblems.Of(("draft.links", $"At most {MostLinks} links are taken, none of them empty."));
         return null;
     }
-
-    private static bool IsSame(ProductDraft one, ProductDraft other) => Text(one) == Text(other);
-
-    // As text: steps hold lists.
-    private static string Text(ProductDraft draft) => JsonSerializer.Serialize(new { draft.Steps, draft.Links, draft.Layers });
 
     private static string Title(SchoolPlace place) => place switch
     {

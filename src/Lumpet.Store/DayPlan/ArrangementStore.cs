@@ -1,6 +1,7 @@
 using Dapper;
 using Lumpet.Core;
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Recipes.Schools;
 using Microsoft.Data.Sqlite;
 using NodaTime;
 using NodaTime.Text;
@@ -22,6 +23,11 @@ public static class ArrangementStore
         {
             MoreHands = (int)(hands?.More ?? 0),
             EarlierMin = (int)(hands?.EarlierMin ?? 0),
+            Schools =
+            [
+                .. connection.Query<SchoolRow>("SELECT product_id AS productId, place, school FROM day_product_school WHERE day = @day ORDER BY product_id, place", at)
+                    .Select(row => new DaySchool(row.ProductId, Naming.Known<SchoolPlace>(row.Place), row.School)),
+            ],
         };
     }
 
@@ -30,16 +36,19 @@ public static class ArrangementStore
     public static void Save(Transaction transaction, LocalDate day, DayArrangement arrangement)
     {
         var (connection, at) = (transaction.Connection, new { day = Key(day) });
-        connection.Execute("DELETE FROM day_school WHERE day = @day; DELETE FROM day_oven_out WHERE day = @day; DELETE FROM day_longer_bake WHERE day = @day; DELETE FROM day_hands WHERE day = @day", at);
+        connection.Execute("DELETE FROM day_school WHERE day = @day; DELETE FROM day_oven_out WHERE day = @day; DELETE FROM day_longer_bake WHERE day = @day; DELETE FROM day_hands WHERE day = @day; DELETE FROM day_product_school WHERE day = @day", at);
         if (arrangement.School != OvenSchool.FewestHotHours) Rows.Insert(connection, "day_school", new { at.day, school = Naming.Of(arrangement.School) });
         if (arrangement.MoreHands > 0 || arrangement.EarlierMin > 0) Rows.Insert(connection, "day_hands", new { at.day, more = arrangement.MoreHands, earlier_min = arrangement.EarlierMin });
         foreach (var oven in arrangement.OvensOut) Rows.Insert(connection, "day_oven_out", new { at.day, oven_id = oven });
+        foreach (var school in arrangement.Schools) Rows.Insert(connection, "day_product_school", new { at.day, product_id = school.ProductId, place = Naming.Of(school.Place), school = school.SchoolId });
         foreach (var (product, minutes) in arrangement.LongerBakes) Rows.Insert(connection, "day_longer_bake", new { at.day, product_id = product, minutes });
     }
 
     private static string Key(LocalDate day) => LocalDatePattern.Iso.Format(day);
 
     private sealed record HandsRow(long More, long EarlierMin);
+
+    private sealed record SchoolRow(string ProductId, string Place, string School);
 
     private sealed record LongerRow(string ProductId, long Minutes);
 }

@@ -127,13 +127,60 @@ public sealed class ArrangedDayTests : IDisposable
     [Fact]
     public async Task Each_school_is_planned_and_says_what_it_comes_to()
     {
-        var ways = (await server.Get($"{Plan}/ways")).EnumerateArray().ToArray();
-        Assert.Equal(["fewestHotHours", "freshest", "steadiest"], ways.Select(way => way.GetProperty("school").GetString()));
-        Assert.Equal([true, false, false], ways.Select(way => way.GetProperty("isTaken").GetBoolean()));
-        int Figure(int way, string name) => int.Parse(ways[way].GetProperty("figures").EnumerateArray().First(figure => figure.GetProperty("name").GetString() == name).GetProperty("value").GetString()!, System.Globalization.CultureInfo.InvariantCulture);
-        Assert.True(Figure(2, "Doors opened") < Figure(0, "Doors opened"));
-        Assert.True(Figure(2, "Two doors at once") <= Figure(0, "Two doors at once"));
-        Assert.All(Enumerable.Range(0, 3), way => Assert.Equal(0, Figure(way, "Late or not made")));
+        async Task<JsonElement> By(string? school) => (await server.Send(HttpMethod.Post, $"{Plan}/compare", new { school })).Body;
+        var (fewest, steadiest) = (await By(null), await By("steadiest"));
+        Assert.Equal("all in time", fewest.GetProperty("served").GetString());
+        Assert.Equal("all in time", steadiest.GetProperty("served").GetString());
+        Assert.All(fewest.GetProperty("figures").EnumerateArray(), figure => Assert.Equal("same", figure.GetProperty("is").GetString()));
+        Assert.Equal(Names(fewest), Names(steadiest));
+        Assert.True(Figure(steadiest, "Doors opened").Value < Figure(fewest, "Doors opened").Value);
+        Assert.Equal("better", Figure(steadiest, "Doors opened").Is);
+        Assert.True(Figure(steadiest, "Two doors at once").Value <= Figure(fewest, "Two doors at once").Value);
+    }
+
+    [Fact]
+    public async Task Everything_that_may_be_chosen_can_be_laid_beside_the_day_and_taken()
+    {
+        var offered = (await server.Get($"{Plan}/choices")).EnumerateArray().ToArray();
+        Assert.Equal(offered.Length, offered.Select(one => one.GetProperty("id").GetString()).Distinct().Count());
+        Assert.Equal(["Ovens", "Crew", "Recipes, for this day"], offered.Select(one => one.GetProperty("group").GetString()).Distinct());
+        var names = offered.Select(one => one.GetProperty("name").GetString()!).ToArray();
+        foreach (var name in new[] { "Freshest pies", "Without Finisher", "One more pair of hands", "Work begins 1 h 00 earlier" }) Assert.Contains(name, names);
+        Assert.Contains(names, name => name.EndsWith(": lined ahead and frozen", StringComparison.Ordinal));
+        var before = Fingerprint(await server.Get(Plan));
+        var orders = (await server.Get(Plan)).GetProperty("pies").GetInt32();
+        foreach (var one in offered)
+        {
+            var (status, answer) = await server.Send(HttpMethod.Post, $"{Plan}/compare", one.GetProperty("change"));
+            Assert.True(status == 200, $"{one.GetProperty("name")}: {answer}");
+            Assert.Equal((orders, "same"), Figure(answer, "Pies"));
+        }
+
+        // Nothing of it was stored.
+        Assert.Equal(before, Fingerprint(await server.Get(Plan)));
+    }
+
+    [Fact]
+    public async Task A_product_is_made_by_another_school_for_a_day_and_by_its_recipe_again()
+    {
+        var frozen = Choice(await server.Get($"{Plan}/choices"), "Pear and ginger: lined ahead and frozen");
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"{Plan}/take", frozen)).Status);
+        var plan = await server.Get(Plan);
+        Assert.Equal("Pear and ginger: lined ahead and frozen", plan.GetProperty("arrangement").GetProperty("words").GetString());
+        Assert.Contains(plan.GetProperty("tasks").EnumerateArray(), task => task.GetProperty("about").GetString()!.StartsWith("Pear", StringComparison.Ordinal) && task.GetProperty("celsius").GetInt32() == -18);
+        var back = Choice(await server.Get($"{Plan}/choices"), "Pear and ginger: what is shaped waits as its recipe says");
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"{Plan}/take", back)).Status);
+        Assert.Equal(string.Empty, (await server.Get(Plan)).GetProperty("arrangement").GetProperty("words").GetString());
+    }
+
+    private static JsonElement Choice(JsonElement choices, string name) => choices.EnumerateArray().Single(one => one.GetProperty("name").GetString() == name).GetProperty("change");
+
+    private static IEnumerable<string?> Names(JsonElement compared) => compared.GetProperty("figures").EnumerateArray().Select(figure => figure.GetProperty("name").GetString());
+
+    private static (int Value, string? Is) Figure(JsonElement compared, string name)
+    {
+        var figure = compared.GetProperty("figures").EnumerateArray().First(figure => figure.GetProperty("name").GetString() == name);
+        return (int.Parse(figure.GetProperty("value").GetString()!, System.Globalization.CultureInfo.InvariantCulture), figure.GetProperty("is").GetString());
     }
 
     [Theory]
@@ -145,13 +192,18 @@ public sealed class ArrangedDayTests : IDisposable
     [InlineData("{\"moreHands\":-1}", "moreHands")]
     [InlineData("{\"earlierMin\":481}", "earlierMin")]
     [InlineData("{\"longerBakes\":[null]}", "longerBakes[0].minutes")]
+    [InlineData("{\"schools\":[null]}", "schools[0].place")]
+    [InlineData("{\"schools\":[{\"product\":\"pear\",\"place\":\"filling\",\"school\":\"rawFruit\"}]}", "schools[0].place")]
+    [InlineData("{\"schools\":[{\"product\":\"mango\",\"place\":\"rest\",\"school\":\"frozen\"}]}", "schools[0].product")]
+    [InlineData("{\"schools\":[{\"product\":\"pear\",\"place\":\"rest\",\"school\":\"cellar\"}]}", "schools[0].school")]
+    [InlineData("{\"schools\":[{\"product\":\"pear\",\"place\":\"rest\",\"school\":\"frozen\"},{\"product\":\"pear\",\"place\":\"rest\",\"school\":\"freezer\"}]}", "schools[1].place")]
     [InlineData("{\"more\":[{\"product\":\"pear\",\"pan\":\"99\",\"count\":5,\"pickUp\":\"10:00\"}]}", "more[0].pan")]
     [InlineData("{\"more\":[{\"product\":\"pear\",\"pan\":\"23\",\"count\":0,\"pickUp\":\"10:00\"}]}", "more[0].count")]
     [InlineData("{\"more\":[{\"product\":\"pear\",\"pan\":\"23\",\"count\":5,\"pickUp\":\"ten\"}]}", "more[0].pickUp")]
     public async Task What_makes_no_sense_is_refused_whole_and_named(string question, string field)
     {
         var before = Fingerprint(await server.Get(Plan));
-        foreach (var path in new[] { "what-if", "take" })
+        foreach (var path in new[] { "what-if", "compare", "take" })
         {
             var (status, problem) = await server.Send(HttpMethod.Post, $"{Plan}/{path}", JsonSerializer.Deserialize<JsonElement>(question));
             Assert.Equal(400, status);

@@ -120,6 +120,6 @@ public sealed class PublishTests : IDisposable
         Assert.Equal(200, status);
         Assert.Equal(64, asked.GetProperty("waves").EnumerateArray().Sum(wave => wave.GetProperty("pies").GetInt32()));
         Assert.Contains("planned anew from Wed 18:05", asked.GetProperty("published").GetProperty("words").GetString(), StringComparison.Ordinal);
-        await server.Get($"/api/plan/{Fair}/ways");
+        Assert.Equal("all in time", (await server.Send(HttpMethod.Post, $"/api/plan/{Fair}/compare", new { school = "freshest" })).Body.GetProperty("served").GetString());
     }
 }

@@ -985,17 +985,34 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/plan/{day}/ways": {
+    "/api/plan/{day}/choices": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** The day planned by each school, and what each comes to. */
-        get: operations["GetWays"];
+        /** What may be chosen for a day, other than as it is. */
+        get: operations["GetChoices"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{day}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The day planned with a change, and what it comes to beside the day as it is. Stores nothing. */
+        post: operations["ComparePlan"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1303,6 +1320,8 @@ export interface components {
             words: string;
             /** @description "fewestHotHours", "freshest" or "steadiest". */
             school: string;
+            /** @description Its name. */
+            schoolName: string;
             /** @description Every oven, and whether it is out. */
             ovens: components["schemas"]["OvenOutAnswer"][];
             /** @description Every product of the day that is baked, and by how many minutes its last bake takes longer. */
@@ -1652,6 +1671,26 @@ export interface components {
             id: null | string;
             draft: null | components["schemas"]["ProductDraft"];
         };
+        /** @description Something that may be chosen for a day. */
+        ChoiceAnswer: {
+            /** @description By which it is told from the others. */
+            id: string;
+            /** @description What it is about: "Ovens", "Crew", "Recipes, for this day". */
+            group: string;
+            /** @description What is chosen. */
+            name: string;
+            /** @description What it is for; empty where the name says all. */
+            words: string;
+            /** @description The change that it is. */
+            change: components["schemas"]["DayChange"];
+        };
+        /** @description A choice, planned. */
+        ChoiceOutcomeAnswer: {
+            /** @description How the pick-ups are served, in a few words. */
+            served: string;
+            /** @description What it comes to, beside the day as it is. */
+            figures: components["schemas"]["PlanFigureAnswer"][];
+        };
         /** @description A line of either. */
         ComparedAnswer: {
             /** @description Part of the recipe, as it is called. */
@@ -1883,6 +1922,25 @@ export interface components {
              * @description Pies ordered for it.
              */
             pies: number;
+        };
+        /** @description A change of what is arranged for a day; what is null stays as it is. */
+        DayChange: {
+            /** @description What the ovens would be planned for. */
+            school?: null | string;
+            /** @description Ids of all ovens that would be out. */
+            ovensOut?: null | string[];
+            /**
+             * Format: int32
+             * @description Pairs of hands more in every shift.
+             */
+            moreHands?: null | number;
+            /**
+             * Format: int32
+             * @description By how many minutes the crew of the first shift would begin earlier.
+             */
+            earlierMin?: null | number;
+            /** @description All products that would be made by another school. */
+            schools?: null | components["schemas"]["ProductSchoolRequest"][];
         };
         /** @description A density. */
         DensityAnswer: {
@@ -3465,19 +3523,6 @@ export interface components {
             /** @description Whether it is out. */
             isOut: boolean;
         };
-        /** @description A school of planning the ovens of a day, planned. */
-        OvenSchoolAnswer: {
-            /** @description "fewestHotHours", "freshest" or "steadiest". */
-            school: string;
-            /** @description Its name. */
-            name: string;
-            /** @description What it is for. */
-            words: string;
-            /** @description Whether the day is planned by it. */
-            isTaken: boolean;
-            /** @description What it comes to. */
-            figures: components["schemas"]["PlanFigureAnswer"][];
-        };
         /** @description One step at an oven. */
         OvenStepAnswer: {
             /** @description When. */
@@ -3974,12 +4019,14 @@ export interface components {
             /** @description "better", "worse" or "other". */
             is: string;
         };
-        /** @description A figure of a plan in words. */
+        /** @description A figure of a plan in words, beside that of the day as it is. */
         PlanFigureAnswer: {
             /** @description What of. */
             name: string;
             /** @description How much. */
             value: string;
+            /** @description "same", "better", "worse" or "other". */
+            is: string;
         };
         /** @description How far a plan is that is being made. */
         PlanProgressAnswer: {
@@ -4192,6 +4239,15 @@ export interface components {
             assessment?: null | string;
             /** @description Whether the manager accepts glass or earthenware going from the freezer into a hot oven. */
             glassFromFreezer?: null | boolean;
+        };
+        /** @description A product made by another school on a day. */
+        ProductSchoolRequest: {
+            /** @description Id of the product. */
+            product: null | string;
+            /** @description Where in its way: "rest", "base", "tray" or "heat". */
+            place: null | string;
+            /** @description The school there. */
+            school: null | string;
         };
         /** @description Which plan is to be published. */
         PublishRequest: {
@@ -5423,6 +5479,8 @@ export interface components {
              * @description By how many minutes the crew of the first shift would begin earlier.
              */
             earlierMin?: null | number;
+            /** @description All products that would be made by another school; empty for none. */
+            schools?: null | components["schemas"]["ProductSchoolRequest"][];
         };
         /** @description Something that comes whole, and the three ways to deal with it. */
         WholeAnswer: {
@@ -7748,7 +7806,7 @@ export interface operations {
             };
         };
     };
-    GetWays: {
+    GetChoices: {
         parameters: {
             query?: never;
             header?: never;
@@ -7765,7 +7823,42 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OvenSchoolAnswer"][];
+                    "application/json": components["schemas"]["ChoiceAnswer"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ComparePlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceOutcomeAnswer"];
                 };
             };
             /** @description Bad Request */

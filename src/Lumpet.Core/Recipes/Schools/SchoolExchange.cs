@@ -24,6 +24,15 @@ public static class SchoolExchange
         return (draft with { Steps = steps, Links = links, Layers = layers, BaseTreatment = set.BaseTreatment }, before);
     }
 
+    /// <summary>Whether two drafts of one recipe are made the same way, of the same layers.</summary>
+    public static bool IsSame(ProductDraft one, ProductDraft other) =>
+        Steps(one).SequenceEqual(Steps(other)) && Stages(one).SequenceEqual(Stages(other)) && (one.Links ?? []).SequenceEqual(other.Links ?? []) && (one.Layers ?? []).SequenceEqual(other.Layers ?? []);
+
+    // Lists are compared by themselves: a record with one is the same only as itself.
+    private static IEnumerable<StepDraft?> Steps(ProductDraft draft) => (draft.Steps ?? []).Select(step => step is null ? null : step with { Stages = null });
+
+    private static IEnumerable<(string?, StageDraft?)> Stages(ProductDraft draft) => (draft.Steps ?? []).SelectMany(step => (step?.Stages ?? []).Select(stage => (step!.Id, stage)));
+
     /// <summary>A list without what stood at some places, and with others at theirs.</summary>
     private static List<T> Replaced<T>(IEnumerable<T> list, IEnumerable<int> gone, IEnumerable<(int At, T One)> fresh)
     {

@@ -12,7 +12,7 @@
   import OpenedLoad from './OpenedLoad.svelte'
   import OvenDrawing from './OvenDrawing.svelte'
   import OvenSteps from './OvenSteps.svelte'
-  import Schools from './Schools.svelte'
+  import Choices from '../../parts/Choices.svelte'
   import TryChange from '../../parts/TryChange.svelte'
 
   interface Props {
@@ -74,7 +74,7 @@
   {#if plan.ovens}
     <PickUps waves={plan.waves} />
     <div class="beside screen-only">
-      <Schools {plan} />
+      <Choices title="Ways to plan these ovens, beside each other" first={(one) => one.change.school !== null} />
       <TryChange {plan} />
     </div>
     <div class="screen-only">

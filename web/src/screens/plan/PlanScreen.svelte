@@ -6,6 +6,7 @@
   import FailureNote from '../../parts/FailureNote.svelte'
   import PickUps from '../../parts/PickUps.svelte'
   import PlanNote from '../../parts/PlanNote.svelte'
+  import Choices from '../../parts/Choices.svelte'
   import TryChange from '../../parts/TryChange.svelte'
   import PlanSentence from '../../parts/PlanSentence.svelte'
   import DayAxis from './DayAxis.svelte'
@@ -56,7 +57,11 @@
       <a class="link" href="#/orders/{today.day}">Type the first order</a>
     </p>
   {/if}
-  {#if plan.waves.length > 0}<PickUps waves={plan.waves} /><TryChange {plan} />{/if}
+  {#if plan.waves.length > 0}
+    <PickUps waves={plan.waves} />
+    <TryChange {plan} />
+    <Choices title="Choices beside each other" />
+  {/if}
   {#if plan.tasks.length > 0}
     <DayAxis {plan} onopen={(id) => list?.lead(id)} />
     <TaskList bind:this={list} {plan} {at} />
