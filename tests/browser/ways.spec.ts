@@ -31,13 +31,13 @@ test('a way out is shown with what it does, taken by one press, and taken back',
   await expect(hands).toContainText('all in time', { timeout: 60_000 })
 
   // Shown, it is a question, and nothing is changed.
-  await hands.getByRole('button', { name: /show the plan/ }).click()
+  await hands.getByRole('button', { name: /^Show it: / }).click()
   await expect(page.getByText('Only asked:')).toBeVisible({ timeout: 30_000 })
   await expect(page.getByText('with 1 more pair of hands in every shift')).toBeVisible()
   await page.getByRole('button', { name: 'Leave it' }).click()
 
   // Taken, the day is arranged so, and all is in time.
-  await hands.getByRole('button', { name: /make it so/ }).click({ timeout: 60_000 })
+  await hands.getByRole('button', { name: /^Make it so: / }).click({ timeout: 60_000 })
   await expect(page.getByText(/one more pair of hands in every shift/).first()).toBeVisible({ timeout: 60_000 })
   await expect(page.getByRole('heading', { name: /not work out/ })).toHaveCount(0, { timeout: 60_000 })
   await expect(page.getByText(/2 are there\./)).toBeVisible()

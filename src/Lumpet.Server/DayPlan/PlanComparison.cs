@@ -21,9 +21,9 @@ internal static class PlanComparison
     };
 
     /// <summary>Every figure that tells two plans apart, in the order in which a manager asks; the same figures of every plan.</summary>
-    /// <param name="book">The day, for clock and currency.</param>
+    /// <param name="book">The day that was planned, for its clock and currency: with an earlier start its minutes count from another.</param>
     /// <param name="figures">What the plan comes to.</param>
-    public static IReadOnlyList<ComparedFigure> Figures(DayBook book, DayFigures figures) =>
+    private static IReadOnlyList<ComparedFigure> Figures(DayBook book, DayFigures figures) =>
     [
         new("Pies", Figure(figures.Pies), null),
         Number("Cannot be made", figures.NotMade),
@@ -32,7 +32,7 @@ internal static class PlanComparison
         new("Least time to spare", Spare(figures), -(figures.LeastSpareMin ?? int.MinValue)),
         Number("Hands at the busiest", figures.MostHands),
         Long("Work in all", figures.WorkMin),
-        new("Work begins", figures.FirstMin is { } first ? $"{book.Clock.At(first).Day} {book.Clock.At(first).Clock}" : "never", -(figures.FirstMin ?? 0)),
+        new("Work begins", figures.FirstMin is { } first ? $"{book.Clock.At(first).Day} {book.Clock.At(first).Clock}" : "never", figures.FirstMin is { } begins ? -book.Clock.InstantAt(begins).ToUnixTimeSeconds() : null),
         Long("Ovens hot", figures.HotMin),
         new("Heat costs", figures.HeatCost is { } cost ? string.Create(CultureInfo.InvariantCulture, $"{cost:0.00} {book.Bakery.Currency}") : "no price for an oven hour", figures.HeatCost),
         new("From oven to pick-up", figures.WaitMin is { } wait ? $"{PlanSentence.Hours(wait)} on average" : "nothing baked", figures.WaitMin ?? 0),
@@ -45,21 +45,22 @@ internal static class PlanComparison
     ];
 
     /// <summary>The figures in which one plan differs from another.</summary>
-    /// <param name="book">The day, for clock and currency.</param>
-    /// <param name="before">The plan as it is.</param>
-    /// <param name="after">The plan as it would be.</param>
-    public static IReadOnlyList<PlanDifferenceAnswer> Between(DayBook book, DayFigures before, DayFigures after) =>
+    /// <param name="before">The day as it is, planned.</param>
+    /// <param name="after">The day as it would be, planned.</param>
+    public static IReadOnlyList<PlanDifferenceAnswer> Between((DayBook Book, PlannedDay Plan) before, (DayBook Book, PlannedDay Plan) after) =>
     [
-        .. Figures(book, before).Zip(Figures(book, after)).Where(pair => pair.First.Words != pair.Second.Words)
+        .. Pairs(before, after).Where(pair => pair.First.Words != pair.Second.Words)
             .Select(pair => new PlanDifferenceAnswer(pair.First.Name, pair.First.Words, pair.Second.Words, Is(pair.First, pair.Second))),
     ];
 
     /// <summary>What a plan comes to beside the day as it is.</summary>
-    /// <param name="book">The day, for clock and currency.</param>
-    /// <param name="before">The plan as it is.</param>
-    /// <param name="after">The plan of a choice.</param>
-    public static IReadOnlyList<PlanFigureAnswer> Beside(DayBook book, DayFigures before, DayFigures after) =>
-        [.. Figures(book, before).Zip(Figures(book, after)).Select(pair => new PlanFigureAnswer(pair.Second.Name, pair.Second.Words, pair.First.Words == pair.Second.Words ? "same" : Is(pair.First, pair.Second)))];
+    /// <param name="before">The day as it is, planned.</param>
+    /// <param name="after">The day with a choice, planned.</param>
+    public static IReadOnlyList<PlanFigureAnswer> Beside((DayBook Book, PlannedDay Plan) before, (DayBook Book, PlannedDay Plan) after) =>
+        [.. Pairs(before, after).Select(pair => new PlanFigureAnswer(pair.Second.Name, pair.Second.Words, pair.First.Words == pair.Second.Words ? "same" : Is(pair.First, pair.Second)))];
+
+    private static IEnumerable<(ComparedFigure First, ComparedFigure Second)> Pairs((DayBook Book, PlannedDay Plan) before, (DayBook Book, PlannedDay Plan) after) =>
+        Figures(before.Book, DayFigures.Of(before.Plan)).Zip(Figures(after.Book, DayFigures.Of(after.Plan)));
 
     private static string Is(ComparedFigure before, ComparedFigure after) => (before.Worse, after.Worse) is ({ } was, { } now) && was != now ? now < was ? "better" : "worse" : "other";
 

@@ -58,7 +58,7 @@ internal static class PlanEndpoints
         var time = request.IsOnlyMoves ? PlanTime.Stepped : PlanTime.Compared;
         var view = await DayView.OfAsync(question.Book, database, shelf, clock, new Wish(request.FromNow, time), waiting);
         var asItIs = await shelf.PlanAsync(book, time, waiting);
-        return TypedResults.Ok(PlanWriting.Of(view) with { Differences = PlanComparison.Between(book, DayFigures.Of(asItIs), DayFigures.Of(view.Plan)) });
+        return TypedResults.Ok(PlanWriting.Of(view) with { Differences = PlanComparison.Between((book, asItIs), (view.Book, view.Plan)) });
     }
 
     private static Results<Ok<TakenAnswer>, ValidationProblem> Take(
@@ -101,7 +101,7 @@ internal static class PlanEndpoints
         if (question.Faults.Count > 0) return FieldProblems.Of(question.Faults);
         var asItIs = await shelf.PlanAsync(book, PlanTime.Compared, waiting);
         var plan = request.IsEmpty ? asItIs : await shelf.PlanAsync(question.Book, PlanTime.Compared, waiting);
-        return TypedResults.Ok(new ChoiceOutcomeAnswer(PlanWriting.Served(DayServed.Of(plan.Fates)), PlanComparison.Beside(book, DayFigures.Of(asItIs), DayFigures.Of(plan))));
+        return TypedResults.Ok(new ChoiceOutcomeAnswer(PlanWriting.Served(DayServed.Of(plan.Fates)), PlanComparison.Beside((book, asItIs), (request.IsEmpty ? book : question.Book, plan))));
     }
 
     private static async Task<Results<Ok<ReasonAnswer>, ValidationProblem, ProblemHttpResult>> Reason(

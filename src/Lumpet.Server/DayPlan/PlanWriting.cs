@@ -83,6 +83,7 @@ internal static class PlanWriting
     {
         var arrangement = book.Arrangement;
         var names = book.Snapshot.Orders.Select(order => order.Product).DistinctBy(product => product.Id).ToDictionary(product => product.Id, product => product.Name);
+        string[] schools = [.. arrangement.Schools.SelectMany(school => DayChoices.Words(book, school))];
         string[] words =
         [
             .. arrangement.School == OvenSchool.FewestHotHours ? Array.Empty<string>() : [$"planned for the {PlanComparison.Of(arrangement.School).Name.ToLowerInvariant()}"],
@@ -90,7 +91,7 @@ internal static class PlanWriting
             .. arrangement.EarlierMin > 0 ? [$"work begins {PlanSentence.Hours(arrangement.EarlierMin)} earlier"] : Array.Empty<string>(),
             .. book.Bakery.Ovens.Where(oven => arrangement.OvensOut.Contains(oven.Id)).Select(oven => $"{oven.Name} is out"),
             .. arrangement.LongerBakes.Where(bake => names.ContainsKey(bake.Key)).Select(bake => $"{names[bake.Key]} bakes {bake.Value} min longer"),
-            .. arrangement.Schools.SelectMany(school => DayChoices.Words(book, school)),
+            .. schools,
         ];
         return new ArrangementAnswer(
             string.Join("; ", words),
@@ -102,7 +103,8 @@ internal static class PlanWriting
             [.. book.Snapshot.Orders.DistinctBy(order => (order.Product.Id, order.Pan.Id)).Select(order => new SizeOfDayAnswer(order.Product.Id, order.Pan.Id, $"{order.Product.Name}, {order.Pan.Name}"))
                 .OrderBy(size => size.Name, StringComparer.Ordinal)],
             book.Snapshot.Shifts.Any(shift => shift.People is not null) ? arrangement.MoreHands : null,
-            arrangement.EarlierMin);
+            arrangement.EarlierMin,
+            schools);
     }
 
     /// <summary>Why a task is when it is, or null where there is no such task.</summary>

@@ -173,6 +173,18 @@ public sealed class ArrangedDayTests : IDisposable
         Assert.Equal(string.Empty, (await server.Get(Plan)).GetProperty("arrangement").GetProperty("words").GetString());
     }
 
+    [Fact]
+    public async Task An_hour_earlier_the_clock_says_the_same_time_for_work_that_stays()
+    {
+        // The day's own clock counts from an hour earlier then; what is said is the time on the wall.
+        var asItIs = (await server.Send(HttpMethod.Post, $"{Plan}/compare", new { })).Body;
+        var earlier = (await server.Send(HttpMethod.Post, $"{Plan}/compare", new { earlierMin = 60 })).Body;
+        string Begins(JsonElement compared) => compared.GetProperty("figures").EnumerateArray().First(figure => figure.GetProperty("name").GetString() == "Work begins").GetProperty("value").GetString()!;
+        var first = (await server.Send(HttpMethod.Post, $"{Plan}/what-if", new { earlierMin = 60 })).Body.GetProperty("tasks").EnumerateArray().Select(task => task.GetProperty("start")).MinBy(start => start.GetProperty("min").GetInt32());
+        Assert.Equal($"{first.GetProperty("day").GetString()} {first.GetProperty("clock").GetString()}", Begins(earlier));
+        Assert.True(string.CompareOrdinal(Begins(earlier), Begins(asItIs)) <= 0);
+    }
+
     private static JsonElement Choice(JsonElement choices, string name) => choices.EnumerateArray().Single(one => one.GetProperty("name").GetString() == name).GetProperty("change");
 
     private static IEnumerable<string?> Names(JsonElement compared) => compared.GetProperty("figures").EnumerateArray().Select(figure => figure.GetProperty("name").GetString());

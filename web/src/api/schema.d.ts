@@ -1338,6 +1338,8 @@ export interface components {
              * @description By how many minutes work begins earlier.
              */
             earlierMin: number;
+            /** @description Recipes that are made another way, in words, one each. */
+            schools: string[];
         };
         /** @description What crew, ovens, cold and pick-ups are drawn on together. */
         AxisAnswer: {

@@ -30,7 +30,7 @@
   )
   // What is nothing everywhere says nothing.
   const shown = $derived(
-    rows.filter((row) => row.value !== '0' || row.others.some((other) => other && other.value !== '0')),
+    rows.filter((row) => [row, ...row.others].some((one) => one && !/^0( min)?$/.test(one.value))),
   )
 
   function add(event: SubmitEvent) {
@@ -112,15 +112,15 @@
                   <div class="mt-1 flex flex-wrap gap-2">
                     <button
                       class="press"
-                      aria-label="{one.name}: show the plan"
+                      aria-label="Show it: {one.name}"
                       onclick={() => today.tryOut(said(one.change))}>Show it</button
                     >
                     <button
                       class="press press-main"
-                      aria-label="{one.name}: make it so"
+                      aria-label="Make it so: {one.name}"
                       onclick={() => today.take(said(one.change), [])}>Make it so</button
                     >
-                    <button class="press" aria-label="{one.name}: take it away" onclick={() => choices.remove(one.id)}
+                    <button class="press" aria-label="Take away: {one.name}" onclick={() => choices.remove(one.id)}
                       >Take away</button
                     >
                   </div>

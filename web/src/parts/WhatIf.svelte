@@ -42,6 +42,11 @@
     ...(today.change.earlierMin === undefined
       ? []
       : [today.change.earlierMin === 0 ? 'begun as usual' : `begun ${duration(today.change.earlierMin)} earlier`]),
+    ...(today.change.schools
+      ? plan.arrangement.schools.length > 0
+        ? plan.arrangement.schools
+        : ['every recipe made as it is written']
+      : []),
     ...(today.change.school ? [schools[today.change.school] ?? today.change.school] : []),
   ])
 </script>

@@ -50,10 +50,10 @@
         <li>
           <span class="what">{way.text}</span>
           <span>{way.before} <span aria-label="becomes">→</span> <strong>{way.after}</strong></span>
-          <button class="press" aria-label="{way.text}: show the plan" onclick={() => look(way)}>Show it</button>
+          <button class="press" aria-label="Show it: {way.text}" onclick={() => look(way)}>Show it</button>
           <button
             class="press press-main"
-            aria-label="{way.text}: make it so"
+            aria-label="Make it so: {way.text}"
             onclick={() => today.take(changeOf(way), movesOf(way))}>Make it so</button
           >
         </li>
