@@ -3,6 +3,7 @@ using Lumpet.Core.Scheduling;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Bench;
 using Lumpet.Server.Changes;
+using Lumpet.Server.Cold;
 using Lumpet.Server.DayPlan;
 using Lumpet.Server.Dough;
 using Lumpet.Server.Faults;
@@ -111,6 +112,7 @@ internal static class LumpetApplication
         PreparationEndpoints.Map(app);
         WayEndpoints.Map(app);
         StockEndpoints.Map(app);
+        ColdEndpoints.Map(app);
         PublishEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }

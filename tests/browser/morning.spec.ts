@@ -164,6 +164,7 @@ test('every place has its key, and the keys can be switched off', async ({ page 
     ['v', 'ovens'],
     ['d', 'dough'],
     ['f', 'fillings'],
+    ['c', 'cold'],
     ['k', 'stock'],
     ['h', 'bench'],
     ['r', 'recipes'],

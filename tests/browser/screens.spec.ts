@@ -29,6 +29,7 @@ const screens = [
   '/dough',
   '/fillings',
   '/stock',
+  '/cold',
   '/bench',
   '/sheets',
   '/recipes',

@@ -11,7 +11,7 @@ internal static class PlannedDays
     public static PlannedDay From(
         DayRound round, IReadOnlyDictionary<string, Oven> ovens, IReadOnlyList<DayShift> stretches, IReadOnlyList<Trouble> troubles, DayStock stock)
     {
-        var kept = stock.Masses.ToDictionary(one => one.Id, one => one.Place);
+        var kept = stock.Masses.ToDictionary(one => one.Id);
         DoughBatch[] batches = [.. round.Mixed.Select(mixed => mixed.Batch)];
         DayTask[] tasks =
         [

@@ -29,9 +29,15 @@ public sealed record RoomLevels(RoomPlace Place, int? Room, IReadOnlyList<RoomLe
         return
         [
             .. day.Room.Concat(day.Taken.Room).Where(use => own.Contains(use.Place)).GroupBy(use => use.Place).OrderBy(group => group.Key)
-                .Select(group => new RoomLevels(group.Key, room.In(group.Key), [.. Levelled(group)])),
+                .Select(group => Of(group.Key, room.In(group.Key), group)),
         ];
     }
+
+    /// <summary>The levels of a place.</summary>
+    /// <param name="place">The place.</param>
+    /// <param name="room">How much of it there is; null where nobody has counted it.</param>
+    /// <param name="uses">What is in use there; at least one.</param>
+    public static RoomLevels Of(RoomPlace place, int? room, IEnumerable<RoomUse> uses) => new(place, room, [.. Levelled(uses)]);
 
     private static IEnumerable<RoomLevel> Levelled(IEnumerable<RoomUse> uses)
     {

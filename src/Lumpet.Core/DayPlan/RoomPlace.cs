@@ -34,7 +34,11 @@ public enum RoomPlace
 /// <param name="Amount">People, pots or trays; grams of dough and tubs.</param>
 /// <param name="FromMin">First minute.</param>
 /// <param name="ToMin">Minute after the last.</param>
-public sealed record RoomUse(RoomPlace Place, int Amount, int FromMin, int ToMin);
+public sealed record RoomUse(RoomPlace Place, int Amount, int FromMin, int ToMin)
+{
+    /// <summary>What lies or stands there; null of people and pots.</summary>
+    public RoomContent? Content { get; init; }
+}
 
 /// <summary>Which place work and waits take.</summary>
 internal static class RoomPlaces

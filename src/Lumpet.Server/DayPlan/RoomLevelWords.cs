@@ -10,9 +10,10 @@ internal static class RoomLevelWords
 
     /// <summary>The places to draw: trays and tubs always, where people stand and pots on the fire where they are short.</summary>
     public static IReadOnlyList<RoomAnswer> Drawn(DayBook book, PlannedDay plan) =>
-        [.. RoomLevels.Of(plan, book.Snapshot.Room).Where(levels => levels.Place > RoomPlace.Burners || levels.FullMin > 0).Select(levels => Answer(book, levels))];
+        [.. RoomLevels.Of(plan, book.Snapshot.Room).Where(levels => levels.Place > RoomPlace.Burners || levels.FullMin > 0).Select(levels => Of(book, levels))];
 
-    private static RoomAnswer Answer(DayBook book, RoomLevels levels)
+    /// <summary>A place as it is drawn and said.</summary>
+    public static RoomAnswer Of(DayBook book, RoomLevels levels)
     {
         var (name, unit) = Named(levels.Place);
         return new RoomAnswer(
@@ -48,6 +49,7 @@ internal static class RoomLevelWords
         _ => "The freezer has no room for more dough and tubs",
     };
 
-    private static double Shown(RoomPlace place, int amount) =>
+    /// <summary>How much of a place, in the unit that is shown.</summary>
+    public static double Shown(RoomPlace place, int amount) =>
         place is RoomPlace.FridgeTubs or RoomPlace.FreezerTubs ? Math.Round(amount / GramsPerKilogram, 1, MidpointRounding.AwayFromZero) : amount;
 }

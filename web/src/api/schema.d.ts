@@ -758,6 +758,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cold/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What stands and lies in the cold and on the racks over a day, and until when each keeps. */
+        get: operations["GetCold"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakery/description": {
         parameters: {
             query?: never;
@@ -1692,6 +1709,57 @@ export interface components {
             served: string;
             /** @description What it comes to, beside the day as it is. */
             figures: components["schemas"]["PlanFigureAnswer"][];
+        };
+        /** @description What is in the cold and on the racks over a day. */
+        ColdAnswer: {
+            /** @description The day in words. */
+            dayName: string;
+            /** @description When each place is fullest, in words; empty where nothing is there. */
+            fullest: string;
+            /** @description Racks, fridge and freezer, trays and tubs by themselves; only those in which anything is. */
+            places: components["schemas"]["ColdPlaceAnswer"][];
+            /** @description The moments one can move to, evenly apart, the first work first. */
+            moments: components["schemas"]["Moment"][];
+            /**
+             * Format: int32
+             * @description Which of them is looked at first: now, or when the fridge is fullest.
+             */
+            opensAt: number;
+        };
+        /** @description A place. */
+        ColdPlaceAnswer: {
+            /** @description How full it is over time. */
+            level: components["schemas"]["RoomAnswer"];
+            /** @description What is there, the first that comes first. */
+            things: components["schemas"]["ColdThingAnswer"][];
+        };
+        /** @description A thing in it. */
+        ColdThingAnswer: {
+            /** @description What it is. */
+            name: string;
+            /** @description What it waits for. */
+            doing: string;
+            /** @description Of pies their product; null of doughs and tubs. */
+            product: null | string;
+            /**
+             * Format: int32
+             * @description How many pies or discs; 0 where only its weight says how much.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description How much room it takes, in the place's unit.
+             */
+            amount: number;
+            /** @description The trays of the place on which it stands, from 0; none of tubs. */
+            trays: number[];
+            /** @description Since when. */
+            from: components["schemas"]["Moment"];
+            /** @description Until when. */
+            to: components["schemas"]["Moment"];
+            keepsUntil: null | components["schemas"]["Moment"];
+            /** @description Whether it is of this day, not of one before. */
+            isOwn: boolean;
         };
         /** @description A line of either. */
         ComparedAnswer: {
@@ -7146,6 +7214,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StockAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetCold: {
+        parameters: {
+            query?: {
+                from?: string;
+                given?: string;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColdAnswer"];
                 };
             };
             /** @description Bad Request */

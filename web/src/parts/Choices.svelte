@@ -29,9 +29,7 @@
     })),
   )
   // What is nothing everywhere says nothing.
-  const shown = $derived(
-    rows.filter((row) => [row, ...row.others].some((one) => one && !/^0( min)?$/.test(one.value))),
-  )
+  const shown = $derived(rows.filter((row) => [row, ...row.others].some((one) => one && !/^0( min)?$/.test(one.value))))
 
   function add(event: SubmitEvent) {
     event.preventDefault()

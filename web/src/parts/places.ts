@@ -14,6 +14,7 @@ export const places: Place[] = [
   { id: 'plan', name: 'Plan', key: 'p', ofDay: true, endsGroup: true },
   { id: 'dough', name: 'Dough', key: 'd', ofDay: true },
   { id: 'fillings', name: 'Fillings', key: 'f', ofDay: true },
+  { id: 'cold', name: 'Cold', key: 'c', ofDay: true },
   { id: 'stock', name: 'Stock', key: 'k', ofDay: true },
   { id: 'bench', name: 'Bench', key: 'h', ofDay: true },
   { id: 'ovens', name: 'Ovens', key: 'v', ofDay: true, endsGroup: true },

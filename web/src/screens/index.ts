@@ -4,6 +4,7 @@ import OrdersScreen from './orders/OrdersScreen.svelte'
 /** Screens are fetched when they are opened; the first is there at once. */
 const screens = {
   bakery: () => import('./bakery/BakeryScreen.svelte'),
+  cold: () => import('./cold/ColdScreen.svelte'),
   dough: () => import('./dough/DoughScreen.svelte'),
   fillings: () => import('./fillings/FillingsScreen.svelte'),
   stock: () => import('./stock/StockScreen.svelte'),
@@ -33,6 +34,7 @@ export const routes = {
   '/sheets/:day?': when(screens.sheets),
   '/dough/:day?': when(screens.dough),
   '/fillings/:day?': when(screens.fillings),
+  '/cold/:day?': when(screens.cold),
   '/stock/:day?': when(screens.stock),
   '/bench/:day?': when(screens.bench),
   '/ovens/:day?': when(screens.ovens),
