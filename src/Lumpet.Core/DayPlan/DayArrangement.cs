@@ -1,7 +1,5 @@
 using Lumpet.Core.Baking;
 using Lumpet.Core.Recipes;
-using Lumpet.Core.Recipes.Schools;
-using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
 
@@ -41,7 +39,7 @@ public sealed record DayArrangement(OvenSchool School, IReadOnlyList<string> Ove
         var products = snapshot.Orders.Select(order => order.Product).DistinctBy(product => product.Id).ToDictionary(product => product.Id, Applied);
         return snapshot with
         {
-            Stock = snapshot.Stock with { Pies = [.. snapshot.Stock.Pies.Where(pies => FitsIts(products.GetValueOrDefault(pies.ProductId), pies))] },
+            Stock = DaySchool.Fitting(snapshot.Stock, products, Schools),
             School = School,
             Shifts = WithMore(snapshot.Shifts),
             OvensWatched = WithMore(snapshot.OvensWatched),
@@ -51,16 +49,7 @@ public sealed record DayArrangement(OvenSchool School, IReadOnlyList<string> Ove
     }
 
     /// <summary>A product as it is made on this day: what its recipe does not offer any more changes nothing.</summary>
-    public Product Applied(Product product)
-    {
-        var made = Schools.Where(school => school.ProductId == product.Id).OrderBy(school => school.Place)
-            .Aggregate(product, (so, school) => AnotherSchool.Of(so, school.Place, school.SchoolId) ?? so);
-        return Longer(made);
-    }
-
-    /// <summary>Pies that were brought as far as a step are gone on with only where all that was done on them is part of how they are made today.</summary>
-    private bool FitsIts(Product? product, StockedPies pies) =>
-        product?.SizeIn(pies.PanId) is not { } size || Schools.All(school => school.ProductId != product.Id) || PartDone.Whole(product.ProcessIn(size.Pan), pies.Done).Count == pies.Done.Count;
+    public Product Applied(Product product) => Longer(DaySchool.MadeBy(product, Schools));
 
     private IReadOnlyList<DayShift> WithMore(IReadOnlyList<DayShift> shifts) => MoreHands == 0 ? shifts : [.. shifts.Select(shift => shift with { People = shift.People + MoreHands })];
 

@@ -1,4 +1,5 @@
 using Lumpet.Core.Bakery;
+using Lumpet.Core.Recipes.Schools;
 using static Lumpet.Core.DayPlan.PlanText;
 
 namespace Lumpet.Core.DayPlan;
@@ -23,6 +24,12 @@ internal static class Troubles
     private const int MostLatePickUpsTried = 3;
 
     private const int EarlierMin = 240;
+
+    // Each is a whole day planned; a recipe may offer nine.
+    private const int MostSchoolsTried = 4;
+
+    // What may help, the least change of the pie first: its heat, where it waits, its base.
+    private static readonly SchoolPlace[] SchoolsTried = [SchoolPlace.Heat, SchoolPlace.Rest, SchoolPlace.Base];
 
     // A manager reads two or three, and pick-ups are moved by what a clock shows.
     private const int MostWaysOut = 3;
@@ -63,6 +70,7 @@ internal static class Troubles
         (WayOut Way, (int, long) Served)[] open =
         [
             .. helping.Where(one => one.Kind is not null).Select(one => (Found(one.Kind!.Value, one.Kind == WayOutKind.Earlier ? EarlierMin : 1, null, one.Fates), Served(one.Fates))),
+            .. ways.Length == 0 ? [] : OtherSchools(snapshot, missed, patience).Where(one => IsWorthIt(Served(one.Fates), before)).Select(one => (Found(WayOutKind.OtherSchool, 0, null, one.Fates) with { School = one.School }, Served(one.Fates))),
             .. ways.Length == 0 ? [] : LaterPickUps(snapshot, round.Fates, patience).Where(one => Served(one.Fates).CompareTo(before) < 0).Select(one => (Found(WayOutKind.LaterPickUp, one.ByMin, one.PickUpMin, one.Fates), Served(one.Fates))),
         ];
         // Fewer are late, but more are not made at all: that is none.
@@ -80,6 +88,22 @@ internal static class Troubles
             yield return (wave.Key, by, DayPlanner.Best(moved, EffortOfATry, RoundsOfATry, patience).Fates);
         }
     }
+
+    /// <summary>The product of which most pies are missed, made by other schools.</summary>
+    private static IEnumerable<(DaySchool School, IReadOnlyList<LotFate> Fates)> OtherSchools(DaySnapshot snapshot, LotFate[] missed, Patience patience)
+    {
+        var product = missed.GroupBy(fate => fate.Lot.Product.Id).OrderByDescending(same => same.Sum(fate => fate.Missed)).First().First().Lot.Product;
+        foreach (var (school, _) in AnotherSchool.All(product).Where(one => SchoolsTried.Contains(one.School.Place)).OrderBy(one => Array.IndexOf(SchoolsTried, one.School.Place)).Take(MostSchoolsTried))
+        {
+            if (patience.IsOver) yield break;
+            var taken = new DaySchool(product.Id, school.Place, school.Id);
+            yield return (taken, DayPlanner.Best(taken.In(snapshot), EffortOfATry, RoundsOfATry, patience).Fates);
+        }
+    }
+
+    /// <summary>A pie is made another way only for something: fewer are missed, or they are late by much less.</summary>
+    private static bool IsWorthIt((int Missed, long LateMin) after, (int Missed, long LateMin) before) =>
+        after.Missed < before.Missed || (after.Missed == before.Missed && after.LateMin * 4 <= before.LateMin * 3);
 
     /// <summary>How badly a day is served: pies that are missed, and by how many minutes late ones are.</summary>
     private static (int Missed, long LateMin) Served(IReadOnlyList<LotFate> fates) => (fates.Sum(fate => fate.Missed), fates.Sum(fate => (long)fate.Late * fate.LateMin));

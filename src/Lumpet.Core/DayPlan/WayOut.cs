@@ -2,11 +2,15 @@ namespace Lumpet.Core.DayPlan;
 
 /// <summary>Something a manager can do about a day on which something does not work out. It was planned: it helps.</summary>
 /// <param name="Kind">What.</param>
-/// <param name="Amount">Pairs of hands more in every shift, or minutes by which work begins earlier or a pick-up comes later.</param>
+/// <param name="Amount">Pairs of hands more in every shift, or minutes by which work begins earlier or a pick-up comes later; 0 of a school.</param>
 /// <param name="PickUpMin">The pick-up that comes later; null where none does.</param>
 /// <param name="Before">How the day is served as it is.</param>
 /// <param name="After">How it would be, planned roughly.</param>
-public sealed record WayOut(WayOutKind Kind, int Amount, int? PickUpMin, DayServed Before, DayServed After);
+public sealed record WayOut(WayOutKind Kind, int Amount, int? PickUpMin, DayServed Before, DayServed After)
+{
+    /// <summary>The school by which a product is made on that day; null where none is.</summary>
+    public DaySchool? School { get; init; }
+}
 
 /// <summary>What is done.</summary>
 public enum WayOutKind
@@ -19,6 +23,9 @@ public enum WayOutKind
 
     /// <summary>A pick-up comes later.</summary>
     LaterPickUp,
+
+    /// <summary>A product is made by another school on that day: lined ahead and frozen, by one heat, its base raw.</summary>
+    OtherSchool,
 }
 
 /// <summary>How the pick-ups of a day are served.</summary>

@@ -26,8 +26,8 @@ internal static class DayChoices
             : [$"{product.Name} as its recipe says: what was chosen for this day does not fit it any more"];
     }
 
-    // What is taken no more by its recipe is let go of with the next choice.
-    private static bool IsOffered(DayBook book, DaySchool school) => book.Products.FirstOrDefault(product => product.Id == school.ProductId) is not { } product || Offered(book, product, school) is not null;
+    /// <summary>Whether its recipe offers it; what it does not offer any more is let go of with the next choice.</summary>
+    public static bool IsOffered(DayBook book, DaySchool school) => book.Products.FirstOrDefault(product => product.Id == school.ProductId) is not { } product || Offered(book, product, school) is not null;
 
     /// <summary>The school as its recipe offers it, together with what is taken at places before it.</summary>
     private static School? Offered(DayBook book, Product product, DaySchool school) => AnotherSchool.Find(
@@ -76,13 +76,15 @@ internal static class DayChoices
         }
     }
 
+    /// <summary>All schools of a day with one more of them; another of that product at that place gives way.</summary>
+    public static IReadOnlyList<ProductSchoolRequest> With(DayBook book, DaySchool school) => [.. Others(book, school.ProductId, school.Place), new ProductSchoolRequest(school.ProductId, Naming.Of(school.Place), school.SchoolId)];
+
+    private static IEnumerable<ProductSchoolRequest> Others(DayBook book, string product, SchoolPlace place) =>
+        book.Arrangement.Schools.Where(one => (one.ProductId, one.Place) != (product, place) && IsOffered(book, one)).Select(one => new ProductSchoolRequest(one.ProductId, Naming.Of(one.Place), one.SchoolId));
+
     private static ChoiceAnswer Recipe(DayBook book, Product product, SchoolPlace place, School? school)
     {
-        ProductSchoolRequest[] schools =
-        [
-            .. book.Arrangement.Schools.Where(one => (one.ProductId, one.Place) != (product.Id, place) && IsOffered(book, one)).Select(one => new ProductSchoolRequest(one.ProductId, Naming.Of(one.Place), one.SchoolId)),
-            .. school is null ? Array.Empty<ProductSchoolRequest>() : [new ProductSchoolRequest(product.Id, Naming.Of(place), school.Id)],
-        ];
+        IReadOnlyList<ProductSchoolRequest> schools = school is null ? [.. Others(book, product.Id, place)] : With(book, new DaySchool(product.Id, place, school.Id));
         return new ChoiceAnswer(
             $"recipe {product.Id} {Naming.Of(place)} {school?.Id}",
             "Recipes, for this day",

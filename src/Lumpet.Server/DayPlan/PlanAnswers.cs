@@ -129,7 +129,8 @@ public sealed record WayOutAnswer(string Text, string Before, string After, WayO
 /// <param name="MoreHands">Pairs of hands more in every shift.</param>
 /// <param name="EarlierMin">By how many minutes work begins earlier.</param>
 /// <param name="Moves">Pick-ups that are moved.</param>
-public sealed record WayOutChange(int? MoreHands, int? EarlierMin, IReadOnlyList<PickUpMove> Moves);
+/// <param name="Schools">All products that would be made by another school; null where that stays as it is.</param>
+public sealed record WayOutChange(int? MoreHands, int? EarlierMin, IReadOnlyList<PickUpMove> Moves, IReadOnlyList<ProductSchoolRequest>? Schools = null);
 
 /// <summary>Work that should have begun by now and of which nobody has recorded anything.</summary>
 /// <param name="Words">What is late, by how much.</param>

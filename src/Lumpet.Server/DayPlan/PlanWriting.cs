@@ -57,6 +57,7 @@ internal static class PlanWriting
         {
             WayOutKind.MoreHands => ("One more pair of hands in every shift", new WayOutChange(book.Arrangement.MoreHands + way.Amount, null, [])),
             WayOutKind.Earlier => ($"Work begins {PlanSentence.Hours(way.Amount)} earlier", new WayOutChange(null, book.Arrangement.EarlierMin + way.Amount, [])),
+            WayOutKind.OtherSchool => (DayChoices.Words(book, way.School!).First(), new WayOutChange(null, null, [], DayChoices.With(book, way.School!))),
             _ => ($"The {book.Clock.At(way.PickUpMin!.Value).Clock} pick-up at {book.Clock.At(way.PickUpMin.Value + way.Amount).Clock}", new WayOutChange(null, null, [new PickUpMove(book.Clock.At(way.PickUpMin.Value).Clock, book.Clock.At(way.PickUpMin.Value + way.Amount).Clock)])),
         };
         return new WayOutAnswer(text, Served(way.Before), Served(way.After), change);
@@ -76,6 +77,7 @@ internal static class PlanWriting
     {
         WayOutKind.MoreHands => view.Book.Arrangement.MoreHands + way.Amount <= DayArrangement.MostMoreHands,
         WayOutKind.Earlier => view.Book.Arrangement.EarlierMin + way.Amount <= DayArrangement.EarliestMin && view.Book.Snapshot.Shifts.Select(shift => shift.StartMin).DefaultIfEmpty(0).Min() - way.Amount >= view.Now,
+        WayOutKind.OtherSchool => DayChoices.IsOffered(view.Book, way.School!),
         _ => true,
     };
 

@@ -1,4 +1,5 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Recipes.Schools;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
 
@@ -33,6 +34,19 @@ public sealed class WayOutTests
         Assert.InRange(way.Amount, way.Before.LateMin, way.Before.LateMin + 4);
         Assert.Equal(new DayServed(0, 0, 0), way.After);
         Assert.Equal(way.After, Served(DayPlanner.Plan(late with { Orders = [.. late.Orders.Select(order => order with { PickUpMin = order.PickUpMin + way.Amount })] })));
+    }
+
+    [Fact]
+    public void A_product_made_by_another_school_is_a_way_out_where_it_saves_much_and_does_so_when_it_is_taken()
+    {
+        // Nine minutes late: a quarter of an hour in the freezer does for the chilling.
+        var late = Snapshot(Order(Custard, 4, 370));
+        var plan = DayPlanner.Plan(late);
+        var way = Assert.Single(plan.WaysOut, way => way.Kind == WayOutKind.OtherSchool);
+        Assert.Equal((new DaySchool("custard", SchoolPlace.Rest, "freezer"), new DayServed(0, 0, 0), 9), (way.School, way.After, way.Before.LateMin));
+        Assert.Equal(way.After, Served(DayPlanner.Plan((DayArrangement.Usual with { Schools = [way.School!] }).Applied(late))));
+        // Ten minutes of two hours are not worth another pie.
+        Assert.DoesNotContain(DayPlanner.Plan(Snapshot(Order(Pear, 4, 330))).WaysOut, way => way.Kind == WayOutKind.OtherSchool);
     }
 
     [Fact]

@@ -5469,6 +5469,8 @@ export interface components {
             earlierMin: null | number;
             /** @description Pick-ups that are moved. */
             moves: components["schemas"]["PickUpMove"][];
+            /** @description All products that would be made by another school; null where that stays as it is. */
+            schools?: null | components["schemas"]["ProductSchoolRequest"][];
         };
         /** @description A step of a way. */
         WayPieceAnswer: {
