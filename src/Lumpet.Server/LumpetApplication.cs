@@ -1,5 +1,6 @@
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Scheduling;
+using Lumpet.Server.Ahead;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Bench;
 using Lumpet.Server.Changes;
@@ -113,6 +114,7 @@ internal static class LumpetApplication
         WayEndpoints.Map(app);
         StockEndpoints.Map(app);
         ColdEndpoints.Map(app);
+        AheadEndpoints.Map(app);
         PublishEndpoints.Map(app);
         app.MapFallback("/api/{**rest}", () => TypedResults.Problem(title: "There is nothing at this address.", statusCode: 404)).ExcludeFromDescription();
     }

@@ -775,6 +775,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ahead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The days ahead that have orders: batches of the next ones by the clock, and of all the load against what there is. */
+        get: operations["GetAhead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakery/description": {
         parameters: {
             query?: never;
@@ -1331,6 +1348,50 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description A day ahead. */
+        AheadAnswer: {
+            /** @description The day. */
+            day: string;
+            /** @description In words. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Pies ordered.
+             */
+            pies: number;
+            /** @description Whether it is near enough to be planned here. */
+            isPlanned: boolean;
+            /** @description What is mixed and made for it, by the clock; empty of a day that is not planned. */
+            batches: components["schemas"]["AheadBatchAnswer"][];
+            /** @description Why it cannot be planned; empty where it can. */
+            stumbles: string;
+            /** @description How full it is. */
+            load: components["schemas"]["LoadAnswer"];
+        };
+        /** @description A batch of a day ahead. */
+        AheadBatchAnswer: {
+            /** @description "dough", "made" of what else is made first, or "filling", of which the first start and the sum are told. */
+            kind: string;
+            /** @description Of what. */
+            name: string;
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            /**
+             * Format: int32
+             * @description How many there are; of a filling how often it is made.
+             */
+            of: number;
+            /**
+             * Format: double
+             * @description How much.
+             */
+            kilograms: number;
+            /** @description When it is begun. */
+            start: components["schemas"]["Moment"];
+        };
         /** @description What is arranged for a day, and what can be. */
         ArrangementAnswer: {
             /** @description What is arranged, in words; empty where nothing is. */
@@ -2964,6 +3025,23 @@ export interface components {
             most: null | number;
             /** @description One of the names of LinkKind; null for after. */
             kind?: null | string;
+        };
+        /** @description What a day asks for against what there is. */
+        LoadAnswer: {
+            /** @description Of hands, in words. */
+            hands: string;
+            /** @description Of ovens, in words. */
+            ovens: string;
+            /**
+             * Format: int32
+             * @description What part of the hands; null where they are not counted.
+             */
+            ofHandsPercent: null | number;
+            /**
+             * Format: int32
+             * @description What part of the ovens; null where nobody watches them.
+             */
+            ofOvensPercent: null | number;
         };
         /** @description A product's bake on a day. */
         LongerBakeAnswer: {
@@ -7250,6 +7328,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ColdAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetAhead: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AheadAnswer"][];
                 };
             };
             /** @description Bad Request */

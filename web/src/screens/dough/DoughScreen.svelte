@@ -3,6 +3,7 @@
   import { duration, grams, kilograms } from '../../parts/amounts'
   import { today } from '../../parts/day.svelte'
   import { DayAnswer } from '../../parts/dayAnswer.svelte'
+  import DaysAhead from '../../parts/DaysAhead.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import LateNote from '../../parts/LateNote.svelte'
@@ -47,6 +48,7 @@
     {answer.mixer} Weights are rounded once, to whole grams, so that they add up to the batch.
     <button class="link" onclick={() => window.print()}>Print the dough sheets</button>
   </p>
+  <DaysAhead kinds={['dough']} title="Doughs of the days ahead" />
   {#if answer.count > 0}<Readings readings={answer.readings} failure={asked.failure} />{/if}
   {#each answer.batches as batch (`${batch.dough} ${batch.number}`)}
     <section class="border-line together mt-5 grid gap-x-12 gap-y-3 border-t pt-3 lg:grid-cols-[15rem_1fr_1fr]">

@@ -3,6 +3,7 @@
   import { grams, kilograms } from '../../parts/amounts'
   import { today } from '../../parts/day.svelte'
   import { DayAnswer } from '../../parts/dayAnswer.svelte'
+  import DaysAhead from '../../parts/DaysAhead.svelte'
   import DayWord from '../../parts/DayWord.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import LateNote from '../../parts/LateNote.svelte'
@@ -63,6 +64,7 @@
   {#if answer.fillings.length > 0}
     <button class="link small" onclick={() => window.print()}>Print the filling sheets</button>
   {/if}
+  <DaysAhead kinds={['made', 'filling']} title="Fillings of the days ahead" />
   {#if answer.batches.length > 0}
     <section class="mt-5" aria-label="Made first">
       <h2>Made first</h2>
