@@ -35,14 +35,14 @@ internal sealed partial class DayPlanCheck
     /// <summary>Doughs lie in the cold from their mixing, or their last turn, until each portion is taken.</summary>
     private IEnumerable<(int, int, int)> Doughs() =>
         from batch in plan.Batches
-        where batch.LotIds.All(made.Contains)
+        where AreMade(batch.LotIds)
         let since = batch.Turns.Count == 0 ? batch.MixEndMin : batch.Turns[^1] + batch.Dough.Method.TurnMinutes
         from disc in batch.Discs
         select ((int)Math.Floor(disc.Disc.Grams * disc.Count), since, disc.NeededMin);
 
     private IEnumerable<(int, int, int)> Baked() =>
         from one in plan.Made
-        where one.Batch.LotIds.All(made.Contains)
+        where AreMade(one.Batch.LotIds)
         from pair in one.Steps.Zip(one.Steps.Skip(1))
         where pair.First.Step.IsBake && pair.Second.Step is { Wait: not null, Station: Station.Rack }
         select (one.Batch.How.Batches.TraysFor(one.Batch.Weighed), pair.Second.StartMin, pair.Second.EndMin);
@@ -50,7 +50,7 @@ internal sealed partial class DayPlanCheck
     /// <summary>What is made first lies where it is kept from its last step until each portion is taken.</summary>
     private IEnumerable<(int, int, int)> Tubs(bool isFrozen) =>
         from one in plan.Made
-        where one.Batch.LotIds.All(made.Contains)
+        where AreMade(one.Batch.LotIds)
         from kept in one.Kept.Take(1)
         where kept.Step.Station == Station.Cold && kept.Step.Celsius < FreezesC == isFrozen
         from use in one.Batch.Uses

@@ -20,7 +20,7 @@ internal sealed partial class DayPlanCheck
             StockUse[] uses = [.. plan.FromStock.Where(use => use.StockId == one.Id)];
             if (uses.Sum(use => use.Taken.Grams) > one.Mass.Grams + 0.001) Say("stock", one.Id, $"{uses.Sum(use => use.Taken.Grams):0} g of it are taken, and there are {one.Mass.Grams:0} g.");
             var from = one.ThawMin > 0 ? Math.Max(one.ReadyMin, firstMin + one.ThawMin) : one.ReadyMin;
-            foreach (var use in uses.Where(use => use.LotIds.All(made.Contains)))
+            foreach (var use in uses.Where(use => AreMade(use.LotIds)))
             {
                 if (use.AtMin < from || use.AtMin > one.UntilMin) Say("stock", one.Id, $"It is taken at {use.AtMin}, and may be from {from} to {one.UntilMin}.");
                 Taken("stock", one.Id, use.TaskId, use.AtMin, int.MinValue);
@@ -79,7 +79,7 @@ internal sealed partial class DayPlanCheck
         foreach (var one in snapshot.Stock.Masses.Where(one => one.Place == place))
         {
             StockUse[] uses = [.. plan.FromStock.Where(use => use.StockId == one.Id)];
-            foreach (var use in uses.Where(use => use.LotIds.All(made.Contains))) yield return ((int)Math.Floor(use.Taken.Grams), 0, use.AtMin);
+            foreach (var use in uses.Where(use => AreMade(use.LotIds))) yield return ((int)Math.Floor(use.Taken.Grams), 0, use.AtMin);
             yield return ((int)Math.Floor(one.Mass.Grams - uses.Sum(use => use.Taken.Grams)), 0, Math.Min(one.UntilMin, snapshot.HorizonMin));
         }
     }

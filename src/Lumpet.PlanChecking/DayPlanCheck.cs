@@ -13,6 +13,9 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
     // Lots of which every pie is said to be made: all of their work must hold.
     private readonly HashSet<string> made = [.. plan.Fates.Where(fate => fate.Unfit == 0).Select(fate => fate.Lot.Id)];
 
+    // Lots of which some pies are baked, or need no oven.
+    private readonly HashSet<string> baked = [.. plan.Fates.Where(fate => fate.NotBaked < fate.Lot.Count).Select(fate => fate.Lot.Id)];
+
     /// <summary>What is broken.</summary>
     public IReadOnlyList<PlanFault> Faults => faults;
 
@@ -90,7 +93,7 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
     {
         foreach (var batch in plan.Batches)
         {
-            var (where, method, isMade) = ($"{batch.Dough.Id}/{batch.Number}", batch.Dough.Method, batch.LotIds.All(made.Contains));
+            var (where, method, isMade) = ($"{batch.Dough.Id}/{batch.Number}", batch.Dough.Method, AreMade(batch.LotIds));
             var ready = batch.MixEndMin;
             foreach (var turn in batch.Turns)
             {
@@ -108,7 +111,7 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
     /// <summary>What is made first is made in order, kept as it must be, and there when it is taken.</summary>
     public void MadeFirst()
     {
-        foreach (var one in plan.Made.Where(one => one.Batch.LotIds.All(made.Contains)))
+        foreach (var one in plan.Made.Where(one => AreMade(one.Batch.LotIds)))
         {
             foreach (var (step, next) in one.Steps.Zip(one.Steps.Skip(1)))
                 if (next.StartMin < step.EndMin) Say("order", one.Batch.Id, $"\"{next.Step.Id}\" begins at {next.StartMin}, and \"{step.Step.Id}\" ends at {step.EndMin}.");
@@ -132,7 +135,7 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
     public void Bowl()
     {
         var mixed = plan.Batches.Where(batch => batch.Dough.IsMixed).OrderBy(batch => batch.MixStartMin).ToArray();
-        foreach (var batch in mixed.Where(batch => batch.LotIds.All(made.Contains)))
+        foreach (var batch in mixed.Where(batch => AreMade(batch.LotIds)))
             if (snapshot.Taken.Mixing.FirstOrDefault(taken => taken.FromMin < batch.MixEndMin && batch.MixStartMin < taken.ToMin) is { } other)
                 Say("mixer", $"{batch.Dough.Id}/{batch.Number}", $"It is mixed from {batch.MixStartMin}, and a day before has the mixer from {other.FromMin} to {other.ToMin}.");
         foreach (var (batch, next) in mixed.Zip(mixed.Skip(1)))
@@ -199,10 +202,13 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
             parcel[0].Pies));
     }
 
+    /// <summary>Whether what is for some lots must hold: all of those that an oven takes are said to be made. What is only for others nobody makes.</summary>
+    private bool AreMade(IReadOnlyList<string> lots) => lots.Count == 0 || (lots.Any(baked.Contains) && lots.Where(baked.Contains).All(made.Contains));
+
     private bool IsCounted(DayTask task) =>
         task.LotId is { } lot ? made.Contains(lot)
-        : task.IsDough ? plan.Batches.First(batch => task.Id.StartsWith($"{batch.Dough.Id}/{batch.Number}/", StringComparison.Ordinal)).LotIds.All(made.Contains)
-        : plan.Made.First(one => task.Id.StartsWith($"{one.Batch.Id}/", StringComparison.Ordinal)).Batch.LotIds.All(made.Contains);
+        : AreMade(task.IsDough ? plan.Batches.First(batch => task.Id.StartsWith($"{batch.Dough.Id}/{batch.Number}/", StringComparison.Ordinal)).LotIds
+            : plan.Made.First(one => task.Id.StartsWith($"{one.Batch.Id}/", StringComparison.Ordinal)).Batch.LotIds);
 
     private DayTask[][] Parcels(Lot lot) => [.. plan.Tasks.Where(task => task.LotId == lot.Id).GroupBy(task => task.Id[..task.Id.LastIndexOf('/')]).Select(group => group.ToArray())];
 

@@ -110,6 +110,36 @@ public sealed class ServerLoad : IDisposable
         return (watch.Elapsed.TotalMilliseconds, settled, longest, double.Parse(peak.Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000);
     }
 
+    /// <summary>
+    /// So many pies of ten products on each of some days that are planned one around the other, and then one pie more on the last of them, again and
+    /// again: how long its first plan took, and the settled one after it, each in order of size, in milliseconds.
+    /// </summary>
+    public async Task<(IReadOnlyList<double> First, IReadOnlyList<double> Settled)> Changed(int piesADay, int days, int times)
+    {
+        const int Products = 10;
+        var bakery = await client.GetFromJsonAsync<JsonElement>("/api/bakery");
+        string Day(int ahead) => DateOnly.Parse(bakery.GetProperty("nextDay").GetString()!, CultureInfo.InvariantCulture).AddDays(ahead).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+        var products = bakery.GetProperty("products").EnumerateArray().Take(Products).Select(one => (Id: one.GetProperty("id").GetString(), Pan: one.GetProperty("referencePan").GetString())).ToArray();
+        var rows = Enumerable.Range(1, days).SelectMany(day => products.Select((one, at) => $"{piesADay / Products},{one.Id},{one.Pan},{Day(day)}T{(at % 2 == 0 ? "07:30" : "10:00")},x{at}"));
+        using var taken = await client.PostAsJsonAsync("/api/orders/import", new { text = string.Join('\n', rows.Prepend("count,product,pan,pick_up,for")), keep = true });
+        taken.EnsureSuccessStatusCode();
+        var (first, settled) = (new List<double>(), new List<double>());
+        // Once for a warm server, which is not counted.
+        for (var at = -1; at < times; at++)
+        {
+            using var more = await client.PostAsJsonAsync("/api/orders", new { product = products[0].Id, pan = products[0].Pan, count = 1, pickUp = $"{Day(days)}T10:00", @for = $"y{at}" });
+            more.EnsureSuccessStatusCode();
+            foreach (var (given, all) in new[] { ("atOnce", first), ("settled", settled) })
+            {
+                var watch = Stopwatch.StartNew();
+                await client.GetStringAsync(new Uri($"/api/plan/{Day(days)}?given={given}", UriKind.Relative));
+                if (at >= 0) all.Add(watch.Elapsed.TotalMilliseconds);
+            }
+        }
+
+        return ([.. first.Order()], [.. settled.Order()]);
+    }
+
     /// <summary>As many requests as a crew makes in an hour, one a second: recipes, orders and plans in turn.</summary>
     public async Task<double> AnHour()
     {

@@ -61,4 +61,17 @@ public sealed class DayPlanCheckerTests
 
     [Fact]
     public void A_plan_that_is_right_has_none() => Assert.Empty(DayPlanChecker.Check(Asked, Sound));
+
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(4)]
+    public void Nobody_is_counted_for_what_is_only_made_for_pies_that_no_oven_takes(int people)
+    {
+        // Far more than the ovens take: curd is reckoned for all of them, and finds no hands for those that are left out.
+        var day = Crew(people, Snapshot([.. Enumerable.Range(0, 30).Select(at => Order(MadeFirstTests.CurdPie, 12, 900 + (14 * at)))])) with { Ovens = [Snapshot().Ovens[0] with { Shelves = 2 }] };
+        var plan = DayPlanner.Plan(day, effort: 1);
+        Assert.Contains(plan.Fates, fate => fate.NotBaked == fate.Lot.Count);
+        Assert.Empty(DayPlanChecker.Check(day, plan));
+    }
 }
