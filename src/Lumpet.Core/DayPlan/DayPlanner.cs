@@ -20,6 +20,13 @@ public static class DayPlanner
     // Changes tried to level the hands' work for each oven plan that is built.
     private const int LevellingPerEffort = 60;
 
+    // Beyond so many, more of them serve no day better: tried on thirty-six crowded days.
+    private const int MostLevelling = 900;
+
+    // Where pies are still missed, other aims find more than more work on the same ones does.
+    private const int EffortWhileSearching = 24;
+    private const int RoundsWithoutGain = 4;
+
     // While releases are still being found the standard orders are enough, and of a day of many trays the first of them.
     private const int EffortWhileLoosening = 6;
     private const int TraysForAllOrders = 80;
@@ -52,11 +59,13 @@ public static class DayPlanner
             if (anew.Fates.Sum(fate => fate.Missed) < round.Fates.Sum(fate => fate.Missed)) (snapshot, round) = (without, anew);
         }
 
-        if (!patience.IsOver && solver is not null) round = round.Solved(snapshot, calendar, LevellingPerEffort * effort, solver, patience.Enough);
-        if (!patience.IsOver) round = round.InOneGo(snapshot, calendar, LevellingPerEffort * effort, patience.Enough);
+        if (!patience.IsOver && solver is not null) round = round.Solved(snapshot, calendar, Levelling(effort), solver, patience.Enough);
+        if (!patience.IsOver) round = round.InOneGo(snapshot, calendar, Levelling(effort), patience.Enough);
         var (troubles, ways) = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
         return PlannedDays.From(round with { Apart = null }, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver, GoingOn = snapshot.GoingOn, WaysOut = ways };
     }
+
+    private static int Levelling(int effort) => Math.Min(MostLevelling, LevellingPerEffort * effort);
 
     /// <summary>A part of the work, told as part of the whole.</summary>
     private static Part? PartOf(IProgress<double>? whole, double from, double to) => whole is null ? null : new Part(whole, from, to);
@@ -102,7 +111,7 @@ public static class DayPlanner
             // Where work does not fit around its bakes yet, a first plan is no plan: a few rounds cost little.
             if (patience.AtOnce.IsCancellationRequested || (patience.IsOver && best.Fits)) return best;
             LotAim[] looser = [.. aims.Select(aim => Loosened(tried, aim, snapshot.HorizonMin))];
-            if (looser.SequenceEqual(aims, ReferenceEqualityComparer.Instance)) break;
+            if (looser.SequenceEqual(aims, ReferenceEqualityComparer.Instance) && !tried.AsksTooLate) break;
             aims = looser;
         }
 
@@ -136,20 +145,25 @@ public static class DayPlanner
     /// </summary>
     private static DayRound Searched(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound best, int effort, Patience patience, IProgress<double>? progress)
     {
-        DayRound? last = null;
-        for (var round = 0; round < MostSearchedRounds && !patience.IsOver; round++)
+        var (last, found, without) = ((DayRound?)null, (DayRound?)null, 0);
+        for (var round = 0; round < MostSearchedRounds && without < RoundsWithoutGain && !patience.IsOver; round++)
         {
             progress?.Report(round / (double)MostSearchedRounds);
-            var tried = Round(snapshot, calendar, question, aims, last, effort, patience);
+            var tried = Round(snapshot, calendar, question, aims, last, Math.Min(effort, EffortWhileSearching), patience);
             if (patience.AtOnce.IsCancellationRequested) break;
             last = tried;
-            if (tried.IsBetterThan(best)) best = tried;
+            without++;
+            if (found is null || tried.IsBetterThan(found)) (found, without) = (tried, 0);
             LotAim[] looser = [.. aims.Select(aim => Loosened(tried, aim, snapshot.HorizonMin))];
-            if (looser.SequenceEqual(aims, ReferenceEqualityComparer.Instance)) break;
+            if (looser.SequenceEqual(aims, ReferenceEqualityComparer.Instance) && !tried.AsksTooLate) break;
             aims = looser;
         }
 
-        return best;
+        if (found?.IsBetterThan(best) != true) return best;
+        best = found;
+        if (effort <= EffortWhileSearching || patience.IsOver) return best;
+        var thorough = Round(snapshot, calendar, question, [.. best.Aims], best, effort, patience);
+        return !patience.AtOnce.IsCancellationRequested && thorough.IsBetterThan(best) ? thorough : best;
     }
 
     private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience, IProgress<double>? progress = null)
@@ -161,13 +175,14 @@ public static class DayPlanner
         var expected = before is null
             ? DoughAndMade.Settle([.. aims.SelectMany(aim => DiscDemands.Of(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot, calendar, lots).Made
             : making.Make(before.Demands, null, new StockTaking(snapshot.Stock, snapshot.FirstMin, lots)).Batches;
+        var asked = expected.ToDictionary(one => one.Batch.Id, one => one.Batch.NeededMin);
         var problem = question.Problem(aims, making.Bakes(expected));
         var plan = BakePlanner.Plan(problem, effort, proves: false, progress: progress, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => DiscDemands.Of(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar, lots);
         var apart = new CrewLevelling(parcels, first.Mixed, first.Made, new Dictionary<string, int>()) { FromStock = first.FromStock };
-        CrewLevelling Level(bool joins) => CrewLevelling.Of(snapshot, calendar, apart, LevellingPerEffort * effort, joins, solver: null, patience.AtOnce);
+        CrewLevelling Level(bool joins) => CrewLevelling.Of(snapshot, calendar, apart, Levelling(effort), joins, solver: null, patience.AtOnce);
         DayRound Of(CrewLevelling level) => new(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans))
         {
             Taken = snapshot.Taken,
@@ -180,6 +195,7 @@ public static class DayPlanner
             LetGo = level.LetGo,
             Apart = apart,
             Cost = level.Cost,
+            AskedFor = asked,
         };
         var round = Of(Level(joins: true));
         // Pies that find no pans are not made: nobody goes on from work on them.
@@ -224,7 +240,8 @@ public static class DayPlanner
             foreach (var misfit in parcel.Times.Misfits) next = Later(misfit.Bake, Math.Max(1, misfit.Short));
             foreach (var mixed in round.Mixed.Where(mixed => mixed.Short > 0 && mixed.Batch.LotIds.Contains(work.Lot.Id)))
                 next = Later(work.Graph.Bakes[0], mixed.Short);
-            foreach (var made in round.Made.Where(made => made.Short > 0 && made.Batch.LotIds.Contains(work.Lot.Id)))
+            // What the ovens were asked for later than it is needed is asked for in time first.
+            foreach (var made in round.Made.Where(made => made.Short > 0 && !round.IsAskedTooLate(made) && made.Batch.LotIds.Contains(work.Lot.Id)))
                 next = Later(TakingBake(work, made.Batch.Made.Id), made.Short);
         }
 

@@ -36,6 +36,16 @@ internal sealed record DayRound(
     /// <summary>What pies and doughs take of it.</summary>
     public IReadOnlyList<PreparationDemand> Demands { get; init; } = [];
 
+    /// <summary>By when the ovens were asked for what is made before the pies, by its batch: as it was expected before they answered.</summary>
+    public IReadOnlyDictionary<string, int> AskedFor { get; init; } = new Dictionary<string, int>();
+
+    /// <summary>Whether a batch that comes too late is baked, and the ovens were asked for it later than it is needed now: asked for in time it may not be late.</summary>
+    public bool IsAskedTooLate(MadeBatch made) =>
+        made.Short > 0 && made.Batch.How.Method.Any(step => step.IsBake) && AskedFor.TryGetValue(made.Batch.Id, out var askedMin) && askedMin > made.Batch.NeededMin;
+
+    /// <summary>Whether that is so of any.</summary>
+    public bool AsksTooLate => Made.Any(IsAskedTooLate);
+
     /// <summary>Parcels and batches that find no hands or no room, by their names.</summary>
     public IReadOnlySet<string> LetGo { get; init; } = new HashSet<string>();
 
@@ -63,7 +73,7 @@ internal sealed record DayRound(
     public DayRound Solved(DaySnapshot snapshot, ShiftCalendar calendar, int effort, IScheduleSolver solver, CancellationToken cancellation)
     {
         // Nothing is to be gained where all is where it is wished.
-        if (Apart is null || (LetGo.Count == 0 && Cost == 0)) return this;
+        if (Apart is not { IsForSolver: true } || (LetGo.Count == 0 && Cost == 0)) return this;
         var level = CrewLevelling.Of(snapshot, calendar, Apart, effort, joins: false, solver, cancellation);
         var solved = With(snapshot, level) with { Cost = level.Cost };
         return solved.IsBetterThan(this) || (solved.ServesAsWellAs(this) && RightAfter.Count == 0 && solved.Cost < Cost) ? solved : this;
@@ -84,6 +94,7 @@ internal sealed record DayRound(
         FromStock = level.FromStock,
         Standing = StockRoom.Standing(snapshot, Lots, level.FromStock),
         Demands = Demands,
+        AskedFor = AskedFor,
         LetGo = level.LetGo,
         MovedMin = level.MovedMin,
         MovedInOneGo = level.MovedInOneGo,
@@ -127,22 +138,27 @@ internal sealed record DayRound(
     /// <summary>The aim of a lot.</summary>
     public LotAim AimOf(LotWork work) => Aims.First(aim => aim.Work == work);
 
-    // Pies that cannot be made weigh more than late ones: a plan that nobody can follow is none. What is wanted ready the day
-    // before comes next, then what the ovens cost.
-    private (int, int, long, long, int, decimal) Rank => (
+    // Pies that cannot be made weigh more than late ones: a plan that nobody can follow is none. What the ovens cost comes last, and with it
+    // what is not ready as long before its use as it should be.
+    private (int, int, long, long, decimal) Rank => (
         Fates.Sum(fate => fate.NotBaked),
         Fates.Sum(fate => fate.Unfit),
         // An order that may be late gives way to one that must not be.
         Parcels.Sum(parcel => (long)parcel.Pies * Math.Max(0, parcel.DoneMin - parcel.Work.Lot.PickUpMin - parcel.Work.Lot.MayBeLateMin)),
         Parcels.Sum(parcel => (long)parcel.Pies * Math.Max(0, parcel.DoneMin - parcel.Work.Lot.PickUpMin)),
-        Made.Count(made => made.Batch.NeededMin - made.DoneMin < made.Batch.How.Keeping.ToUse.Aim),
-        Plan.Cost.Total);
+        Plan.Cost.Total + (PerWaitNotHad * NotWaited));
 
-    /// <summary>Whether as many pies are made and in time; what the ovens cost for it is another matter.</summary>
+    // A batch that does not wait at all, where it should, is worth an hour of a hot oven; one that waits half as long half of it (our own choice, no source).
+    private static readonly decimal PerWaitNotHad = 60 * BakeWeights.Usual.PerOvenOnMin;
+
+    /// <summary>What part of their waits before they are used batches do not have, all together: 1 for one that has none of what it should.</summary>
+    private decimal NotWaited => Made.Sum(made => made.Batch.How.Keeping.ToUse.Aim is > 0 and var aim ? Math.Clamp((aim - (made.Batch.NeededMin - made.DoneMin)) / (decimal)aim, 0, 1) : 0);
+
+    /// <summary>Whether as many pies are made and in time, and what is made before them waits as it should; what the ovens cost for it is another matter.</summary>
     public bool ServesAsWellAs(DayRound other)
     {
         var (mine, theirs) = (Rank, other.Rank);
-        return (mine.Item1, mine.Item2, mine.Item3, mine.Item4, mine.Item5).CompareTo((theirs.Item1, theirs.Item2, theirs.Item3, theirs.Item4, theirs.Item5)) <= 0;
+        return (mine.Item1, mine.Item2, mine.Item3, mine.Item4, NotWaited).CompareTo((theirs.Item1, theirs.Item2, theirs.Item3, theirs.Item4, other.NotWaited)) <= 0;
     }
 
     /// <summary>Whether this round serves the day better than another.</summary>

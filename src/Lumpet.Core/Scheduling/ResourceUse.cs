@@ -1,3 +1,5 @@
+using System.Numerics;
+
 namespace Lumpet.Core.Scheduling;
 
 /// <summary>How much of every resource is free at each minute, while a schedule is put together.</summary>
@@ -53,9 +55,32 @@ internal sealed class ResourceUse
 
     private void Add(int resource, int from, int to, int amount)
     {
-        var profile = free[resource];
-        for (var minute = from; minute < Math.Min(to, profile.Length); minute++) profile[minute] += amount;
+        var profile = Stretch(free[resource], from, to);
+        // Hours of minutes are changed again and again: as many at once as the processor takes.
+        var minute = 0;
+        for (; minute <= profile.Length - Vector<int>.Count; minute += Vector<int>.Count)
+        {
+            var some = profile.Slice(minute, Vector<int>.Count);
+            (new Vector<int>(some) + new Vector<int>(amount)).CopyTo(some);
+        }
+
+        for (; minute < profile.Length; minute++) profile[minute] += amount;
     }
+
+    /// <summary>The minutes from one to another, as far as there are such; none where the second is not after the first.</summary>
+    private static Span<int> Stretch(int[] profile, int from, int to)
+    {
+        var (first, end) = (Math.Max(0, from), Math.Min(to, profile.Length));
+        return end > first ? profile.AsSpan(first, end - first) : [];
+    }
+
+    /// <summary>The first of some minutes at which less than so much is free; null where there is none.</summary>
+    private static int? FirstBelow(int[] profile, int from, int to, int amount) =>
+        Stretch(profile, from, to).IndexOfAnyInRange(int.MinValue, amount - 1) is >= 0 and var at ? Math.Max(0, from) + at : null;
+
+    /// <summary>The last of some minutes at which less than so much is free; null where there is none.</summary>
+    private static int? LastBelow(int[] profile, int from, int to, int amount) =>
+        Stretch(profile, from, to).LastIndexOfAnyInRange(int.MinValue, amount - 1) is >= 0 and var at ? Math.Max(0, from) + at : null;
 
     private int? MinuteOf(int?[] starts, HoldEnd end) => starts[end.Activity] + Within(end);
 
@@ -91,9 +116,7 @@ internal sealed class ResourceUse
         for (var at = ends.Length - 1; at >= 0; at--)
         {
             wanted += ends[at].Amount;
-            var until = Math.Max(Math.Max(0, from), at > 0 ? ends[at - 1].Minute : 0);
-            for (var minute = Math.Min(profile.Length, ends[at].Minute) - 1; minute >= until; minute--)
-                if (profile[minute] < wanted) return minute + 1;
+            if (LastBelow(profile, Math.Max(from, at > 0 ? ends[at - 1].Minute : 0), ends[at].Minute, wanted) is { } minute) return minute + 1;
         }
 
         return from;
@@ -108,9 +131,7 @@ internal sealed class ResourceUse
         for (var at = 0; at < ends.Length; at++)
         {
             wanted += ends[at].Amount;
-            var until = Math.Min(Math.Min(profile.Length, to), at + 1 < ends.Length ? ends[at + 1].Minute : int.MaxValue);
-            for (var minute = Math.Max(0, ends[at].Minute); minute < until; minute++)
-                if (profile[minute] < wanted) return minute;
+            if (FirstBelow(profile, ends[at].Minute, Math.Min(to, at + 1 < ends.Length ? ends[at + 1].Minute : int.MaxValue), wanted) is { } minute) return minute;
         }
 
         return to;
@@ -183,22 +204,9 @@ internal sealed class ResourceUse
         return found;
     }
 
-    private static int? Blocked(int[] profile, int from, int to, int amount, bool last, int? found)
-    {
-        to = Math.Min(to, profile.Length);
-        if (last)
-        {
-            for (var minute = to - 1; minute >= from && minute > (found ?? -1); minute--)
-                if (profile[minute] < amount) found = minute;
-        }
-        else
-        {
-            for (var minute = from; minute < to && minute < (found ?? int.MaxValue); minute++)
-                if (profile[minute] < amount) found = minute;
-        }
-
-        return found;
-    }
+    private static int? Blocked(int[] profile, int from, int to, int amount, bool last, int? found) => last
+        ? LastBelow(profile, Math.Max(from, (found ?? -1) + 1), to, amount) ?? found
+        : FirstBelow(profile, from, Math.Min(to, found ?? int.MaxValue), amount) ?? found;
 
     /// <summary>How much of a side is held: what has its other end in place.</summary>
     private static int Held(int?[] starts, HeldSide side)

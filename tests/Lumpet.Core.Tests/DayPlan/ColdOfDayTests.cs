@@ -50,6 +50,10 @@ public sealed class ColdOfDayTests
                 Assert.Equal(trays.Length, trays.Distinct().Count());
                 Assert.Equal(OfTrays.Contains(place.Levels.Place) ? there.Sum(thing => thing.Use.Amount) : 0, trays.Length);
                 Assert.All(trays, tray => Assert.InRange(tray, 0, place.Levels.Most - 1));
+                // What comes takes the first trays that are free in that minute.
+                var standing = there.Where(thing => thing.Use.FromMin < minute).SelectMany(thing => thing.Trays).ToHashSet();
+                int[] came = [.. there.Where(thing => thing.Use.FromMin == minute).SelectMany(thing => thing.Trays).Order()];
+                if (came.Length > 0) Assert.Equal(Enumerable.Range(0, int.MaxValue).Where(tray => !standing.Contains(tray)).Take(came.Length), came);
             }
 
             // Nothing is told to keep for less than it is kept.
