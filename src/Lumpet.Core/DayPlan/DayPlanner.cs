@@ -20,9 +20,8 @@ public static class DayPlanner
     // Changes tried to level the hands' work for each oven plan that is built.
     private const int LevellingPerEffort = 60;
 
-    // Beyond so many, more of them serve no crowded day better (tried on forty); of a small one they cost little, and are tried.
+    // Beyond so many, more of them serve no crowded day better: tried on twelve.
     private const int MostLevelling = 900;
-    private const int MostLevellingByPieces = 200_000;
 
     // Where pies are still missed, other aims find more than more work on the same ones does.
     private const int EffortWhileSearching = 24;
@@ -60,13 +59,13 @@ public static class DayPlanner
             if (anew.Fates.Sum(fate => fate.Missed) < round.Fates.Sum(fate => fate.Missed)) (snapshot, round) = (without, anew);
         }
 
-        if (!patience.IsOver && solver is not null) round = round.Solved(snapshot, calendar, Levelling(effort, round.Apart?.Pieces ?? 0), solver, patience.Enough);
-        if (!patience.IsOver) round = round.InOneGo(snapshot, calendar, Levelling(effort, round.Apart?.Pieces ?? 0), patience.Enough);
+        if (!patience.IsOver && solver is not null) round = round.Solved(snapshot, calendar, Levelling(effort), solver, patience.Enough);
+        if (!patience.IsOver) round = round.InOneGo(snapshot, calendar, Levelling(effort), patience.Enough);
         var (troubles, ways) = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
         return PlannedDays.From(round with { Apart = null }, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver, GoingOn = snapshot.GoingOn, WaysOut = ways };
     }
 
-    private static int Levelling(int effort, int pieces) => Math.Min(Math.Max(MostLevelling, MostLevellingByPieces / Math.Max(1, pieces)), LevellingPerEffort * effort);
+    private static int Levelling(int effort) => Math.Min(MostLevelling, LevellingPerEffort * effort);
 
     /// <summary>A part of the work, told as part of the whole.</summary>
     private static Part? PartOf(IProgress<double>? whole, double from, double to) => whole is null ? null : new Part(whole, from, to);
@@ -183,7 +182,7 @@ public static class DayPlanner
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => DiscDemands.Of(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar, lots);
         var apart = new CrewLevelling(parcels, first.Mixed, first.Made, new Dictionary<string, int>()) { FromStock = first.FromStock };
-        CrewLevelling Level(bool joins) => CrewLevelling.Of(snapshot, calendar, apart, Levelling(effort, apart.Pieces), joins, solver: null, patience.AtOnce);
+        CrewLevelling Level(bool joins) => CrewLevelling.Of(snapshot, calendar, apart, Levelling(effort), joins, solver: null, patience.AtOnce);
         DayRound Of(CrewLevelling level) => new(aims, problem, plan, level.Parcels, level.Mixed, level.Made, snapshot.Mixer, PansOfDay.Short(level.Parcels, snapshot.Taken.Pans))
         {
             Taken = snapshot.Taken,
