@@ -68,10 +68,7 @@ internal sealed record CrewLevelling(
     }
 
     /// <summary>Whether it is small enough for a solver to better it in the time that it is given.</summary>
-    public bool IsForSolver => Pieces <= MostPiecesSolved;
-
-    /// <summary>About how many pieces of work there are.</summary>
-    public int Pieces => Parcels.Sum(parcel => parcel.Times.Start.Length) + Mixed.Count + Made.Sum(made => made.Steps.Count);
+    public bool IsForSolver => Parcels.Sum(parcel => parcel.Times.Start.Length) + Mixed.Count + Made.Sum(made => made.Steps.Count) <= MostPiecesSolved;
 
     /// <summary>The same with equal work done in one go, wherever that holds up nothing.</summary>
     /// <param name="snapshot">What is asked.</param>

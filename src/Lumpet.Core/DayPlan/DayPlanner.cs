@@ -25,7 +25,6 @@ public static class DayPlanner
 
     // Where pies are still missed, other aims find more than more work on the same ones does.
     private const int EffortWhileSearching = 24;
-    private const int RoundsWithoutGain = 4;
 
     // While releases are still being found the standard orders are enough, and of a day of many trays the first of them.
     private const int EffortWhileLoosening = 6;
@@ -145,15 +144,14 @@ public static class DayPlanner
     /// </summary>
     private static DayRound Searched(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound best, int effort, Patience patience, IProgress<double>? progress)
     {
-        var (last, found, without) = ((DayRound?)null, (DayRound?)null, 0);
-        for (var round = 0; round < MostSearchedRounds && without < RoundsWithoutGain && !patience.IsOver; round++)
+        var (last, found) = ((DayRound?)null, (DayRound?)null);
+        for (var round = 0; round < MostSearchedRounds && !patience.IsOver; round++)
         {
             progress?.Report(round / (double)MostSearchedRounds);
             var tried = Round(snapshot, calendar, question, aims, last, Math.Min(effort, EffortWhileSearching), patience);
             if (patience.AtOnce.IsCancellationRequested) break;
             last = tried;
-            without++;
-            if (found is null || tried.IsBetterThan(found)) (found, without) = (tried, 0);
+            if (found is null || tried.IsBetterThan(found)) found = tried;
             LotAim[] looser = [.. aims.Select(aim => Loosened(tried, aim, snapshot.HorizonMin))];
             if (looser.SequenceEqual(aims, ReferenceEqualityComparer.Instance) && !tried.AsksTooLate) break;
             aims = looser;
@@ -196,6 +194,7 @@ public static class DayPlanner
             Apart = apart,
             Cost = level.Cost,
             AskedFor = asked,
+            AskedForAgain = before is null ? new HashSet<string>() : before.Made.Where(before.IsAskedTooLate).Select(made => made.Batch.Id).ToHashSet(),
         };
         var round = Of(Level(joins: true));
         // Pies that find no pans are not made: nobody goes on from work on them.

@@ -39,9 +39,13 @@ internal sealed record DayRound(
     /// <summary>By when the ovens were asked for what is made before the pies, by its batch: as it was expected before they answered.</summary>
     public IReadOnlyDictionary<string, int> AskedFor { get; init; } = new Dictionary<string, int>();
 
+    /// <summary>Batches that the round before has found asked for too late: what was asked for again and is late once more holds up its pies, or it would be asked for sooner and sooner.</summary>
+    public IReadOnlySet<string> AskedForAgain { get; init; } = new HashSet<string>();
+
     /// <summary>Whether a batch that comes too late is baked, and the ovens were asked for it later than it is needed now: asked for in time it may not be late.</summary>
     public bool IsAskedTooLate(MadeBatch made) =>
-        made.Short > 0 && made.Batch.How.Method.Any(step => step.IsBake) && AskedFor.TryGetValue(made.Batch.Id, out var askedMin) && askedMin > made.Batch.NeededMin;
+        made.Short > 0 && made.Batch.How.Method.Any(step => step.IsBake) && !AskedForAgain.Contains(made.Batch.Id)
+        && AskedFor.TryGetValue(made.Batch.Id, out var askedMin) && askedMin > made.Batch.NeededMin;
 
     /// <summary>Whether that is so of any.</summary>
     public bool AsksTooLate => Made.Any(IsAskedTooLate);
@@ -95,6 +99,7 @@ internal sealed record DayRound(
         Standing = StockRoom.Standing(snapshot, Lots, level.FromStock),
         Demands = Demands,
         AskedFor = AskedFor,
+        AskedForAgain = AskedForAgain,
         LetGo = level.LetGo,
         MovedMin = level.MovedMin,
         MovedInOneGo = level.MovedInOneGo,
