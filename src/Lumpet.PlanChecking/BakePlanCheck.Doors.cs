@@ -58,8 +58,8 @@ internal sealed partial class BakePlanCheck
                 for (var at = 0; at < together.Count; at++)
                     together.AddRange(inThem.Where(other => other.Tray == tray.Tray && (Follows(other, together[at]) || Follows(together[at], other)) && seen.Add(other)));
                 stays.Add((
-                    together.Min(one => one.StartMin - bakes[one.BakeId].Pan!.BeforeMin),
-                    together.Max(one => one.EndMin + bakes[one.BakeId].Pan!.AfterMin),
+                    together.Min(one => TakenFrom(bakes[one.BakeId].Pan!, one.StartMin)),
+                    together.Max(one => TakenTo(bakes[one.BakeId].Pan!, one.EndMin)),
                     together.Max(one => bakes[one.BakeId].Trays[one.Tray - 1])));
             }
 
@@ -72,6 +72,10 @@ internal sealed partial class BakePlanCheck
                 }
         }
     }
+
+    private static int TakenFrom(PanNeed need, int inMin) => need.Since.Where(step => step.ByMin >= inMin).Select(step => step.SinceMin).Append(inMin - need.BeforeMin).Min();
+
+    private static int TakenTo(PanNeed need, int outMin) => need.Until.Where(step => step.FromMin <= outMin).Select(step => step.UntilMin).Append(outMin + need.AfterMin).Max();
 
     private bool Follows(BakedTray tray, BakedTray before) => bakes[tray.BakeId].After.Any(after => after.ByTray && after.BakeId == before.BakeId);
 }

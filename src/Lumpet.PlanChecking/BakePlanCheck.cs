@@ -145,6 +145,10 @@ internal sealed partial class BakePlanCheck
             if (BegunStages(tray) == 0 && tray.StartMin < bake.ReleaseMin) Fault("window", Name(tray), $"enters at {tray.StartMin}, before its release at {bake.ReleaseMin}");
             if (BegunStages(tray) == 0 && bake.EarliestOutMin is { } earliest && tray.EndMin < earliest)
                 Fault("window", Name(tray), $"comes out at {tray.EndMin}, before {earliest}: it would be too old");
+            if (BegunStages(tray) == 0 && bake.NotIn.FirstOrDefault(pause => tray.StartMin >= pause.FromMin && tray.StartMin <= pause.ToMin) is { } closed)
+                Fault("window", Name(tray), $"enters at {tray.StartMin}, and from {closed.FromMin} to {closed.ToMin} it may not");
+            if (BegunStages(tray) == 0 && bake.NotOut.FirstOrDefault(pause => tray.EndMin >= pause.FromMin && tray.EndMin <= pause.ToMin) is { } away)
+                Fault("window", Name(tray), $"comes out at {tray.EndMin}, and from {away.FromMin} to {away.ToMin} it may not");
             for (var index = 0; index < tray.Stages.Count; index++)
             {
                 StageOf(tray, bake, index);

@@ -39,7 +39,60 @@ public sealed record PanStock(string Id, int Count);
 /// <param name="PanId">Which.</param>
 /// <param name="BeforeMin">For how many minutes they are in use before a tray goes in; at least 0.</param>
 /// <param name="AfterMin">For how many minutes they stay in use after it is out; at least 0.</param>
-public sealed record PanNeed(string PanId, int BeforeMin, int AfterMin);
+public sealed record PanNeed(string PanId, int BeforeMin, int AfterMin)
+{
+    /// <summary>Since when they are in use at least, by when the tray goes in: over a night for longer than at noon. In order; neither minute is below that of the one before.</summary>
+    public IReadOnlyList<PansSince> Since { get; init; } = [];
+
+    /// <summary>Until when they stay in use at least, by when it is out. In order; neither minute is below that of the one before.</summary>
+    public IReadOnlyList<PansUntil> Until { get; init; } = [];
+
+    /// <summary>From when on they are in use for a tray that goes in at a minute.</summary>
+    public int InUseFrom(int inMin)
+    {
+        var from = (int)Math.Max(int.MinValue, (long)inMin - BeforeMin);
+        foreach (var step in Since)
+            if (step.ByMin >= inMin) return Math.Min(from, step.SinceMin);
+        return from;
+    }
+
+    /// <summary>Until when they are in use for a tray that is out at a minute.</summary>
+    public int InUseUntil(int outMin)
+    {
+        var until = (int)Math.Min(int.MaxValue, (long)outMin + AfterMin);
+        for (var at = Until.Count - 1; at >= 0; at--)
+            if (Until[at].FromMin <= outMin) return Math.Max(until, Until[at].UntilMin);
+        return until;
+    }
+
+    /// <summary>The first minute at which a tray may go in whose pans are free from a minute on.</summary>
+    public int FirstIn(int freeMin)
+    {
+        var first = (int)Math.Min(int.MaxValue, (long)freeMin + BeforeMin);
+        for (var at = Since.Count - 1; at >= 0; at--)
+            if (Since[at].SinceMin < freeMin) return Math.Max(first, Since[at].ByMin + 1);
+        return first;
+    }
+
+    /// <summary>The last minute at which a tray may be out whose pans must be free by a minute.</summary>
+    public int LastOut(int freeMin)
+    {
+        var last = (int)Math.Max(int.MinValue, (long)freeMin - AfterMin);
+        foreach (var step in Until)
+            if (step.UntilMin > freeMin) return Math.Min(last, step.FromMin - 1);
+        return last;
+    }
+}
+
+/// <summary>Pans of trays that go in up to a minute are in use since another.</summary>
+/// <param name="ByMin">Last minute at which such a tray goes in.</param>
+/// <param name="SinceMin">Since when its pans are in use, at the latest; not after it.</param>
+public sealed record PansSince(int ByMin, int SinceMin);
+
+/// <summary>Pans of trays that are out from a minute on stay in use until another.</summary>
+/// <param name="FromMin">First minute at which such a tray is out.</param>
+/// <param name="UntilMin">Until when its pans are in use, at least; not before it.</param>
+public sealed record PansUntil(int FromMin, int UntilMin);
 
 /// <summary>One chamber with one setting at a time.</summary>
 /// <param name="Id">Unique name.</param>
@@ -149,6 +202,44 @@ public sealed record Bake(
 
     /// <summary>The pans that its pies are in; null where they do not matter. What follows by tray in the same pans is in them all along.</summary>
     public PanNeed? Pan { get; init; }
+
+    /// <summary>Stretches of time in which no tray is put in, since what must be done before it cannot be done by then; in order.</summary>
+    public IReadOnlyList<DoorPause> NotIn { get; init; } = [];
+
+    /// <summary>Stretches of time in which no tray may be done, since what must be done after it cannot be done then; in order. What is in an oven when the horizon starts does not ask.</summary>
+    public IReadOnlyList<DoorPause> NotOut { get; init; } = [];
+
+    /// <summary>The same bake, its minutes counted from another.</summary>
+    internal Bake CountedFrom(int minute) => this with
+    {
+        ReleaseMin = ReleaseMin - minute,
+        DueMin = DueMin - minute,
+        EarliestOutMin = EarliestOutMin - minute,
+        NotIn = [.. NotIn.Select(pause => new DoorPause(pause.FromMin - minute, pause.ToMin - minute))],
+        NotOut = [.. NotOut.Select(pause => new DoorPause(pause.FromMin - minute, pause.ToMin - minute))],
+        Pan = Pan is null ? null : Pan with
+        {
+            Since = [.. Pan.Since.Select(step => new PansSince(step.ByMin - minute, step.SinceMin - minute))],
+            Until = [.. Pan.Until.Select(step => new PansUntil(step.FromMin - minute, step.UntilMin - minute))],
+        },
+    };
+
+    /// <summary>Whether a tray that is put in at a minute and done at another meets a pause.</summary>
+    public bool Pauses(int inMin, int outMin) => DoorPause.Any(NotIn, inMin) || DoorPause.Any(NotOut, outMin);
+}
+
+/// <summary>A stretch of time in which trays of a bake are not put in, or not taken out.</summary>
+/// <param name="FromMin">First minute.</param>
+/// <param name="ToMin">Last minute; at least the first.</param>
+public sealed record DoorPause(int FromMin, int ToMin)
+{
+    /// <summary>Whether a minute lies in any of some pauses.</summary>
+    internal static bool Any(IReadOnlyList<DoorPause> pauses, int minute)
+    {
+        for (var at = 0; at < pauses.Count; at++)
+            if (minute <= pauses[at].ToMin) return minute >= pauses[at].FromMin;
+        return false;
+    }
 }
 
 /// <summary>A bake follows another.</summary>

@@ -22,7 +22,7 @@ public static class Replanning
         return problem with
         {
             Ovens = [.. OvensAt(problem, plan.Settings, plan.Trays, minute)],
-            Bakes = [.. problem.Bakes.Select(bake => bake with { ReleaseMin = bake.ReleaseMin - minute, DueMin = bake.DueMin - minute, EarliestOutMin = bake.EarliestOutMin - minute })],
+            Bakes = [.. problem.Bakes.Select(bake => bake.CountedFrom(minute))],
             Running = [.. begun.Select(tray => Running(tray, minute))],
             // What stands in an oven at the minute goes on standing there; what is over is over.
             Standing = [.. problem.Standing.Where(tray => tray.EndMin > minute).Select(tray => tray.From(minute))],

@@ -1,3 +1,4 @@
+using Lumpet.Core.Baking;
 using Lumpet.Core.Steps;
 
 namespace Lumpet.Core.DayPlan;
@@ -122,6 +123,23 @@ internal sealed class LotWork
 
     // It is asked for again and again.
     private readonly Dictionary<(int Node, int OutMin, int ReleaseMin), int> outBy = [];
+
+    /// <summary>Since when its pans are in use, by when its first bake is in; looked at up to a minute, once.</summary>
+    public IReadOnlyList<PansSince> PansSince(int untilMin) => pansSince ??= PansOfDay.Since(this, untilMin);
+
+    /// <summary>Until when its pans are in use, by when its last bake is out; looked at up to a minute, once.</summary>
+    public IReadOnlyList<PansUntil> PansUntil(int untilMin) => pansUntil ??= PansOfDay.Until(this, untilMin);
+
+    /// <summary>When a bake must not begin because the work before it would find nobody; looked at up to a minute, once.</summary>
+    public IReadOnlyList<DoorPause> NotIn(int bake, int untilMin) => notIn.TryGetValue(bake, out var known) ? known : notIn[bake] = DoorPauses.In(this, bake, untilMin);
+
+    /// <summary>When its last bake must not be over because the work after it would find nobody; looked at up to a minute, once.</summary>
+    public IReadOnlyList<DoorPause> NotOut(int untilMin) => notOut ??= DoorPauses.Out(this, untilMin);
+
+    private readonly Dictionary<int, IReadOnlyList<DoorPause>> notIn = [];
+    private IReadOnlyList<DoorPause>? notOut;
+    private IReadOnlyList<PansSince>? pansSince;
+    private IReadOnlyList<PansUntil>? pansUntil;
 
     /// <summary>Name of a bake in the oven problem.</summary>
     public string BakeId(int node) => $"{Lot.Id}/{Graph.Nodes[node].Id}";

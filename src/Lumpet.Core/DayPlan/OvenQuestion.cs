@@ -28,8 +28,13 @@ internal sealed class OvenQuestion
     /// <summary>The problem, with the releases and dues that a round aims at.</summary>
     /// <param name="aims">The lots.</param>
     /// <param name="before">Bakes of what is made before the pies.</param>
-    public BakeProblem Problem(IReadOnlyList<LotAim> aims, IEnumerable<Bake> before) => new(
-        snapshot.ToleranceC, snapshot.TransferMin, ovens, [.. before, .. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node)))])
+    public BakeProblem Problem(IReadOnlyList<LotAim> aims, IEnumerable<Bake> before)
+    {
+        var shared = PansOfDay.Shared(aims.Select(aim => aim.Work.Lot), snapshot.Taken.Pans);
+        return Problem(aims, [.. before, .. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node, shared)))]);
+    }
+
+    private BakeProblem Problem(IReadOnlyList<LotAim> aims, IReadOnlyList<Bake> bakes) => new(snapshot.ToleranceC, snapshot.TransferMin, ovens, bakes)
     {
         Weights = snapshot.School.Weights(),
         OpenCPerTray = snapshot.OpenCPerTray,
@@ -48,7 +53,7 @@ internal sealed class OvenQuestion
     private static BakeOven Cold(Oven oven) =>
         new(oven.Id, oven.Shelves, oven.MinC, oven.MaxC, oven.HeatCPerMin, oven.CoolCPerMin, RoomC, 0, 0) { FloorPlaces = oven.FloorPlaces, ShortestOffMin = ShortestOffMin, ActionMin = oven.ActionMin };
 
-    private static Bake BakeOf(LotAim aim, int node) => new(
+    private Bake BakeOf(LotAim aim, int node, IReadOnlySet<string> shared) => new(
         aim.Work.BakeId(node),
         aim.Work.Lot.Trays,
         HeatedTrays.Stages(aim.Work.Graph.Nodes[node]),
@@ -58,8 +63,10 @@ internal sealed class OvenQuestion
         null,
         After(aim, node))
     {
-        Pan = PansOfDay.Need(aim, node),
+        Pan = PansOfDay.Need(aim, node, shared.Contains(aim.Work.Lot.Pan.Id) ? snapshot.HorizonMin : null),
         OnFloor = aim.Work.Graph.Nodes[node].Place == OvenPlace.Floor,
+        NotIn = aim.Work.NotIn(node, snapshot.HorizonMin),
+        NotOut = node == aim.Work.Graph.LastBake ? aim.Work.NotOut(snapshot.HorizonMin) : [],
     };
 
     /// <summary>A bake follows the one before it, tray by tray, by what lies between them.</summary>

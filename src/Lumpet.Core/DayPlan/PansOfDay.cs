@@ -10,11 +10,19 @@ internal static class PansOfDay
     public static IReadOnlyList<PanStock> Stocks(IEnumerable<Lot> lots) =>
         [.. lots.Select(lot => lot.Pan).Where(pan => pan.AtOnce is not null).DistinctBy(pan => pan.Id).Select(pan => new PanStock(pan.Id, pan.AtOnce!.Value))];
 
+    /// <summary>The pans of which there are fewer than pies, so that some of them are used more than once or not at all.</summary>
+    /// <param name="lots">The lots.</param>
+    /// <param name="taken">Pans that others have in use.</param>
+    public static IReadOnlySet<string> Shared(IEnumerable<Lot> lots, IReadOnlyList<StandingPans> taken) =>
+        lots.Where(lot => lot.Pan.AtOnce is not null).GroupBy(lot => lot.Pan.Id)
+            .Where(pan => pan.Sum(lot => lot.Count) + taken.Where(hold => hold.PanId == pan.Key).Sum(hold => hold.Count) > pan.First().Pan.AtOnce)
+            .Select(pan => pan.Key).ToHashSet();
+
     /// <summary>
     /// For how long a bake's pies are in their pans before and after it, where they are baked as late as they may be; or as early as
     /// they can, where that is shorter and asked for: a pause between shifts lies in one of them. Null where pans do not bind.
     /// </summary>
-    public static PanNeed? Need(LotAim aim, int node)
+    public static PanNeed? Need(LotAim aim, int node, int? sharedUntilMin)
     {
         var (work, graph) = (aim.Work, aim.Work.Graph);
         if (work.Lot.Pan.AtOnce is null) return null;
@@ -30,13 +38,62 @@ internal static class PansOfDay
         return new PanNeed(
             work.Lot.Pan.Id,
             node == graph.Bakes[0] ? Math.Max(0, before) : 0,
-            node == graph.LastBake ? Math.Max(0, after) : 0);
+            node == graph.LastBake ? Math.Max(0, after) : 0)
+        {
+            Since = sharedUntilMin is { } first && node == graph.Bakes[0] ? work.PansSince(first) : [],
+            Until = sharedUntilMin is { } last && node == graph.LastBake ? work.PansUntil(last) : [],
+        };
+    }
+
+    // Nights and breaks are longer.
+    private const int LookedAtEvery = 15;
+
+    /// <summary>Since when the pans of a lot are in use, by when its first bake is in, as its work fits around that bake.</summary>
+    /// <param name="work">The lot.</param>
+    /// <param name="untilMin">Last minute looked at.</param>
+    public static IReadOnlyList<PansSince> Since(LotWork work, int untilMin)
+    {
+        var (steps, most) = (new List<PansSince>(), int.MinValue);
+        for (var inMin = 0; inMin <= untilMin; inMin += LookedAtEvery)
+        {
+            if (work.Timetable.BeforeOne(work.Graph.Bakes[0], work.PiesTogether, inMin) is not { Misfits.Count: 0 } times) continue;
+            // What goes in sooner is not in its pans later.
+            most = Math.Max(most, LaidIn(work, times));
+            steps.Add(new PansSince(inMin, Math.Min(inMin, most)));
+        }
+
+        return [.. steps.Where((step, at) => at == steps.Count - 1 || steps[at + 1].SinceMin != step.SinceMin)];
+    }
+
+    /// <summary>Until when the pans of a lot are in use, by when its last bake is out, as its work fits around that bake.</summary>
+    /// <param name="work">The lot.</param>
+    /// <param name="untilMin">Last minute looked at.</param>
+    public static IReadOnlyList<PansUntil> Until(LotWork work, int untilMin)
+    {
+        var (steps, least) = (new List<PansUntil>(), int.MaxValue);
+        for (var outMin = untilMin; outMin >= 0; outMin -= LookedAtEvery)
+        {
+            if (work.Timetable.AfterLast(work.PiesTogether, outMin) is not { Misfits.Count: 0 } times) continue;
+            // What is out later is not out of its pans sooner.
+            least = Math.Min(least, times.End.Max());
+            steps.Add(new PansUntil(outMin, Math.Max(outMin, least)));
+        }
+
+        steps.Reverse();
+        return [.. steps.Where((step, at) => at == 0 || steps[at - 1].UntilMin != step.UntilMin)];
     }
 
     private static (int Before, int After) InPans(LotWork work, IReadOnlyDictionary<int, (int Start, int End)> bakes)
     {
         var times = work.Timetable.Around(work.PiesTogether, bakes);
         return (bakes[work.Graph.Bakes[0]].Start - From(work, times), times.End.Max() - bakes[work.Graph.LastBake].End);
+    }
+
+    /// <summary>When pies go into their pans before their first bake: with the first dough that is laid in, or where none is, with the first work.</summary>
+    private static int LaidIn(LotWork work, ParcelTimes times)
+    {
+        int[] before = [.. Enumerable.Range(0, work.Graph.Nodes.Count).Where(node => work.Graph.BakeAhead(node) == work.Graph.Bakes[0])];
+        return before.Where(node => work.Graph.Nodes[node].UsesDough).DefaultIfEmpty(-1).Where(node => node >= 0).Concat(before).Select(node => times.Start[node]).Min();
     }
 
     /// <summary>

@@ -67,6 +67,28 @@ internal sealed class ParcelTimetable(StepGraph graph, ShiftCalendar calendar, i
 
     private bool IsOpen(int bake, int pies, int minute) => calendar.Holds(minute, minute + graph.Minutes(bake, pies));
 
+    /// <summary>The work before one bake that starts at a minute, as if there were no other; what does not lead to it starts at the least of all numbers.</summary>
+    /// <param name="bake">Node of the bake.</param>
+    /// <param name="pies">Pies that are made together.</param>
+    /// <param name="minute">When it starts.</param>
+    public ParcelTimes BeforeOne(int bake, int pies, int minute)
+    {
+        var (start, end, misfits) = Fixed(new Dictionary<int, (int, int)> { [bake] = (minute, minute + graph.Minutes(bake, pies)) });
+        Before(bake, pies, start, end, misfits);
+        return new ParcelTimes(start, end, misfits);
+    }
+
+    /// <summary>The work after the last bake, which is over at a minute.</summary>
+    /// <param name="pies">Pies that are made together.</param>
+    /// <param name="minute">When it is over.</param>
+    public ParcelTimes AfterLast(int pies, int minute)
+    {
+        var (start, end, misfits) = Fixed(new Dictionary<int, (int, int)> { [graph.LastBake] = (minute - graph.Minutes(graph.LastBake, pies), minute) });
+        After(pies, start, end, misfits);
+        Aside(pies, start, end, misfits);
+        return new ParcelTimes(start, end, misfits);
+    }
+
     private List<Misfit> Misfits(int bake, int pies, int minute)
     {
         var (start, end, misfits) = Fixed(new Dictionary<int, (int, int)> { [bake] = (minute, minute + graph.Minutes(bake, pies)) });

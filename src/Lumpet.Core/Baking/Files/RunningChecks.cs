@@ -38,7 +38,7 @@ internal static class RunningChecks
         {
             var held = problem.Running
                 .Where(tray => bakes.TryGetValue(tray.BakeId, out var bake) && bake.Pan?.PanId == pan.Id && tray.Tray <= bake.Trays.Count && tray.Stages.Count > 0
-                    && (tray.Stages[^1].EndMin is not { } end || end + (long)bake.Pan.AfterMin > 0))
+                    && (tray.Stages[^1].EndMin is not { } end || bake.Pan.InUseUntil(end) > 0))
                 .Sum(tray => (long)bakes[tray.BakeId].Trays[tray.Tray - 1]);
             if (held > pan.Count) checks.Add($"{BakeFileText.Place("pans", index, pan.Id)}.count", $"{held} of them are in use by what is running, more than there are");
         }

@@ -35,7 +35,7 @@ internal sealed class EarlierWays
     private TrayPath? Way(Bake bake, BakedTray tray, int horizonMin)
     {
         if (tray.Stages.Count != bake.Stages.Count || tray.Stages.Count == 0) return null;
-        if (tray.StartMin < Math.Max(0, bake.ReleaseMin) || tray.EndMin < (bake.EarliestOutMin ?? 0) || tray.EndMin > horizonMin) return null;
+        if (tray.StartMin < Math.Max(0, bake.ReleaseMin) || tray.EndMin < (bake.EarliestOutMin ?? 0) || bake.Pauses(tray.StartMin, tray.EndMin) || tray.EndMin > horizonMin) return null;
         for (var at = 0; at < tray.Stages.Count; at++)
             if ((at > 0 && !FollowsOn(tray.Stages[at - 1], tray.Stages[at])) || !IsBakedSo(bake, at, tray.Stages[at])) return null;
         var visits = new List<OvenVisit>();

@@ -86,7 +86,7 @@ internal sealed class PansInUse
 
     private static PanHold Joined(PanHold? before, PanNeed need, int start, int end, int pies)
     {
-        var (from, to) = ((int)Math.Max(int.MinValue, (long)start - need.BeforeMin), (int)Math.Min(int.MaxValue, (long)end + need.AfterMin));
+        var (from, to) = (need.InUseFrom(start), need.InUseUntil(end));
         return before is { } known ? new PanHold(Math.Min(known.From, from), Math.Max(known.To, to), Math.Max(known.Pies, pies)) : new PanHold(from, to, pies);
     }
 
@@ -137,6 +137,6 @@ internal sealed class PansInUse
         /// <summary>Minutes at which it may go in because pans came free, and minutes by which it must be out because others need them.</summary>
         public IEnumerable<(int Enter, int Out)> Edges() =>
             pans.AreEnough(pie, count) ? [] : pans.piesIn[pie.Pan].Where(other => other.Hold is not null).Select(other => other.Hold!.Value).Concat(pans.standing[pie.Pan])
-                .Select(hold => (hold.To + need.BeforeMin, hold.From - need.AfterMin));
+                .Select(hold => (need.FirstIn(hold.To), need.LastOut(hold.From)));
     }
 }

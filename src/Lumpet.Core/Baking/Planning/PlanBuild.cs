@@ -181,7 +181,7 @@ internal sealed class PlanBuild
         }
 
         if (startFrom > startTo || endFrom > endTo) return null;
-        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, chains.LatestOut(bake), bake.Trays[tray - 1], weights.EarlyTenths) { Pans = pans.For(bake, tray) };
+        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, chains.LatestOut(bake), bake.Trays[tray - 1], weights.EarlyTenths) { Pans = pans.For(bake, tray), NotIn = bake.NotIn, NotOut = bake.NotOut };
     }
 
     private IEnumerable<(TrayPath Path, BakeAfter After)> FollowersOf(Bake bake, int tray)

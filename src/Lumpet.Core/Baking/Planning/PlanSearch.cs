@@ -346,7 +346,7 @@ internal sealed partial class PlanSearch
         }
 
         if (startFrom > startTo || endFrom > endTo) return null;
-        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, isFollowed ? bake.DueMin : chains.LatestOut(bake), tray.Pies, problem.Weights.EarlyTenths) { Pans = pans.For(bake, tray.Number) };
+        return new TrayWindow(startFrom, startTo, endFrom, endTo, bake.DueMin, isFollowed ? bake.DueMin : chains.LatestOut(bake), tray.Pies, problem.Weights.EarlyTenths) { Pans = pans.For(bake, tray.Number), NotIn = tray.Running is null ? bake.NotIn : [], NotOut = tray.Running is null ? bake.NotOut : [] };
     }
 
     /// <summary>What follows a tray that found no place is left out too.</summary>
@@ -374,7 +374,7 @@ internal sealed partial class PlanSearch
     {
         var path = plan[tray.Index]!;
         if (tray.Running is not null) return false;
-        if (path.Start < Math.Max(0, tray.Bake.ReleaseMin) || path.End < (tray.Bake.EarliestOutMin ?? 0)) return false;
+        if (path.Start < Math.Max(0, tray.Bake.ReleaseMin) || path.End < (tray.Bake.EarliestOutMin ?? 0) || tray.Bake.Pauses(path.Start, path.End)) return false;
         foreach (var link in tray.Before)
             foreach (var index in link.Trays)
                 if (plan[index] is { } before && (path.Start - before.End < link.MinLagMin || path.Start - before.End > link.MaxLagMin)) return false;

@@ -55,6 +55,12 @@ internal sealed record TrayWindow(
     /// <summary>What pans ask of it; null where they ask nothing.</summary>
     public PansInUse.PanWindow? Pans { get; init; }
 
+    /// <summary>When it may not enter.</summary>
+    public IReadOnlyList<DoorPause> NotIn { get; init; } = [];
+
+    /// <summary>When it may not come out.</summary>
+    public IReadOnlyList<DoorPause> NotOut { get; init; } = [];
+
     /// <summary>Cost, in tenths, of coming out at a minute.</summary>
     public long CostOfEnd(int end)
     {

@@ -72,6 +72,18 @@ internal sealed partial class TraySearch
             MarkAround(leave, latest);
         }
 
+        foreach (var pause in window.NotIn)
+        {
+            Mark(pause.FromMin - 1, latest);
+            Mark(pause.ToMin + 1, latest);
+        }
+
+        foreach (var pause in window.NotOut)
+        {
+            MarkAround(pause.FromMin - 1, latest);
+            MarkAround(pause.ToMin + 1, latest);
+        }
+
         foreach (var timeline in ovens)
         {
             foreach (var stage in bake.Stages)

@@ -144,6 +144,7 @@ internal sealed partial class TraySearch
     /// <param name="floor">Whether it stands on the floor.</param>
     public TrayPath? Beside(TrayPath path, TrayWindow when, bool floor) =>
         !path.HasBegun && path.Start >= when.StartFrom && path.Start <= when.StartTo && path.End >= when.EndFrom && path.End <= when.EndTo
+        && !DoorPause.Any(when.NotIn, path.Start) && !DoorPause.Any(when.NotOut, path.End)
         && when.Pans?.Fits(path.Start, path.End) != false
         && path.Visits.All(visit => ovens[visit.Oven].HasRoom(visit.Start, visit.End, floor))
             ? WithDoorsOpened(path)
@@ -193,7 +194,7 @@ internal sealed partial class TraySearch
 
     private void EnterAt(int minute, int least)
     {
-        if (cancellation.IsCancellationRequested) return;
+        if (cancellation.IsCancellationRequested || DoorPause.Any(window.NotIn, minute)) return;
         // The best end within reach of this start bounds what any way from here can cost.
         if (!Promising(window.CostOfEnd(Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), minute + least, minute + mostFrom[0])) + LeastForHeat(minute, mostFrom[0], least)) || window.Pans?.Fits(minute, minute + least) == false) return;
         for (var oven = 0; oven < ovens.Length; oven++) Enter(oven, minute, 0, 0, null);
@@ -363,7 +364,7 @@ internal sealed partial class TraySearch
 
     private void Finish(Visiting visiting, int end, int chamber)
     {
-        if (end < window.EndFrom || end > window.EndTo) return;
+        if (end < window.EndFrom || end > window.EndTo || DoorPause.Any(window.NotOut, end)) return;
         visiting.StageEnds.Add(end);
         Weigh(visiting, end, chamber);
         visiting.StageEnds.RemoveAt(visiting.StageEnds.Count - 1);
