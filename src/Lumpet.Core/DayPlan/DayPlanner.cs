@@ -1,3 +1,4 @@
+using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Planning;
 using Lumpet.Core.Scheduling;
 
@@ -16,6 +17,7 @@ public static class DayPlanner
     // Few are needed in practice; a bound keeps a hopeless day from planning for ever.
     private const int MostRounds = 8;
     private const int MostSearchedRounds = 8;
+    private const int MostRoundsOn = 4;
 
     // Changes tried to level the hands' work for each oven plan that is built.
     private const int LevellingPerEffort = 60;
@@ -118,6 +120,16 @@ public static class DayPlanner
         var thorough = Round(snapshot, calendar, question, aims, last, effort, patience, PartOf(progress, DoneWithLoosening, DoneWithThorough));
         if (patience.AtOnce.IsCancellationRequested) return best!;
         if (thorough.IsBetterThan(best!)) best = thorough;
+        // What a thorough oven plan asks of the work around it is seldom what a quick one does: where it does not fit, it is gone on from.
+        for (var round = 0; round < MostRoundsOn && thorough.Fates.Any(fate => fate.Missed > 0) && effort > loosening && !patience.IsOver; round++)
+        {
+            LotAim[] looser = [.. thorough.Aims.Select(aim => Loosened(thorough, aim, snapshot.HorizonMin))];
+            if (looser.SequenceEqual(thorough.Aims, ReferenceEqualityComparer.Instance) && !thorough.AsksTooLate) break;
+            thorough = Round(snapshot, calendar, question, looser, thorough, Math.Min(effort, EffortWhileSearching), patience, near: thorough.Plan);
+            if (patience.AtOnce.IsCancellationRequested) return best!;
+            if (thorough.IsBetterThan(best!)) best = thorough;
+        }
+
         if (patience.IsOver || effort <= loosening) return best!;
         // Waits that were given up while little work was done may be kept with more of it.
         if (aims.Any(aim => aim.GivenUp))
@@ -164,7 +176,7 @@ public static class DayPlanner
         return !patience.AtOnce.IsCancellationRequested && thorough.IsBetterThan(best) ? thorough : best;
     }
 
-    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience, IProgress<double>? progress = null)
+    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience, IProgress<double>? progress = null, BakePlan? near = null)
     {
         var making = new DayMaking(calendar);
         string[] lots = [.. aims.Select(aim => aim.Work.Lot.Id)];
@@ -175,7 +187,7 @@ public static class DayPlanner
             : making.Make(before.Demands, null, new StockTaking(snapshot.Stock, snapshot.FirstMin, lots)).Batches;
         var asked = expected.ToDictionary(one => one.Batch.Id, one => one.Batch.NeededMin);
         var problem = question.Problem(aims, making.Bakes(expected));
-        var plan = BakePlanner.Plan(problem, effort, proves: false, progress: progress, enough: patience.Enough, cut: patience.AtOnce);
+        var plan = BakePlanner.Plan(problem, effort, proves: false, near: near is null ? null : EarlierPlan.Of(near), progress: progress, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => DiscDemands.Of(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar, lots);
