@@ -160,7 +160,7 @@ public static class DayPlanner
         for (var round = 0; round < MostSearchedRounds && !patience.IsOver; round++)
         {
             progress?.Report(round / (double)MostSearchedRounds);
-            var tried = Round(snapshot, calendar, question, aims, last, Math.Min(effort, EffortWhileSearching), patience);
+            var tried = Round(snapshot, calendar, question, aims, last, Math.Min(effort, EffortWhileSearching), patience, near: last?.Plan);
             if (patience.AtOnce.IsCancellationRequested) break;
             last = tried;
             if (found is null || tried.IsBetterThan(found)) found = tried;
