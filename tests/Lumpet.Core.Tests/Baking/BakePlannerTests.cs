@@ -44,6 +44,17 @@ public sealed class BakePlannerTests
             if (parts.Item3 % 2 == 1) ovens = [.. ovens.Select((oven, at) => oven with { ActionMin = (parts.Item4 + at) % 4 })];
             PanStock[] pans = parts.Item4 % 4 == 1 ? [new PanStock("small", 3), new PanStock("large", 9)] : [];
             if (pans.Length > 0) bakes = [.. bakes.Select((bake, at) => at % 4 == 3 ? bake : bake with { Pan = new PanNeed(pans[at / 2 % 2].Id, parts.Item4, 40 * at) })];
+            // Some are not put in or not taken out for a while, and some pans are in use for longer by the hour.
+            if (parts.Item3 % 4 == 2)
+                bakes =
+                [
+                    .. bakes.Select((bake, at) => bake with
+                    {
+                        NotIn = at % 2 == 0 ? [new DoorPause(60, 90 + (10 * parts.Item4)), new DoorPause(300, 330)] : [],
+                        NotOut = at % 3 == 0 ? [new DoorPause(100 + parts.Item4, 160)] : [],
+                        Pan = bake.Pan is null ? null : bake.Pan with { Since = [new PansSince(120, 20), new PansSince(240, 100 + parts.Item4)], Until = [new PansUntil(200, 260 + parts.Item4), new PansUntil(300, 420)] },
+                    }),
+                ];
             return new BakeProblem(5, 2, ovens, bakes)
             {
                 Pans = pans,

@@ -53,6 +53,10 @@ public sealed class EnumerationTests
         // And every third has pans for two trays at a time, some of which cool in them.
         PanStock[] pans = Next(3) == 0 ? [new PanStock("23", 12)] : [];
         if (pans.Length > 0) bakes = [.. bakes.Select((bake, at) => at == 1 ? bake : bake with { Pan = new PanNeed("23", 0, 4 * Next(3)) })];
+        // Some bakes find nobody for the work before or after them, and some pans are not emptied before an hour.
+        if (Next(3) == 0) bakes[0] = bakes[0] with { NotIn = [new DoorPause(6 + Next(4), 10 + Next(6))] };
+        if (Next(3) == 0) bakes[^1] = bakes[^1] with { NotOut = [new DoorPause(14 + Next(4), 18 + Next(6))] };
+        if (bakes[0].Pan is { } need && Next(2) == 0) bakes[0] = bakes[0] with { Pan = need with { Until = [new PansUntil(12 + Next(4), 20 + Next(6))] } };
         return Problem(two ? ovens : ovens[..1], bakes) with { OpenCPerTray = lost, Pans = pans };
     }
 

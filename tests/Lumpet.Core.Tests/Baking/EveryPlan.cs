@@ -145,7 +145,7 @@ internal sealed class EveryPlan
         if (at.Stage == -1)
         {
             yield return (at, 0);
-            if (minute < bake.ReleaseMin || !MayBegin(now, tray) || IsBehindItsLike(now, tray)) yield break;
+            if (minute < bake.ReleaseMin || IsIn(bake.NotIn, minute) || !MayBegin(now, tray) || IsBehindItsLike(now, tray)) yield break;
         }
         else if (at.Oven < 0 && at.Minutes > 0)
         {
@@ -166,7 +166,7 @@ internal sealed class EveryPlan
         if (at.Minutes < stage.MinMin) yield break;
         if (at.Stage == bake.Stages.Count - 1)
         {
-            if (minute < (bake.EarliestOutMin ?? 0)) yield break;
+            if (minute < (bake.EarliestOutMin ?? 0) || IsIn(bake.NotOut, minute)) yield break;
             var late = (long)minute - bake.DueMin;
             yield return (new TrayNow(at.Stage + 1, -1, 0), late > 0 ? 10_000 * late * pies : -late * pies);
             yield break;
@@ -175,6 +175,8 @@ internal sealed class EveryPlan
         yield return (new TrayNow(at.Stage + 1, at.Oven, 0), 0);
         if (problem.TransferMin > 0) yield return (new TrayNow(at.Stage + 1, -2 - at.Oven, problem.TransferMin), 0);
     }
+
+    private static bool IsIn(IReadOnlyList<DoorPause> pauses, int minute) => pauses.Any(pause => pause.FromMin <= minute && minute <= pause.ToMin);
 
     // A tray on its way remembers the oven that it left: -2 for the first, -3 for the second.
     private static int LeftJustNow(TrayNow at) => at.Oven < -1 ? -2 - at.Oven : -1;
@@ -210,8 +212,10 @@ internal sealed class EveryPlan
     private Now Handled(Now before, Now now) => now with { Hands = before.Hands + Enumerable.Range(0, problem.Ovens.Count).Sum(oven => HandMinutes(before, now, oven)) };
 
     // Only of bakes that no other follows in the same pans, and that need none before they go in.
-    private int PansInUse(Now now, string pan) => Enumerable.Range(0, trays.Length).Where(tray => trays[tray].Bake.Pan?.PanId == pan
-        && now.Trays[tray].Stage >= 0 && (!IsOut(now, tray) || now.Trays[tray].Minutes < trays[tray].Bake.Pan!.AfterMin)).Sum(tray => trays[tray].Pies);
+    private int PansInUse(Now now, int minute, string pan) => Enumerable.Range(0, trays.Length).Where(tray => trays[tray].Bake.Pan?.PanId == pan
+        && now.Trays[tray].Stage >= 0 && (!IsOut(now, tray) || minute < FreeAt(trays[tray].Bake.Pan!, minute - now.Trays[tray].Minutes))).Sum(tray => trays[tray].Pies);
+
+    private static int FreeAt(PanNeed need, int outMin) => need.Until.Where(step => step.FromMin <= outMin).Select(step => step.UntilMin).Append(outMin + need.AfterMin).Max();
 
     /// <summary>Every setting of every oven that bears what is in it and lets in what enters.</summary>
     private IEnumerable<(Now Now, long Cost)> Heated(Now before, Now now, int minute, int oven)
@@ -226,7 +230,7 @@ internal sealed class EveryPlan
         int[] inside = [.. Enumerable.Range(0, trays.Length).Where(tray => now.Trays[tray].Oven == oven && !IsOut(now, tray))];
         var onFloor = of.FloorPlaces is null ? 0 : inside.Count(tray => trays[tray].Bake.OnFloor);
         if (inside.Length - onFloor > of.Shelves || onFloor > (of.FloorPlaces ?? 0)) yield break;
-        if (oven == 0 && problem.Pans.Any(pan => PansInUse(now, pan.Id) > pan.Count)) yield break;
+        if (oven == 0 && problem.Pans.Any(pan => PansInUse(now, minute, pan.Id) > pan.Count)) yield break;
         foreach (var setting in temperatures.Append(Off))
         {
             if (setting != at.Setting && !at.IsHeld) continue;

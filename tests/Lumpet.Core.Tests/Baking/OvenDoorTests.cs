@@ -1,3 +1,4 @@
+using CsCheck;
 using Lumpet.Core.Baking;
 using Lumpet.Core.Baking.Files;
 using Lumpet.Core.Baking.Planning;
@@ -125,6 +126,54 @@ public sealed class OvenDoorTests
     }
 
     [Fact]
+    public void Pans_are_in_use_for_longer_by_the_hour()
+    {
+        // What goes in by 190 was lined at 140, and what is out from 205 on is boxed at 280: one tray's pans at a time.
+        var pear = Bake("pear", trays: 2, due: 600) with { Pan = new PanNeed("23", 10, 20) { Since = [new PansSince(190, 140)], Until = [new PansUntil(205, 280)] } };
+        var problem = Problem([Oven(start: 190)], pear) with { Pans = [new PanStock("23", 6)] };
+        Assert.Empty(Broken(problem, Stays(("pear", 1, 180), ("pear", 2, 290))));
+        Assert.Equal(["pans"], Broken(problem, Stays(("pear", 1, 180), ("pear", 2, 289))));
+        // Out at 130 they are free at 150, and what goes in at 191 is lined at 181: but at 190 it was lined at 140.
+        Assert.Empty(Broken(problem, Stays(("pear", 1, 100), ("pear", 2, 191))));
+        Assert.Equal(["pans"], Broken(problem, Stays(("pear", 1, 100), ("pear", 2, 190))));
+        var plan = BakePlanner.Plan(problem);
+        Assert.Empty(plan.Unplaced);
+        Assert.Empty(BakePlanChecker.Check(problem, plan).Faults);
+    }
+
+    [Fact]
+    public void When_pans_come_free_and_by_when_a_tray_must_be_out_are_the_same_question_backwards() =>
+        Gen.Select(Gen.Int[0, 9], Gen.Int[0, 9], Gen.Int[0, 15].Array[0, 4], Gen.Int[0, 15].Array[0, 4]).SampleTheSame(parts =>
+        {
+            var (before, after, since, until) = parts;
+            var (by, from) = (since.Order().Distinct().Select((gap, at) => new PansSince((10 * at) + gap, 5 * at)).ToArray(), until.Order().Distinct().Select((gap, at) => new PansUntil((10 * at) + gap, (10 * at) + gap + (5 * at))).ToArray());
+            var need = new PanNeed("23", before, after) { Since = by, Until = from };
+            for (var free = -5; free < 90; free++)
+            {
+                Assert.Equal(Enumerable.Range(-40, 200).Last(minute => need.InUseFrom(minute) < free) + 1, need.FirstIn(free));
+                Assert.Equal(Enumerable.Range(-40, 200).First(minute => need.InUseUntil(minute) > free) - 1, need.LastOut(free));
+            }
+        }, iter: 200);
+
+    [Fact]
+    public void Nothing_goes_in_or_comes_out_while_the_work_around_it_finds_nobody()
+    {
+        var pear = Bake("pear", due: 150) with { NotIn = [new DoorPause(105, 112)], NotOut = [new DoorPause(146, 150)] };
+        var problem = Problem([Oven()], pear);
+        Assert.Empty(Broken(problem, Stays(("pear", 1, 104))));
+        Assert.Equal(["window"], Broken(problem, Stays(("pear", 1, 105))));
+        Assert.Equal(["window"], Broken(problem, Stays(("pear", 1, 112))));
+        Assert.Empty(Broken(problem, Stays(("pear", 1, 113))));
+        Assert.Equal(["window"], Broken(problem, Stays(("pear", 1, 116))));
+        var plan = BakePlanner.Plan(problem);
+        // As late as it may be: a minute later nobody takes it on.
+        Assert.Equal(145, Assert.Single(plan.Trays).EndMin);
+        // Minutes are counted from another: so are they.
+        var later = Replanning.From(problem, plan, 10).Bakes[0];
+        Assert.Equal((new DoorPause(95, 102), new DoorPause(136, 140)), (later.NotIn[0], later.NotOut[0]));
+    }
+
+    [Fact]
     public void Where_pans_may_be_what_is_missing_they_are_named()
     {
         var pear = Bake("pear", trays: 4, due: 60, stages: [new BakeStage(190, 30, 30)]) with { Pan = new PanNeed("23", 0, 400) };
@@ -166,6 +215,34 @@ public sealed class OvenDoorTests
             ("\"count\": 12", "\"count\": -12", "pans[0] (23).count"),
             ("\"afterMin\": 20", "\"afterMin\": \"20\"", "bakes[0] (pear).pan.afterMin"),
             ("\"id\": \"23\",\n        \"beforeMin\"", "\"id\": \"24\",\n        \"beforeMin\"", "bakes[0] (pear).pan"),
+        })
+        {
+            var spoiled = text.Replace(right, wrong, StringComparison.Ordinal);
+            Assert.NotEqual(text, spoiled);
+            Assert.Contains(field, Assert.Throws<BakeFileException>(() => BakeProblemFile.Read(spoiled)).Faults.Select(fault => fault.Field));
+        }
+    }
+
+    [Fact]
+    public void Hours_of_doors_and_pans_are_written_and_read_and_what_is_out_of_order_is_named()
+    {
+        var pan = new PanNeed("23", 10, 20) { Since = [new PansSince(100, 40), new PansSince(200, 60)], Until = [new PansUntil(120, 300), new PansUntil(310, 400)] };
+        var bake = Bake("pear") with { Pan = pan, NotIn = [new DoorPause(50, 70), new DoorPause(72, 72)], NotOut = [new DoorPause(-5, 12)] };
+        var text = BakePlanFile.Write(Problem([Oven()], bake) with { Pans = [new PanStock("23", 12)] });
+        var read = BakeProblemFile.Read(text).Bakes[0];
+        Assert.Equal((pan.Since, pan.Until), (read.Pan!.Since, read.Pan.Until), (one, other) => one.Item1.SequenceEqual(other.Item1) && one.Item2.SequenceEqual(other.Item2));
+        Assert.Equal(bake.NotIn, read.NotIn);
+        Assert.Equal(bake.NotOut, read.NotOut);
+        foreach (var (right, wrong, field) in new[]
+        {
+            ("\"fromMin\": 72", "\"fromMin\": 70", "bakes[0] (pear).notIn[1].fromMin"),
+            ("\"toMin\": 12", "\"toMin\": -6", "bakes[0] (pear).notOut[0].toMin"),
+            ("\"byMin\": 200", "\"byMin\": 100", "bakes[0] (pear).pan.since[1].byMin"),
+            ("\"sinceMin\": 60", "\"sinceMin\": 39", "bakes[0] (pear).pan.since[1].sinceMin"),
+            ("\"sinceMin\": 40", "\"sinceMin\": 101", "bakes[0] (pear).pan.since[0].byMin"),
+            ("\"untilMin\": 400", "\"untilMin\": 299", "bakes[0] (pear).pan.until[1].untilMin"),
+            ("\"untilMin\": 300", "\"untilMin\": 119", "bakes[0] (pear).pan.until[0].untilMin"),
+            ("\"untilMin\": 300", "\"untilMin\": \"late\"", "bakes[0] (pear).pan.until[0].untilMin"),
         })
         {
             var spoiled = text.Replace(right, wrong, StringComparison.Ordinal);

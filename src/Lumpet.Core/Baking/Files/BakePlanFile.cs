@@ -115,7 +115,9 @@ public static class BakePlanFile
                 bake.EarliestOutMin,
                 bake.Ovens,
                 Place = bake.OnFloor ? Floor : null,
-                Pan = bake.Pan is { } need ? new { Id = need.PanId, need.BeforeMin, need.AfterMin } : null,
+                Pan = bake.Pan is { } need ? new { Id = need.PanId, need.BeforeMin, need.AfterMin, Since = need.Since.Count == 0 ? null : need.Since, Until = need.Until.Count == 0 ? null : need.Until } : null,
+                NotIn = bake.NotIn.Count == 0 ? null : bake.NotIn,
+                NotOut = bake.NotOut.Count == 0 ? null : bake.NotOut,
                 After = bake.After.Select(after => new { Bake = after.BakeId, after.MinLagMin, after.MaxLagMin, after.ByTray }),
             }),
             Running = problem.Running.Count == 0 ? null : problem.Running.Select(tray => new

@@ -130,8 +130,65 @@ public static class BakeProblemFile
             Pan = written.Pan is not { } pan ? null : new PanNeed(
                 checks.Text($"{at}.pan.id", pan.Id),
                 pan.BeforeMin is null ? 0 : checks.Whole($"{at}.pan.beforeMin", pan.BeforeMin, 0),
-                pan.AfterMin is null ? 0 : checks.Whole($"{at}.pan.afterMin", pan.AfterMin, 0)),
+                pan.AfterMin is null ? 0 : checks.Whole($"{at}.pan.afterMin", pan.AfterMin, 0))
+            {
+                Since = pan.Since is null ? [] : Since(checks, $"{at}.pan.since", pan.Since),
+                Until = pan.Until is null ? [] : Until(checks, $"{at}.pan.until", pan.Until),
+            },
+            NotIn = Pauses(checks, $"{at}.notIn", written.NotIn ?? []),
+            NotOut = Pauses(checks, $"{at}.notOut", written.NotOut ?? []),
         };
+    }
+
+    private static DoorPause[] Pauses(BakeFileChecks checks, string at, IReadOnlyList<WrittenOpening?> written)
+    {
+        var pauses = checks.Each(at, written, _ => null, (place, pause) =>
+        {
+            var read = new DoorPause(checks.Whole($"{place}.fromMin", pause.FromMin), checks.Whole($"{place}.toMin", pause.ToMin));
+            AtLeast(checks, $"{place}.toMin", read.ToMin, "fromMin", read.FromMin);
+            return read;
+        });
+        InOrder(checks, at, "fromMin", [.. pauses.Select(pause => (pause.FromMin, pause.ToMin))]);
+        return pauses;
+    }
+
+    private static PansSince[] Since(BakeFileChecks checks, string at, IReadOnlyList<WrittenPansSince?> written)
+    {
+        var steps = checks.Each(at, written, _ => null, (place, step) =>
+        {
+            var read = new PansSince(checks.Whole($"{place}.byMin", step.ByMin), checks.Whole($"{place}.sinceMin", step.SinceMin));
+            AtLeast(checks, $"{place}.byMin", read.ByMin, "sinceMin", read.SinceMin);
+            return read;
+        });
+        InOrder(checks, at, "byMin", [.. steps.Select(step => (step.ByMin, step.ByMin))]);
+        NotBefore(checks, at, "sinceMin", [.. steps.Select(step => step.SinceMin)]);
+        return steps;
+    }
+
+    private static PansUntil[] Until(BakeFileChecks checks, string at, IReadOnlyList<WrittenPansUntil?> written)
+    {
+        var steps = checks.Each(at, written, _ => null, (place, step) =>
+        {
+            var read = new PansUntil(checks.Whole($"{place}.fromMin", step.FromMin), checks.Whole($"{place}.untilMin", step.UntilMin));
+            AtLeast(checks, $"{place}.untilMin", read.UntilMin, "fromMin", read.FromMin);
+            return read;
+        });
+        InOrder(checks, at, "fromMin", [.. steps.Select(step => (step.FromMin, step.FromMin))]);
+        NotBefore(checks, at, "untilMin", [.. steps.Select(step => step.UntilMin)]);
+        return steps;
+    }
+
+    private static void InOrder(BakeFileChecks checks, string at, string field, IReadOnlyList<(int From, int To)> stretches)
+    {
+        for (var index = 1; index < stretches.Count; index++)
+            if (stretches[index].From <= stretches[index - 1].To)
+                checks.Add($"{BakeFileText.Place(at, index, null)}.{field}", $"{stretches[index].From} does not come after {stretches[index - 1].To}, where the one ahead of it ends");
+    }
+
+    private static void NotBefore(BakeFileChecks checks, string at, string field, IReadOnlyList<int> minutes)
+    {
+        for (var index = 1; index < minutes.Count; index++)
+            if (minutes[index] < minutes[index - 1]) checks.Add($"{BakeFileText.Place(at, index, null)}.{field}", $"{minutes[index]} comes before {minutes[index - 1]} of the one ahead of it");
     }
 
     private static RunningTray RunningTray(BakeFileChecks checks, string at, WrittenTray written) => new(

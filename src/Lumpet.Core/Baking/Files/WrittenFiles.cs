@@ -33,9 +33,15 @@ internal sealed record WrittenBake(
     IReadOnlyList<WrittenAfter?>? After,
     bool? OnFloor,
     string? Place,
-    WrittenPan? Pan);
+    WrittenPan? Pan,
+    IReadOnlyList<WrittenOpening?>? NotIn,
+    IReadOnlyList<WrittenOpening?>? NotOut);
 
-internal sealed record WrittenPan(string? Id, decimal? BeforeMin, decimal? AfterMin);
+internal sealed record WrittenPan(string? Id, decimal? BeforeMin, decimal? AfterMin, IReadOnlyList<WrittenPansSince?>? Since, IReadOnlyList<WrittenPansUntil?>? Until);
+
+internal sealed record WrittenPansSince(decimal? ByMin, decimal? SinceMin);
+
+internal sealed record WrittenPansUntil(decimal? FromMin, decimal? UntilMin);
 
 internal sealed record WrittenStage(decimal? TempC, decimal? MinMin, decimal? MaxMin);
 
