@@ -21,6 +21,12 @@ public sealed record DayArrangement(OvenSchool School, IReadOnlyList<string> Ove
     /// <summary>The most minutes earlier.</summary>
     public const int EarliestMin = 480;
 
+    /// <summary>Pairs of hands that are there between the shifts of the day, and from the last of them to the last pick-up, when nobody would be.</summary>
+    public int BetweenHands { get; init; }
+
+    /// <summary>The most pairs of hands between the shifts.</summary>
+    public const int MostBetweenHands = 6;
+
     /// <summary>The most minutes by which a bake may be said to take longer.</summary>
     public const int LongestMin = 60;
 
@@ -31,7 +37,7 @@ public sealed record DayArrangement(OvenSchool School, IReadOnlyList<string> Ove
     public static DayArrangement Usual { get; } = new(OvenSchool.FewestHotHours, [], new Dictionary<string, int>());
 
     /// <summary>Whether nothing is arranged.</summary>
-    public bool IsUsual => School == OvenSchool.FewestHotHours && OvensOut.Count == 0 && LongerBakes.Count == 0 && MoreHands == 0 && EarlierMin == 0 && Schools.Count == 0;
+    public bool IsUsual => School == OvenSchool.FewestHotHours && OvensOut.Count == 0 && LongerBakes.Count == 0 && MoreHands == 0 && EarlierMin == 0 && BetweenHands == 0 && Schools.Count == 0;
 
     /// <summary>A day's snapshot under this arrangement; it begins as early as it should already.</summary>
     public DaySnapshot Applied(DaySnapshot snapshot)

@@ -22,6 +22,9 @@ internal static class PansOfDay
     /// For how long a bake's pies are in their pans before and after it, where they are baked as late as they may be; or as early as
     /// they can, where that is shorter and asked for: a pause between shifts lies in one of them. Null where pans do not bind.
     /// </summary>
+    /// <param name="aim">The lot and what is aimed at.</param>
+    /// <param name="node">Node of the bake.</param>
+    /// <param name="sharedUntilMin">Last minute up to which it is looked at by the hour; null where there are pans for all pies.</param>
     public static PanNeed? Need(LotAim aim, int node, int? sharedUntilMin)
     {
         var (work, graph) = (aim.Work, aim.Work.Graph);

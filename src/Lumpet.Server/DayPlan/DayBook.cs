@@ -103,7 +103,9 @@ internal sealed record DayBook(
         var orders = OrderStore.OnDay(connection, day);
         var products = RecipeStore.Products(connection, [.. orders.Select(order => order.Line.Product).Distinct()]);
         var arrangement = arranged ?? ArrangementStore.Of(connection, day);
-        var (first, worked) = (day.PlusDays(-bakery.DaysAhead), BeginningEarlier(WorkedFor(bakery, day), arrangement.EarlierMin).ToArray());
+        var lastPickUp = orders.Select(order => order.Line.PickUp).Select(pickUp => OrderStore.InstantOf(pickUp, bakery.Zone)).DefaultIfEmpty(Instant.MinValue).Max();
+        var first = day.PlusDays(-bakery.DaysAhead);
+        var worked = WithHandsBetween(BeginningEarlier(WorkedFor(bakery, day), arrangement.EarlierMin), arrangement.BetweenHands, lastPickUp, bakery.Zone).ToArray();
         var begins = worked.Select(one => one.Start).DefaultIfEmpty(OrderStore.InstantOf(first.AtMidnight(), bakery.Zone)).Min();
         DayBook[] earlier = [.. before.Where(other => other.LastsUntil > begins)];
         begins = BeginOfStretch(begins, earlier);
@@ -181,6 +183,46 @@ internal sealed record DayBook(
         if (minutes == 0 || all.Length == 0) return all;
         var (first, start) = all.MinBy(one => one.Start);
         return all.Prepend((new ShiftRecord($"{first.Name}, earlier", first.StartMinute, minutes) { People = first.People }, start - Duration.FromMinutes(minutes)));
+    }
+
+    /// <summary>When nobody would be there between the shifts of a day, and from the last of them to the last pick-up; from and to.</summary>
+    private static IEnumerable<(Instant From, Instant To)> Pauses(IReadOnlyList<(ShiftRecord Shift, Instant Start)> worked, Instant lastPickUp)
+    {
+        Instant? until = null;
+        foreach (var (shift, start) in worked.OrderBy(one => one.Start))
+        {
+            if (until is { } over && over < start) yield return (over, start);
+            var end = start + Duration.FromMinutes(shift.LengthMin);
+            until = until is { } before && before > end ? before : end;
+        }
+
+        if (until is { } last && last < lastPickUp) yield return (last, lastPickUp);
+    }
+
+    /// <summary>Some hands are there while nobody else is, each time in a shift of their own.</summary>
+    private static IEnumerable<(ShiftRecord Shift, Instant Start)> WithHandsBetween(IEnumerable<(ShiftRecord Shift, Instant Start)> worked, int hands, Instant lastPickUp, DateTimeZone zone)
+    {
+        var all = worked.ToArray();
+        if (hands == 0) return all;
+        // Where no shift says how many it has, neither does this one.
+        int? people = all.All(one => one.Shift.People is null) ? null : hands;
+        return all.Concat(Pauses(all, lastPickUp).Select(pause =>
+        {
+            var from = pause.From.InZone(zone).TimeOfDay;
+            return (new ShiftRecord("Between shifts", (from.Hour * 60) + from.Minute, (int)(pause.To - pause.From).TotalMinutes) { People = people }, pause.From);
+        }));
+    }
+
+    /// <summary>Whether there is a time at which nobody is there between the shifts of this day, or before its last pick-up.</summary>
+    public bool IsEmptyBetween
+    {
+        get
+        {
+            DayShift[] shifts = [.. Snapshot.OvensWatched.OrderBy(shift => shift.StartMin)];
+            var until = shifts.Select(shift => shift.EndMin).DefaultIfEmpty(int.MaxValue).Max();
+            return until < Snapshot.Orders.Select(order => order.PickUpMin).DefaultIfEmpty(0).Max()
+                || shifts.Skip(1).Any(shift => shifts.Where(before => before.StartMin < shift.StartMin).Max(before => before.EndMin) < shift.StartMin);
+        }
     }
 
     /// <summary>The shifts in which work for a day's pick-ups may be done: those that begin on it and on the days before on which it may.</summary>

@@ -59,6 +59,15 @@ internal static class DayChoices
                 yield return new ChoiceAnswer("hands fewer", "Crew", "One pair of hands fewer", "Of those beside the week's.", new DayChange { MoreHands = arrangement.MoreHands - 1 });
         }
 
+        if (arrangement.BetweenHands < DayArrangement.MostBetweenHands && (book.IsEmptyBetween || arrangement.BetweenHands > 0))
+        {
+            yield return new ChoiceAnswer(
+                "between more", "Crew", arrangement.BetweenHands == 0 ? "A shift between the shifts" : "One more between the shifts",
+                "One pair of hands, whenever nobody else is there before the last pick-up.", new DayChange { BetweenHands = arrangement.BetweenHands + 1 });
+        }
+
+        if (arrangement.BetweenHands > 0)
+            yield return new ChoiceAnswer("between none", "Crew", "Nobody between the shifts", string.Empty, new DayChange { BetweenHands = 0 });
         if (arrangement.EarlierMin + EarlierMin <= DayArrangement.EarliestMin)
             yield return new ChoiceAnswer("earlier", "Crew", $"Work begins {PlanSentence.Hours(arrangement.EarlierMin + EarlierMin)} earlier", "The crew of the first shift.", new DayChange { EarlierMin = arrangement.EarlierMin + EarlierMin });
         if (arrangement.EarlierMin > 0)
@@ -124,6 +133,9 @@ public sealed record DayChange
 
     /// <summary>By how many minutes the crew of the first shift would begin earlier.</summary>
     public int? EarlierMin { get; init; }
+
+    /// <summary>Pairs of hands that would be there between the shifts.</summary>
+    public int? BetweenHands { get; init; }
 
     /// <summary>All products that would be made by another school.</summary>
     public IReadOnlyList<ProductSchoolRequest>? Schools { get; init; }

@@ -39,7 +39,7 @@ internal sealed record DayQuestion(
         if (faults.Count > 0) return new DayQuestion(book, book.Arrangement, [], new Dictionary<LocalDateTime, LocalDateTime>(), faults);
         var times = moves.DistinctBy(move => move!.From).ToDictionary(move => PickUpMoves.Local(book, move!.From)!.Value, move => PickUpMoves.Local(book, move!.To)!.Value);
         // The arrangement is of the day, and so of what is added and moved as well.
-        var plain = DayBook.Open(connection, book.Day, clock, DayArrangement.Usual with { EarlierMin = arrangement.EarlierMin })!;
+        var plain = DayBook.Open(connection, book.Day, clock, DayArrangement.Usual with { EarlierMin = arrangement.EarlierMin, BetweenHands = arrangement.BetweenHands })!;
         var (onceMore, _) = PickUpMoves.Apply(plain, moves);
         var products = RecipeStore.Products(connection, [.. more.Select(order => order.Product).Distinct()]).ToDictionary(product => product.Id);
         DayOrder[] added = [.. more.Select(order => new DayOrder(products[order.Product], products[order.Product].SizeIn(order.Pan)!.Pan, order.Count, plain.Clock.MinuteOf(order.PickUp), order.For))];
@@ -69,6 +69,7 @@ internal sealed record DayQuestion(
         {
             MoreHands = Within("moreHands", request.MoreHands ?? arrangement.MoreHands, DayArrangement.MostMoreHands, "pairs of hands"),
             EarlierMin = Within("earlierMin", request.EarlierMin ?? arrangement.EarlierMin, DayArrangement.EarliestMin, "min"),
+            BetweenHands = Within("betweenHands", request.BetweenHands ?? arrangement.BetweenHands, DayArrangement.MostBetweenHands, "pairs of hands"),
         };
         if (request.LongerBakes is { Count: > MostBakes })
         {
@@ -163,6 +164,7 @@ internal sealed record DayQuestion(
 /// <param name="MoreHands">Pairs of hands more in every shift of the day.</param>
 /// <param name="EarlierMin">By how many minutes the crew of the first shift would begin earlier.</param>
 /// <param name="Schools">All products that would be made by another school; empty for none.</param>
+/// <param name="BetweenHands">Pairs of hands that would be there between the shifts, 0 to 6.</param>
 public sealed record WhatIfRequest(
     IReadOnlyList<PickUpMove?>? Moves,
     bool FromNow = false,
@@ -172,7 +174,8 @@ public sealed record WhatIfRequest(
     IReadOnlyList<MoreRequest?>? More = null,
     int? MoreHands = null,
     int? EarlierMin = null,
-    IReadOnlyList<ProductSchoolRequest?>? Schools = null)
+    IReadOnlyList<ProductSchoolRequest?>? Schools = null,
+    int? BetweenHands = null)
 {
     /// <summary>Whether nothing but pick-ups is asked about.</summary>
     internal bool IsOnlyMoves => this with { Moves = null, FromNow = false } == new WhatIfRequest(Moves: null);

@@ -81,8 +81,9 @@ public sealed record BegunAnswer(string Task, string Name, string About, Moment 
 /// <param name="MoreHands">Pairs of hands more in every shift; null where no shift says how many it has.</param>
 /// <param name="EarlierMin">By how many minutes work begins earlier.</param>
 /// <param name="Schools">Recipes that are made another way, in words, one each.</param>
+/// <param name="BetweenHands">Pairs of hands that are there between the shifts.</param>
 public sealed record ArrangementAnswer(
-    string Words, string School, string SchoolName, IReadOnlyList<OvenOutAnswer> Ovens, IReadOnlyList<LongerBakeAnswer> Bakes, IReadOnlyList<SizeOfDayAnswer> Sizes, int? MoreHands, int EarlierMin, IReadOnlyList<string> Schools);
+    string Words, string School, string SchoolName, IReadOnlyList<OvenOutAnswer> Ovens, IReadOnlyList<LongerBakeAnswer> Bakes, IReadOnlyList<SizeOfDayAnswer> Sizes, int? MoreHands, int EarlierMin, IReadOnlyList<string> Schools, int BetweenHands);
 
 /// <summary>An oven on a day.</summary>
 /// <param name="Id">Its id.</param>

@@ -90,6 +90,7 @@ internal static class PlanWriting
         [
             .. arrangement.School == OvenSchool.FewestHotHours ? Array.Empty<string>() : [$"planned for the {PlanComparison.Of(arrangement.School).Name.ToLowerInvariant()}"],
             .. arrangement.MoreHands > 0 ? [$"{Hands(arrangement.MoreHands)} in every shift"] : Array.Empty<string>(),
+            .. arrangement.BetweenHands > 0 ? [$"{(arrangement.BetweenHands == 1 ? "one pair" : $"{arrangement.BetweenHands} pairs")} of hands between the shifts"] : Array.Empty<string>(),
             .. arrangement.EarlierMin > 0 ? [$"work begins {PlanSentence.Hours(arrangement.EarlierMin)} earlier"] : Array.Empty<string>(),
             .. book.Bakery.Ovens.Where(oven => arrangement.OvensOut.Contains(oven.Id)).Select(oven => $"{oven.Name} is out"),
             .. arrangement.LongerBakes.Where(bake => names.ContainsKey(bake.Key)).Select(bake => $"{names[bake.Key]} bakes {bake.Value} min longer"),
@@ -106,7 +107,8 @@ internal static class PlanWriting
                 .OrderBy(size => size.Name, StringComparer.Ordinal)],
             book.Snapshot.Shifts.Any(shift => shift.People is not null) ? arrangement.MoreHands : null,
             arrangement.EarlierMin,
-            schools);
+            schools,
+            arrangement.BetweenHands);
     }
 
     /// <summary>Why a task is when it is, or null where there is no such task.</summary>

@@ -23,6 +23,7 @@ public static class ArrangementStore
         {
             MoreHands = (int)(hands?.More ?? 0),
             EarlierMin = (int)(hands?.EarlierMin ?? 0),
+            BetweenHands = connection.QuerySingleOrDefault<int>("SELECT hands FROM day_between_shifts WHERE day = @day", at),
             Schools =
             [
                 .. connection.Query<SchoolRow>("SELECT product_id AS productId, place, school FROM day_product_school WHERE day = @day ORDER BY product_id, place", at)
@@ -36,9 +37,10 @@ public static class ArrangementStore
     public static void Save(Transaction transaction, LocalDate day, DayArrangement arrangement)
     {
         var (connection, at) = (transaction.Connection, new { day = Key(day) });
-        connection.Execute("DELETE FROM day_school WHERE day = @day; DELETE FROM day_oven_out WHERE day = @day; DELETE FROM day_longer_bake WHERE day = @day; DELETE FROM day_hands WHERE day = @day; DELETE FROM day_product_school WHERE day = @day", at);
+        connection.Execute("DELETE FROM day_school WHERE day = @day; DELETE FROM day_oven_out WHERE day = @day; DELETE FROM day_longer_bake WHERE day = @day; DELETE FROM day_hands WHERE day = @day; DELETE FROM day_between_shifts WHERE day = @day; DELETE FROM day_product_school WHERE day = @day", at);
         if (arrangement.School != OvenSchool.FewestHotHours) Rows.Insert(connection, "day_school", new { at.day, school = Naming.Of(arrangement.School) });
         if (arrangement.MoreHands > 0 || arrangement.EarlierMin > 0) Rows.Insert(connection, "day_hands", new { at.day, more = arrangement.MoreHands, earlier_min = arrangement.EarlierMin });
+        if (arrangement.BetweenHands > 0) Rows.Insert(connection, "day_between_shifts", new { at.day, hands = arrangement.BetweenHands });
         foreach (var oven in arrangement.OvensOut) Rows.Insert(connection, "day_oven_out", new { at.day, oven_id = oven });
         foreach (var school in arrangement.Schools) Rows.Insert(connection, "day_product_school", new { at.day, product_id = school.ProductId, place = Naming.Of(school.Place), school = school.SchoolId });
         foreach (var (product, minutes) in arrangement.LongerBakes) Rows.Insert(connection, "day_longer_bake", new { at.day, product_id = product, minutes });

@@ -70,6 +70,7 @@ public sealed class WayOutTests
         Assert.All(arranged.Shifts.Concat(arranged.OvensWatched), shift => Assert.Equal(4, shift.People));
         Assert.All((DayArrangement.Usual with { MoreHands = 2 }).Applied(Snapshot(Order(Pear, 4, 1170))).Shifts, shift => Assert.Null(shift.People));
         Assert.False((DayArrangement.Usual with { MoreHands = 1 }).IsUsual);
+        Assert.False((DayArrangement.Usual with { BetweenHands = 1 }).IsUsual);
         Assert.False((DayArrangement.Usual with { EarlierMin = 1 }).IsUsual);
     }
 }

@@ -30,6 +30,7 @@ public sealed class ArrangedDayTests : IDisposable
         { "school", new { school = "steadiest" } },
         { "earlier", new { earlierMin = 90 } },
         { "hands", new { moreHands = 2, more = More(3) } },
+        { "between", new { betweenHands = 2 } },
         { "all", new { moreHands = 1, earlierMin = 60, more = More(4), ovensOut = new[] { "finisher" }, longerBakes = new[] { new { product = "damson", minutes = 5 } }, school = "freshest", moves = new[] { new { from = "07:30", to = "08:15" } } } },
     };
 
@@ -66,6 +67,28 @@ public sealed class ArrangedDayTests : IDisposable
         // Another day has no more than it had.
         Assert.Equal(string.Empty, (await server.Get("/api/plan/2026-11-27")).GetProperty("arrangement").GetProperty("words").GetString());
         await server.Send(HttpMethod.Post, $"{Plan}/take", new { moreHands = 0, earlierMin = 0 });
+        Assert.Equal(Fingerprint(usual), Fingerprint(await server.Get(Plan)));
+    }
+
+    [Fact]
+    public async Task A_shift_between_the_shifts_leaves_no_minute_without_hands_before_the_last_pick_up()
+    {
+        static (int From, int To)[] Shifts(JsonElement plan) =>
+            [.. plan.GetProperty("shifts").EnumerateArray().Select(shift => (shift.GetProperty("start").GetProperty("min").GetInt32(), shift.GetProperty("end").GetProperty("min").GetInt32())).Order()];
+        static bool Joins((int From, int To)[] shifts) => shifts.Zip(shifts.Skip(1)).All(pair => pair.First.To >= pair.Second.From);
+        var usual = await server.Get(Plan);
+        Assert.False(Joins(Shifts(usual)));
+        var offered = (await server.Get($"{Plan}/choices")).EnumerateArray().Select(choice => choice.GetProperty("name").GetString()).ToArray();
+        Assert.Contains("A shift between the shifts", offered);
+        Assert.DoesNotContain("Nobody between the shifts", offered);
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { betweenHands = 1 });
+        var plan = await server.Get(Plan);
+        Assert.Equal("one pair of hands between the shifts", plan.GetProperty("arrangement").GetProperty("words").GetString());
+        Assert.True(Joins(Shifts(plan)));
+        Assert.Equal(Shifts(usual)[0].From, Shifts(plan)[0].From);
+        Assert.True(Shifts(plan).Max(shift => shift.To) >= plan.GetProperty("waves").EnumerateArray().Last().GetProperty("pickUp").GetProperty("min").GetInt32());
+        Assert.Contains("One more between the shifts", (await server.Get($"{Plan}/choices")).EnumerateArray().Select(choice => choice.GetProperty("name").GetString()));
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { betweenHands = 0 });
         Assert.Equal(Fingerprint(usual), Fingerprint(await server.Get(Plan)));
     }
 
@@ -203,6 +226,8 @@ public sealed class ArrangedDayTests : IDisposable
     [InlineData("{\"moreHands\":7}", "moreHands")]
     [InlineData("{\"moreHands\":-1}", "moreHands")]
     [InlineData("{\"earlierMin\":481}", "earlierMin")]
+    [InlineData("{\"betweenHands\":7}", "betweenHands")]
+    [InlineData("{\"betweenHands\":-1}", "betweenHands")]
     [InlineData("{\"longerBakes\":[null]}", "longerBakes[0].minutes")]
     [InlineData("{\"schools\":[null]}", "schools[0].place")]
     [InlineData("{\"schools\":[{\"product\":\"pear\",\"place\":\"filling\",\"school\":\"rawFruit\"}]}", "schools[0].place")]

@@ -1418,6 +1418,11 @@ export interface components {
             earlierMin: number;
             /** @description Recipes that are made another way, in words, one each. */
             schools: string[];
+            /**
+             * Format: int32
+             * @description Pairs of hands that are there between the shifts.
+             */
+            betweenHands: number;
         };
         /** @description What crew, ovens, cold and pick-ups are drawn on together. */
         AxisAnswer: {
@@ -2070,6 +2075,11 @@ export interface components {
              * @description By how many minutes the crew of the first shift would begin earlier.
              */
             earlierMin?: null | number;
+            /**
+             * Format: int32
+             * @description Pairs of hands that would be there between the shifts.
+             */
+            betweenHands?: null | number;
             /** @description All products that would be made by another school. */
             schools?: null | components["schemas"]["ProductSchoolRequest"][];
         };
@@ -5631,6 +5641,11 @@ export interface components {
             earlierMin?: null | number;
             /** @description All products that would be made by another school; empty for none. */
             schools?: null | components["schemas"]["ProductSchoolRequest"][];
+            /**
+             * Format: int32
+             * @description Pairs of hands that would be there between the shifts, 0 to 6.
+             */
+            betweenHands?: null | number;
         };
         /** @description Something that comes whole, and the three ways to deal with it. */
         WholeAnswer: {

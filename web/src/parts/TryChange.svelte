@@ -16,6 +16,7 @@
   let minutes = $state(5)
   let hands = $state(1)
   let earlier = $state(60)
+  let between = $state(1)
 
   // What was chosen may be gone after the orders have changed.
   const sizeNow = $derived(all.sizes[size] ?? all.sizes[0])
@@ -45,6 +46,11 @@
   function sooner(event: SubmitEvent) {
     event.preventDefault()
     void today.tryOut({ earlierMin: earlier })
+  }
+
+  function shift(event: SubmitEvent) {
+    event.preventDefault()
+    void today.tryOut({ betweenHands: between })
   }
 
   function longer(event: SubmitEvent) {
@@ -102,6 +108,18 @@
     Work begins
     <input class="field" type="number" min="0" max="480" aria-label="Minutes earlier" bind:value={earlier} /> min
     earlier
+    <button class="press">Try</button>
+  </form>
+  <form onsubmit={shift} aria-label="A shift between">
+    <input
+      class="field"
+      type="number"
+      min="0"
+      max="6"
+      aria-label="Pairs of hands between the shifts"
+      bind:value={between}
+    />
+    {between === 1 ? 'pair' : 'pairs'} of hands between the shifts, while nobody else is there
     <button class="press">Try</button>
   </form>
   <p class="small">A pick-up is moved in the sentence above: press its time.</p>

@@ -42,6 +42,13 @@
     ...(today.change.earlierMin === undefined
       ? []
       : [today.change.earlierMin === 0 ? 'begun as usual' : `begun ${duration(today.change.earlierMin)} earlier`]),
+    ...(today.change.betweenHands === undefined
+      ? []
+      : [
+          today.change.betweenHands === 0
+            ? 'with nobody between the shifts'
+            : `with ${today.change.betweenHands} ${today.change.betweenHands === 1 ? 'pair' : 'pairs'} of hands between the shifts`,
+        ]),
     ...(today.change.schools
       ? plan.arrangement.schools.length > 0
         ? plan.arrangement.schools

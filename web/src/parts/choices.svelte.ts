@@ -98,6 +98,7 @@ export function said(change: Schemas['DayChange'] | undefined) {
     ...(change?.ovensOut ? { ovensOut: change.ovensOut } : {}),
     ...(change?.moreHands == null ? {} : { moreHands: change.moreHands }),
     ...(change?.earlierMin == null ? {} : { earlierMin: change.earlierMin }),
+    ...(change?.betweenHands == null ? {} : { betweenHands: change.betweenHands }),
     ...(change?.schools ? { schools: change.schools } : {}),
   }
 }

@@ -18,6 +18,7 @@ export interface Change {
   longerBakes?: { product: string; minutes: number }[]
   moreHands?: number
   earlierMin?: number
+  betweenHands?: number
   schools?: { product: string | null; place: string | null; school: string | null }[]
   more?: { product: string; pan: string; count: number; pickUp: string; for: string }[]
 }
