@@ -183,7 +183,7 @@ public static class DayPlanner
         var all = DayLots.Of(snapshot);
         // What is baked before the pies is asked for as the round before needed it; its batches are the same, only their times may differ.
         var expected = before is null
-            ? DoughAndMade.Settle([.. aims.SelectMany(aim => DiscDemands.Of(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot, calendar, lots).Made
+            ? DoughAndMade.Expected(aims, snapshot, calendar).Made
             : making.Make(before.Demands, null, new StockTaking(snapshot.Stock, snapshot.FirstMin, lots)).Batches;
         var asked = expected.ToDictionary(one => one.Batch.Id, one => one.Batch.NeededMin);
         var problem = question.Problem(aims, making.Bakes(expected));

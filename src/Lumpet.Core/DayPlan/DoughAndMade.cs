@@ -14,6 +14,13 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="FromStock">What is taken of what is there already.</param>
 internal sealed record DoughAndMade(IReadOnlyList<MixedBatch> Mixed, IReadOnlyList<MadeBatch> Made, IReadOnlyList<PreparationDemand> Demands, IReadOnlyList<StockUse> FromStock)
 {
+    /// <summary>What lots take when their bakes are as late as they may be, before any oven is planned.</summary>
+    /// <param name="aims">The lots, the first pick-up first.</param>
+    /// <param name="snapshot">What is asked.</param>
+    /// <param name="calendar">The shifts.</param>
+    public static DoughAndMade Expected(IReadOnlyList<LotAim> aims, DaySnapshot snapshot, ShiftCalendar calendar) => Settle(
+        [.. aims.SelectMany(aim => DiscDemands.Of(aim.Work, aim.Work.Lot.Count, DayMaking.ExpectedTimes(aim)))], DayMaking.Expected(aims), null, snapshot, calendar, [.. aims.Select(aim => aim.Work.Lot.Id)]);
+
     /// <summary>
     /// Mixes what the discs take, makes what pies and doughs take, mixes what that takes in turn, and so on until nothing
     /// more is wanted: as often as things may lie in one another, since nothing is made of itself.

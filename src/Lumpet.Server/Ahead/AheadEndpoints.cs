@@ -39,14 +39,27 @@ internal static class AheadEndpoints
         var last = clock.Now;
         foreach (var book in books)
         {
-            var load = DayLoad.Of(book.Snapshot, book.Clock.MinuteOf(last));
-            var (batches, stumbles) = book.Day > today.PlusDays(days ?? 0) ? ([], string.Empty) : await BatchesAsync(book, shelf, waiting);
+            var (load, overWhat) = LoadOf(book, book.Clock.MinuteOf(last));
+            var (batches, stumbles) = book.Day > today.PlusDays(days ?? 0) ? ([], overWhat) : await BatchesAsync(book, shelf, waiting);
             answers.Add(new AheadAnswer(
                 Days.Iso(book.Day), Days.Name(book.Day), book.Snapshot.Orders.Sum(order => order.Count), book.Day <= today.PlusDays(days ?? 0), batches, stumbles, Load(load)));
             last = book.Snapshot.Orders.Select(order => book.Clock.InstantAt(order.PickUpMin)).Append(last).Max();
         }
 
         return TypedResults.Ok<IReadOnlyList<AheadAnswer>>(answers);
+    }
+
+    /// <summary>The load of a day, or null and what it stumbles over: the others are told of all the same.</summary>
+    private static (DayLoad? Load, string Stumbles) LoadOf(DayBook book, int fromMin)
+    {
+        try
+        {
+            return (DayLoad.Of(book.Snapshot, fromMin), string.Empty);
+        }
+        catch (PlanStumblesException exception)
+        {
+            return (null, exception.Message);
+        }
     }
 
     private static async Task<(IReadOnlyList<AheadBatchAnswer> Batches, string Stumbles)> BatchesAsync(DayBook book, PlanShelf shelf, CancellationToken waiting)
@@ -81,7 +94,7 @@ internal static class AheadEndpoints
         }
     }
 
-    private static LoadAnswer Load(DayLoad load) => new(
+    private static LoadAnswer Load(DayLoad? load) => load is null ? new LoadAnswer("Work not known", "Trays in ovens not known", null, null) : new(
         Words("Work", load.WorkMin, load.HandsMin, "of hands"),
         Words("Trays in ovens", load.TrayMin, load.ShelfMin > 0 ? load.ShelfMin : null, "of shelves"),
         Percent(load.OfHands),

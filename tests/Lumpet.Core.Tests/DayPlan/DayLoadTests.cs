@@ -27,6 +27,19 @@ public sealed class DayLoadTests
     }
 
     [Fact]
+    public void What_is_made_first_is_work_and_stands_in_ovens_too_even_where_it_is_there_already()
+    {
+        // Ten pies take 6 kg of puree: cut for 5 + 2 x 6, blended for 8 + 3 x 6 minutes, roasted for 90 on three trays of 2.5 kg at most.
+        var pie = MadeFirstTests.PureePie;
+        var day = Crew(2, Snapshot(Order(pie, 10, 1320)));
+        var load = DayLoad.Of(day, 0);
+        var hands = pie.Process.Steps.Sum(step => step.Hands?.For(10) ?? 0);
+        Assert.Equal(hands + Flaky.MixMinutes + 17 + 26, load.WorkMin);
+        Assert.Equal((3 * (23 + 40)) + (3 * 90), load.TrayMin);
+        Assert.Equal(load, DayLoad.Of(day with { Stock = new DayStock([new StockedMass("tub", MadeFirstTests.Puree.Id, Core.Measures.Mass.FromGrams(6000), Core.Preparations.KeepPlace.Cold, 0, 4000, 0)], []) }, 0));
+    }
+
+    [Fact]
     public void What_is_before_a_minute_or_after_the_last_pick_up_is_not_the_days_own()
     {
         var day = Crew(2, Snapshot(Order(Custard, 8, 1000)));

@@ -46,6 +46,20 @@
   // A clock time this far right would run out of the drawing.
   const farRight = 88
 
+  // A clock time takes about so much of the width; what would lie on another goes below it.
+  const timeWide = 6
+  const ends = $derived(
+    plan.waves.reduce<{ wave: Schemas['WaveAnswer']; left: boolean; row: number; until: number }[]>((placed, wave) => {
+      const at = axis.at(wave.pickUp.min)
+      const left = at > farRight
+      const [from, until] = left ? [at - timeWide, at] : [at, at + timeWide]
+      let row = 0
+      while (placed.some((one) => one.row === row && one.until > from)) row++
+      return [...placed, { wave, left, row, until }]
+    }, []),
+  )
+  const endRows = $derived(Math.max(0, ...ends.map((end) => end.row)) + 1)
+
   let wanted = $state<number | undefined>(undefined)
   const minute = $derived(Math.min(Math.max(wanted ?? plan.hands?.at.min ?? axis.from, axis.from), axis.to))
   const now = $derived({
@@ -69,7 +83,7 @@
     {#each rooms as room (room.place)}<span class="room"
         >{room.name} {room.most}{room.room === null ? '' : ` of ${room.room}`} {room.unit}</span
       >{/each}
-    <span class="ends">Pick-ups</span>
+    <span class="ends" style="--rows:{endRows}">Pick-ups</span>
   </div>
   <div class="times" role="presentation" onpointermove={point} onpointerdown={point}>
     {#each axis.hours as hour (hour.min)}
@@ -112,13 +126,13 @@
         {/each}
       </div>
     {/each}
-    <div class="row ends">
-      {#each plan.waves as wave (wave.pickUp.min)}
+    <div class="row ends" style="--rows:{endRows}">
+      {#each ends as { wave, left, row } (wave.pickUp.min)}
         <span
           class="end"
           class:missed={!wave.isMet}
-          class:left={axis.at(wave.pickUp.min) > farRight}
-          style="left:{axis.at(wave.pickUp.min)}%"
+          class:left
+          style="left:{axis.at(wave.pickUp.min)}%;top:calc({row} * 1.4rem)"
           title="{wave.pickUp.clock}: {wave.says}">{wave.pickUp.clock}{wave.isMet ? '' : ' !'}</span
         >
       {/each}
@@ -195,7 +209,7 @@
   }
 
   .ends {
-    height: 1.4rem;
+    height: calc(var(--rows) * 1.4rem);
     line-height: 1.4rem;
   }
 
