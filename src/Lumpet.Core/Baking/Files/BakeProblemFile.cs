@@ -142,52 +142,46 @@ public static class BakeProblemFile
 
     private static DoorPause[] Pauses(BakeFileChecks checks, string at, IReadOnlyList<WrittenOpening?> written)
     {
-        var pauses = checks.Each(at, written, _ => null, (place, pause) =>
-        {
-            var read = new DoorPause(checks.Whole($"{place}.fromMin", pause.FromMin), checks.Whole($"{place}.toMin", pause.ToMin));
-            AtLeast(checks, $"{place}.toMin", read.ToMin, "fromMin", read.FromMin);
-            return read;
-        });
-        InOrder(checks, at, "fromMin", [.. pauses.Select(pause => (pause.FromMin, pause.ToMin))]);
-        return pauses;
+        var pauses = Pairs(checks, at, written, "fromMin", "toMin", pause => (pause.FromMin, pause.ToMin));
+        InOrder(checks, at, "fromMin", pauses);
+        return [.. pauses.Select(pause => new DoorPause(pause.Low, pause.High))];
     }
 
     private static PansSince[] Since(BakeFileChecks checks, string at, IReadOnlyList<WrittenPansSince?> written)
     {
-        var steps = checks.Each(at, written, _ => null, (place, step) =>
-        {
-            var read = new PansSince(checks.Whole($"{place}.byMin", step.ByMin), checks.Whole($"{place}.sinceMin", step.SinceMin));
-            AtLeast(checks, $"{place}.byMin", read.ByMin, "sinceMin", read.SinceMin);
-            return read;
-        });
-        InOrder(checks, at, "byMin", [.. steps.Select(step => (step.ByMin, step.ByMin))]);
-        NotBefore(checks, at, "sinceMin", [.. steps.Select(step => step.SinceMin)]);
-        return steps;
+        var steps = Pairs(checks, at, written, "sinceMin", "byMin", step => (step.SinceMin, step.ByMin));
+        InOrder(checks, at, "byMin", [.. steps.Select(step => (step.High, step.High))]);
+        NotBefore(checks, at, "sinceMin", [.. steps.Select(step => step.Low)]);
+        return [.. steps.Select(step => new PansSince(step.High, step.Low))];
     }
 
     private static PansUntil[] Until(BakeFileChecks checks, string at, IReadOnlyList<WrittenPansUntil?> written)
     {
-        var steps = checks.Each(at, written, _ => null, (place, step) =>
-        {
-            var read = new PansUntil(checks.Whole($"{place}.fromMin", step.FromMin), checks.Whole($"{place}.untilMin", step.UntilMin));
-            AtLeast(checks, $"{place}.untilMin", read.UntilMin, "fromMin", read.FromMin);
-            return read;
-        });
-        InOrder(checks, at, "fromMin", [.. steps.Select(step => (step.FromMin, step.FromMin))]);
-        NotBefore(checks, at, "untilMin", [.. steps.Select(step => step.UntilMin)]);
-        return steps;
+        var steps = Pairs(checks, at, written, "fromMin", "untilMin", step => (step.FromMin, step.UntilMin));
+        InOrder(checks, at, "fromMin", [.. steps.Select(step => (step.Low, step.Low))]);
+        NotBefore(checks, at, "untilMin", [.. steps.Select(step => step.High)]);
+        return [.. steps.Select(step => new PansUntil(step.Low, step.High))];
     }
 
-    private static void InOrder(BakeFileChecks checks, string at, string field, IReadOnlyList<(int From, int To)> stretches)
+    /// <summary>Pairs of minutes, the second of which is not before the first.</summary>
+    private static (int Low, int High)[] Pairs<T>(BakeFileChecks checks, string at, IReadOnlyList<T?> written, string low, string high, Func<T, (decimal? Low, decimal? High)> of)
+        where T : class => checks.Each(at, written, _ => null, (place, one) =>
     {
-        for (var index = 1; index < stretches.Count; index++)
-            if (stretches[index].From <= stretches[index - 1].To)
-                checks.Add($"{BakeFileText.Place(at, index, null)}.{field}", $"{stretches[index].From} does not come after {stretches[index - 1].To}, where the one ahead of it ends");
+        var pair = (Low: checks.Whole($"{place}.{low}", of(one).Low), High: checks.Whole($"{place}.{high}", of(one).High));
+        AtLeast(checks, $"{place}.{high}", pair.High, low, pair.Low);
+        return pair;
+    });
+
+    private static void InOrder(BakeFileChecks checks, string at, string field, (int Low, int High)[] stretches)
+    {
+        for (var index = 1; index < stretches.Length; index++)
+            if (stretches[index].Low <= stretches[index - 1].High)
+                checks.Add($"{BakeFileText.Place(at, index, null)}.{field}", $"{stretches[index].Low} does not come after {stretches[index - 1].High}, where the one ahead of it ends");
     }
 
-    private static void NotBefore(BakeFileChecks checks, string at, string field, IReadOnlyList<int> minutes)
+    private static void NotBefore(BakeFileChecks checks, string at, string field, int[] minutes)
     {
-        for (var index = 1; index < minutes.Count; index++)
+        for (var index = 1; index < minutes.Length; index++)
             if (minutes[index] < minutes[index - 1]) checks.Add($"{BakeFileText.Place(at, index, null)}.{field}", $"{minutes[index]} comes before {minutes[index - 1]} of the one ahead of it");
     }
 
