@@ -68,6 +68,9 @@ public sealed record DaySnapshot(
     /// <summary>The same day with other shifts, in which the ovens are watched as well.</summary>
     internal DaySnapshot With(IReadOnlyList<DayShift> shifts) => this with { Shifts = shifts, OvensWatched = shifts };
 
+    /// <summary>When nobody is there between the shifts, and from the last of them to the last pick-up, in order.</summary>
+    public IReadOnlyList<(int FromMin, int ToMin)> Pauses => ShiftCalendar.Pauses(OvensWatched, Orders.Select(order => order.PickUpMin).DefaultIfEmpty(0).Max());
+
     /// <summary>What is made already, and used before anything is made anew.</summary>
     public DayStock Stock { get; init; } = DayStock.None;
 

@@ -26,6 +26,19 @@ internal sealed class ShiftCalendar
         stretches = [.. merged];
     }
 
+    /// <summary>When nobody is there between shifts, and from the last of them to a minute, in order.</summary>
+    /// <param name="shifts">The shifts.</param>
+    /// <param name="untilMin">The minute.</param>
+    public static IReadOnlyList<(int FromMin, int ToMin)> Pauses(IEnumerable<DayShift> shifts, int untilMin)
+    {
+        var stretches = new ShiftCalendar(shifts).Stretches;
+        return
+        [
+            .. stretches.Zip(stretches.Skip(1), (before, next) => (before.EndMin, next.StartMin)),
+            .. stretches.Count > 0 && stretches[^1].EndMin < untilMin ? [(stretches[^1].EndMin, untilMin)] : Array.Empty<(int, int)>(),
+        ];
+    }
+
     /// <summary>Stretches of time in which people are there, in order.</summary>
     public IReadOnlyList<DayShift> Stretches => stretches;
 

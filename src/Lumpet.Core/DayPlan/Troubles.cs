@@ -53,9 +53,9 @@ internal static class Troubles
             progress?.Report(at / (double)ways.Length);
             // The ovens may stay as they are: then that is tried first, and is enough where nothing is missed any more.
             var levelled = way.SparesOvens ? round.Relevelled(way.Snapshot, EffortOfALevelling, patience.Enough)?.Fates : null;
-            if (levelled is not null && Served(levelled).Missed == 0) return new Tried(way.Words, levelled, way.Kind);
+            if (levelled is not null && Served(levelled).Missed == 0) return new Tried(way, levelled);
             var planned = DayPlanner.Best(way.Snapshot, EffortOfATry, RoundsOfATry, patience).Fates;
-            return new Tried(way.Words, levelled is not null && Served(levelled).CompareTo(Served(planned)) < 0 ? levelled : planned, way.Kind);
+            return new Tried(way, levelled is not null && Served(levelled).CompareTo(Served(planned)) < 0 ? levelled : planned);
         })];
         // What only takes from others what it gives is no way out: the whole day must be served better.
         var before = Served(round.Fates);
@@ -65,11 +65,11 @@ internal static class Troubles
             : null;
         var place = round.Fates.Select((fate, at) => (fate.Lot.Id, at)).ToDictionary(pair => pair.Id, pair => pair.at);
         Trouble[] troubles = [.. missed.SelectMany((fate, at) => Of(
-            snapshot, fate, [.. helping.Select(one => (one.Words, one.Fates[place[fate.Lot.Id]], Served(one.Fates).Missed))], [.. tried.Select(one => one.Words)], untried, tryPickUp: at < MostLatePickUpsTried))];
+            snapshot, fate, [.. helping.Select(one => (one.Way.Words, one.Fates[place[fate.Lot.Id]], Served(one.Fates).Missed))], [.. tried.Select(one => one.Way.Words)], untried, tryPickUp: at < MostLatePickUpsTried))];
         WayOut Found(WayOutKind kind, int amount, int? pickUp, IReadOnlyList<LotFate> after) => new(kind, amount, pickUp, DayServed.Of(round.Fates), DayServed.Of(after));
         (WayOut Way, (int, long) Served)[] open =
         [
-            .. helping.Where(one => one.Kind is not null).Select(one => (Found(one.Kind!.Value, one.Kind == WayOutKind.Earlier ? EarlierMin : 1, null, one.Fates), Served(one.Fates))),
+            .. helping.Where(one => one.Way.Kind is not null).Select(one => (Found(one.Way.Kind!.Value, one.Way.Amount, null, one.Fates), Served(one.Fates))),
             .. ways.Length == 0 ? [] : OtherSchools(snapshot, missed, patience).Where(one => IsWorthIt(Served(one.Fates), before)).Select(one => (Found(WayOutKind.OtherSchool, 0, null, one.Fates) with { School = one.School }, Served(one.Fates))),
             .. ways.Length == 0 ? [] : LaterPickUps(snapshot, round.Fates, patience).Where(one => Served(one.Fates).CompareTo(before) < 0).Select(one => (Found(WayOutKind.LaterPickUp, one.ByMin, one.PickUpMin, one.Fates), Served(one.Fates))),
         ];
@@ -162,10 +162,19 @@ internal static class Troubles
             yield return new Way("hands at every oven at any time", snapshot with { Ovens = [.. snapshot.Ovens.Select(oven => oven with { ActionMin = 0 })] }, null);
         foreach (var (words, roomier) in Roomier(snapshot)) yield return new Way(words, roomier, null, SparesOvens: true);
         yield return new Way("a second oven of each kind", snapshot with { Ovens = [.. snapshot.Ovens, .. snapshot.Ovens.Select(oven => oven with { Id = $"{oven.Id}/second" })] }, null);
-        var (first, last) = (snapshot.Shifts.Min(shift => shift.StartMin), Math.Max(snapshot.Shifts.Max(shift => shift.EndMin), snapshot.HorizonMin));
-        yield return new Way("people there without a break from the first shift to the last pick-up", snapshot.With([new DayShift("All", first, last) { People = snapshot.Shifts.Any(shift => shift.People is null) ? null : snapshot.Shifts.Max(shift => shift.People) }]), null);
+        if (Between(snapshot) is { } between) yield return between;
         yield return new Way("a mixer of twice the size", snapshot with { Mixer = new Mixer(snapshot.Mixer.Name, snapshot.Mixer.SmallestBatch, snapshot.Mixer.LargestBatch * 2) }, null);
-        yield return new Way($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot), WayOutKind.Earlier);
+        yield return new Way($"work begun {Long(EarlierMin)} earlier", Earlier(snapshot), WayOutKind.Earlier) { Amount = EarlierMin };
+    }
+
+    /// <summary>As many hands between the shifts, and up to the last pick-up, as in the largest of them; null where people are there all along.</summary>
+    private static Way? Between(DaySnapshot snapshot)
+    {
+        var pauses = snapshot.Pauses;
+        if (pauses.Count == 0) return null;
+        int? people = snapshot.Shifts.Any(shift => shift.People is null) ? null : Math.Min(DayArrangement.MostBetweenHands, snapshot.Shifts.Max(shift => shift.People!.Value));
+        DayShift[] more = [.. pauses.Select(pause => new DayShift("Between shifts", pause.FromMin, pause.ToMin) { People = people })];
+        return new Way("people there between the shifts, and up to the last pick-up", snapshot with { Shifts = [.. snapshot.Shifts, .. more], OvensWatched = [.. snapshot.OvensWatched, .. more] }, WayOutKind.Between) { Amount = people ?? 1 };
     }
 
     /// <summary>More of each kind of room that is counted.</summary>
@@ -205,11 +214,14 @@ internal static class Troubles
     /// <param name="Snapshot">The day with it.</param>
     /// <param name="Kind">What a manager does for it; null of what cannot be had in a day.</param>
     /// <param name="SparesOvens">Whether nothing about the ovens need be other than it is.</param>
-    private sealed record Way(string Words, DaySnapshot Snapshot, WayOutKind? Kind, bool SparesOvens = false);
+    private sealed record Way(string Words, DaySnapshot Snapshot, WayOutKind? Kind, bool SparesOvens = false)
+    {
+        /// <summary>How many hands, or by how many minutes.</summary>
+        public int Amount { get; init; } = 1;
+    }
 
     /// <summary>A way out that was planned.</summary>
-    /// <param name="Words">What it is, after "with".</param>
+    /// <param name="Way">Which.</param>
     /// <param name="Fates">What then becomes of the lots, in the order of the round.</param>
-    /// <param name="Kind">What a manager does for it; null of what cannot be had in a day.</param>
-    private sealed record Tried(string Words, IReadOnlyList<LotFate> Fates, WayOutKind? Kind);
+    private sealed record Tried(Way Way, IReadOnlyList<LotFate> Fates);
 }

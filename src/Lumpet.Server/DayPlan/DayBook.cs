@@ -214,16 +214,7 @@ internal sealed record DayBook(
     }
 
     /// <summary>Whether there is a time at which nobody is there between the shifts of this day, or before its last pick-up.</summary>
-    public bool IsEmptyBetween
-    {
-        get
-        {
-            DayShift[] shifts = [.. Snapshot.OvensWatched.OrderBy(shift => shift.StartMin)];
-            var until = shifts.Select(shift => shift.EndMin).DefaultIfEmpty(int.MaxValue).Max();
-            return until < Snapshot.Orders.Select(order => order.PickUpMin).DefaultIfEmpty(0).Max()
-                || shifts.Skip(1).Any(shift => shifts.Where(before => before.StartMin < shift.StartMin).Max(before => before.EndMin) < shift.StartMin);
-        }
-    }
+    public bool IsEmptyBetween => Snapshot.Pauses.Count > 0;
 
     /// <summary>The shifts in which work for a day's pick-ups may be done: those that begin on it and on the days before on which it may.</summary>
     private static IEnumerable<(ShiftRecord Shift, Instant Start)> WorkedFor(BakeryRecord bakery, LocalDate day)

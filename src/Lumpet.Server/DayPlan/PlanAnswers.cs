@@ -131,7 +131,8 @@ public sealed record WayOutAnswer(string Text, string Before, string After, WayO
 /// <param name="EarlierMin">By how many minutes work begins earlier.</param>
 /// <param name="Moves">Pick-ups that are moved.</param>
 /// <param name="Schools">All products that would be made by another school; null where that stays as it is.</param>
-public sealed record WayOutChange(int? MoreHands, int? EarlierMin, IReadOnlyList<PickUpMove> Moves, IReadOnlyList<ProductSchoolRequest>? Schools = null);
+/// <param name="BetweenHands">Pairs of hands between the shifts.</param>
+public sealed record WayOutChange(int? MoreHands, int? EarlierMin, IReadOnlyList<PickUpMove> Moves, IReadOnlyList<ProductSchoolRequest>? Schools = null, int? BetweenHands = null);
 
 /// <summary>Work that should have begun by now and of which nobody has recorded anything.</summary>
 /// <param name="Words">What is late, by how much.</param>

@@ -48,6 +48,8 @@ internal static class PlanWriting
         [.. DayAxis.Of(plan).Blocks.Select(block => new BlockAnswer(book.Clock.At(block.FromMin), book.Clock.At(block.ToMin), book.Clock.Hours(block.FromMin, block.ToMin)))],
         RoomLevelWords.Drawn(book, plan));
 
+    private static string BetweenWords(int hands) => hands == 1 ? "One pair of hands" : $"{hands} pairs of hands";
+
     private static string Hands(int more) => more == 1 ? "one more pair of hands" : $"{more} more pairs of hands";
 
     /// <summary>What can be done, with what it does, and as a question that takes it.</summary>
@@ -57,6 +59,7 @@ internal static class PlanWriting
         {
             WayOutKind.MoreHands => ("One more pair of hands in every shift", new WayOutChange(book.Arrangement.MoreHands + way.Amount, null, [])),
             WayOutKind.Earlier => ($"Work begins {PlanSentence.Hours(way.Amount)} earlier", new WayOutChange(null, book.Arrangement.EarlierMin + way.Amount, [])),
+            WayOutKind.Between => ($"{BetweenWords(way.Amount)} between the shifts", new WayOutChange(null, null, [], BetweenHands: way.Amount)),
             WayOutKind.OtherSchool => (DayChoices.Words(book, way.School!).First(), new WayOutChange(null, null, [], DayChoices.With(book, way.School!))),
             _ => ($"The {book.Clock.At(way.PickUpMin!.Value).Clock} pick-up at {book.Clock.At(way.PickUpMin.Value + way.Amount).Clock}", new WayOutChange(null, null, [new PickUpMove(book.Clock.At(way.PickUpMin.Value).Clock, book.Clock.At(way.PickUpMin.Value + way.Amount).Clock)])),
         };
@@ -77,6 +80,7 @@ internal static class PlanWriting
     {
         WayOutKind.MoreHands => view.Book.Arrangement.MoreHands + way.Amount <= DayArrangement.MostMoreHands,
         WayOutKind.Earlier => view.Book.Arrangement.EarlierMin + way.Amount <= DayArrangement.EarliestMin && view.Book.Snapshot.Shifts.Select(shift => shift.StartMin).DefaultIfEmpty(0).Min() - way.Amount >= view.Now,
+        WayOutKind.Between => view.Book.Arrangement.BetweenHands == 0,
         WayOutKind.OtherSchool => DayChoices.IsOffered(view.Book, way.School!),
         _ => true,
     };
@@ -90,7 +94,7 @@ internal static class PlanWriting
         [
             .. arrangement.School == OvenSchool.FewestHotHours ? Array.Empty<string>() : [$"planned for the {PlanComparison.Of(arrangement.School).Name.ToLowerInvariant()}"],
             .. arrangement.MoreHands > 0 ? [$"{Hands(arrangement.MoreHands)} in every shift"] : Array.Empty<string>(),
-            .. arrangement.BetweenHands > 0 ? [$"{(arrangement.BetweenHands == 1 ? "one pair" : $"{arrangement.BetweenHands} pairs")} of hands between the shifts"] : Array.Empty<string>(),
+            .. arrangement.BetweenHands > 0 ? [$"{(arrangement.BetweenHands == 1 ? "one pair of hands" : BetweenWords(arrangement.BetweenHands))} between the shifts"] : Array.Empty<string>(),
             .. arrangement.EarlierMin > 0 ? [$"work begins {PlanSentence.Hours(arrangement.EarlierMin)} earlier"] : Array.Empty<string>(),
             .. book.Bakery.Ovens.Where(oven => arrangement.OvensOut.Contains(oven.Id)).Select(oven => $"{oven.Name} is out"),
             .. arrangement.LongerBakes.Where(bake => names.ContainsKey(bake.Key)).Select(bake => $"{names[bake.Key]} bakes {bake.Value} min longer"),

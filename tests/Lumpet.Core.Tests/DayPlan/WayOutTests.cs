@@ -50,6 +50,21 @@ public sealed class WayOutTests
     }
 
     [Fact]
+    public void Hands_between_the_shifts_are_a_way_out_and_make_what_they_were_said_to()
+    {
+        // A hundred minutes at noon, nobody until three at night, a hundred more.
+        var day = Snapshot(Order(Pear, 8, 1320), Order(Custard, 8, 1320)) with { Shifts = [new DayShift("Short", 0, 100) { People = 2 }, new DayShift("Night", 900, 1000) { People = 3 }] };
+        day = day with { OvensWatched = day.Shifts };
+        var way = Assert.Single(DayPlanner.Plan(day).WaysOut, way => way.Kind == WayOutKind.Between);
+        Assert.Equal((3, new DayServed(0, 0, 0)), (way.Amount, way.After));
+        DayShift[] more = [new("Between", 100, 900) { People = 3 }, new("Between", 1000, 1320) { People = 3 }];
+        Assert.Equal(way.After, Served(DayPlanner.Plan(day.With([.. day.Shifts, .. more]))));
+        Assert.Equal([(100, 900), (1000, 1320)], ShiftCalendar.Pauses(day.Shifts, 1320));
+        Assert.Equal([(100, 900)], ShiftCalendar.Pauses(day.Shifts.Reverse(), 1000));
+        Assert.Empty(ShiftCalendar.Pauses([], 1000));
+    }
+
+    [Fact]
     public void None_is_said_where_all_is_well_and_few_where_not_and_none_that_makes_fewer_pies()
     {
         Assert.Empty(DayPlanner.Plan(Snapshot(Order(Pear, 4, 1170))).WaysOut);

@@ -17,6 +17,7 @@
   const changeOf = ({ change }: Schemas['WayOutAnswer']) => ({
     ...(change.moreHands === null ? {} : { moreHands: change.moreHands }),
     ...(change.earlierMin === null ? {} : { earlierMin: change.earlierMin }),
+    ...(change.betweenHands === null ? {} : { betweenHands: change.betweenHands }),
     ...(change.schools ? { schools: change.schools } : {}),
   })
   const movesOf = ({ change }: Schemas['WayOutAnswer']) =>
