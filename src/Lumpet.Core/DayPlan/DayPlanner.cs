@@ -144,6 +144,9 @@ public static class DayPlanner
         LotAim[] sooner = [.. first.Select(aim => aim with { IsShortlyInPans = true, IsDueWhereWorkFits = true })];
         if (best.Fates.Any(fate => fate.Missed > 0) && sooner.Zip(first).Any(aim => aim.First.Work.Graph.Bakes.Any(bake => aim.First.Due(bake) != aim.Second.Due(bake))))
             best = Searched(snapshot, calendar, question, sooner, best, effort, patience, PartOf(progress, DoneWithSearch, DoneWithRounds));
+        // Told when work fits, the ovens keep pies to hours at which hands are short; told nothing, they are let in later and later until all are made.
+        if (best.Fates.Any(fate => fate.Unfit > 0))
+            best = Searched(snapshot, calendar, question, [.. first.Select(aim => aim with { IsShortlyInPans = true, IsAtAnyHour = true })], best, effort, patience, PartOf(progress, DoneWithSearch, DoneWithRounds));
         // Orders that may be late give way where one that must not be would be.
         return best.ServesWhatMust || first.All(aim => aim.Work.Lot.MayBeLateMin == 0)
             ? best

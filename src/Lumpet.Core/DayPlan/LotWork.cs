@@ -154,6 +154,9 @@ internal sealed record LotAim(LotWork Work, IReadOnlyList<int> Release, bool Giv
     /// <summary>Whether its pies are thought to be in their pans for as short as they may be, and not for as long as they are when they are baked as late as they may be.</summary>
     public bool IsShortlyInPans { get; init; }
 
+    /// <summary>Whether the ovens are not told when the work around its bakes fits.</summary>
+    public bool IsAtAnyHour { get; init; }
+
     /// <summary>The aim to begin with: every bake as early as its own work can be done, every wait as it is wanted.</summary>
     public static LotAim First(LotWork work, int horizonMin) =>
         new(work, [.. Enumerable.Range(0, work.Graph.Nodes.Count).Select(node => work.Graph.Nodes[node].IsBake ? work.Timetable.NextDoor(node, work.PiesTogether, 0, horizonMin) ?? 0 : 0)], GivenUp: false);

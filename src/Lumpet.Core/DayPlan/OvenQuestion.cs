@@ -65,8 +65,8 @@ internal sealed class OvenQuestion
     {
         Pan = PansOfDay.Need(aim, node, shared.Contains(aim.Work.Lot.Pan.Id) ? snapshot.HorizonMin : null),
         OnFloor = aim.Work.Graph.Nodes[node].Place == OvenPlace.Floor,
-        NotIn = aim.Work.NotIn(node, snapshot.HorizonMin),
-        NotOut = node == aim.Work.Graph.LastBake ? aim.Work.NotOut(snapshot.HorizonMin) : [],
+        NotIn = aim.IsAtAnyHour ? [] : aim.Work.NotIn(node, snapshot.HorizonMin),
+        NotOut = node == aim.Work.Graph.LastBake && !aim.IsAtAnyHour ? aim.Work.NotOut(snapshot.HorizonMin) : [],
     };
 
     /// <summary>A bake follows the one before it, tray by tray, by what lies between them.</summary>
