@@ -5559,6 +5559,11 @@ export interface components {
             moves: components["schemas"]["PickUpMove"][];
             /** @description All products that would be made by another school; null where that stays as it is. */
             schools?: null | components["schemas"]["ProductSchoolRequest"][];
+            /**
+             * Format: int32
+             * @description Pairs of hands between the shifts.
+             */
+            betweenHands?: null | number;
         };
         /** @description A step of a way. */
         WayPieceAnswer: {
