@@ -13,6 +13,7 @@ const screens = [
   ['ovens-dark', '/ovens', 800, press('button', 'Dark')],
   ['dough', '/dough', 800],
   ['fillings', '/fillings', 800],
+  ['cold', '/cold', 800],
   ['bench', '/bench', 900],
   ['recipe', '/recipes/pear/26/24', 1000],
   [
@@ -28,7 +29,6 @@ const screens = [
   ['preparations', '/preparations', 900],
   ['preparation', '/preparations/sweet-potato-puree', 1200],
   ['pans', '/pans', 1000],
-  ['compare', '/compare/pear/cranberry', 800],
   ['ingredients', '/ingredients', 700, press('button', 'Change Butter, unsalted')],
   ['bakery', '/bakery', 1180],
 ]
