@@ -4,7 +4,8 @@ namespace Lumpet.Core.DayPlan;
 
 /// <summary>
 /// When pies must not go into an oven, or not come out of one, because the work around that bake would find nobody: asked of the
-/// ovens from the beginning, it need not be found by planning them again.
+/// ovens from the beginning, it need not be found by planning them again. It is looked at for as many pies as travel together at most: what
+/// fits for them fits for fewer.
 /// </summary>
 internal static class DoorPauses
 {
@@ -16,16 +17,13 @@ internal static class DoorPauses
     /// <param name="bake">Node of the bake.</param>
     /// <param name="untilMin">Last minute looked at.</param>
     public static IReadOnlyList<DoorPause> In(LotWork work, int bake, int untilMin) =>
-        Of(minute => work.Timetable.BeforeOne(bake, Fewest(work), minute).Misfits.Count == 0, untilMin);
+        Of(minute => work.Timetable.BeforeOne(bake, work.PiesTogether, minute).Misfits.Count == 0, untilMin);
 
     /// <summary>When the last bake must not be over.</summary>
     /// <param name="work">The lot.</param>
     /// <param name="untilMin">Last minute looked at.</param>
     public static IReadOnlyList<DoorPause> Out(LotWork work, int untilMin) =>
-        Of(minute => work.Timetable.AfterLast(Fewest(work), minute).Misfits.Count == 0, untilMin);
-
-    // What is not forbidden to the smallest tray may be for a larger one: that is found when it is timed.
-    private static int Fewest(LotWork work) => work.PiesTogether;
+        Of(minute => work.Timetable.AfterLast(work.PiesTogether, minute).Misfits.Count == 0, untilMin);
 
     /// <summary>Stretches in which nothing fits between two minutes at which it does: before the first and after the last, other limits hold.</summary>
     private static DoorPause[] Of(Func<int, bool> fits, int untilMin)
