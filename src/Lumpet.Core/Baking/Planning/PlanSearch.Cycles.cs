@@ -87,6 +87,7 @@ internal sealed partial class PlanSearch
         var work = Math.Max(1, open.Count);
         foreach (var index in open) next[index] = null;
         if (!FillWithout(next, open)) return work;
+        bearable = long.MaxValue;
         PutBack(next, open);
         if (cancellation.IsCancellationRequested) return work;
         LeaveOutWhatMissesItsBefore(next);

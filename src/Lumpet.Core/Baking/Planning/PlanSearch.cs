@@ -38,6 +38,11 @@ internal sealed partial class PlanSearch
     private TrayPath?[] best;
     private int step;
 
+    // Up to what cost the plan that is being made is gone on from, what its trays come to so far, and whether that is too much already.
+    private long bearable;
+    private long costOfTrays;
+    private bool isTooDear;
+
     // Whether there are so few minutes that it takes no time to look at them all.
     private const int ShortMin = 120;
     private readonly bool isShort;
@@ -127,10 +132,12 @@ internal sealed partial class PlanSearch
         List<int> open = [.. trays.All.Where(tray => next[tray.Index] is null).Select(tray => tray.Index)];
         if (!FillWithout(next, open)) return;
         (search.HeatTenths, search.Barred, search.Sparse, search.LooksNear, search.IsTrusting) = (10, -1, null, false, false);
+        bearable = long.MaxValue;
         PutIn(next, Ordered(open, backward: false), open, asLoad: false);
         if (cancellation.IsCancellationRequested) return;
         LeaveOutWhatMissesItsBefore(next);
-        Take(next, 0);
+        bearable = currentCost;
+        Take(next);
     }
 
     /// <summary>Searches for about as much work as putting so many trays in.</summary>
@@ -156,7 +163,8 @@ internal sealed partial class PlanSearch
         if (step >= StepsInCycle && isWhole && isLate && dice.In100(8)) return Repack(warmth);
         if (dice.In100(15) && Shifted() is { } shifted)
         {
-            Take(shifted, warmth);
+            Bear(warmth);
+            Take(shifted);
             return 1;
         }
 
@@ -164,10 +172,11 @@ internal sealed partial class PlanSearch
         List<int> open = removal.Choose(next, ofWholes: trays.All.Count > ManyTrays && isWhole && !isLate);
         foreach (var index in open) next[index] = null;
         if (!FillWithout(next, open)) return 1;
+        Bear(warmth);
         PutBack(next, open);
-        if (cancellation.IsCancellationRequested) return 1;
+        if (cancellation.IsCancellationRequested || isTooDear) return Math.Max(1, open.Count);
         LeaveOutWhatMissesItsBefore(next);
-        Take(next, warmth);
+        Take(next);
         return Math.Max(1, open.Count);
     }
 
@@ -184,41 +193,51 @@ internal sealed partial class PlanSearch
         if (!FillWithout(next, open)) return 1;
         (search.HeatTenths, search.Barred, search.Sparse, search.LooksNear, search.IsTrusting, search.LooksClosely) = (10, -1, null, search.CanShare && dice.In100(50), false, false);
         search.Soonest = true;
+        Bear(warmth);
         PutIn(next, [.. rows, .. open.Except(rows.SelectMany(row => row)).Select(index => new List<int> { index })], open, asLoad: false);
         search.Soonest = false;
-        if (cancellation.IsCancellationRequested) return 1;
+        if (cancellation.IsCancellationRequested || isTooDear) return Math.Max(1, open.Count);
         LeaveOutWhatMissesItsBefore(next);
-        Take(next, warmth);
+        Take(next);
         return Math.Max(1, open.Count);
     }
 
-    private void Take(TrayPath?[] next, double warmth)
+    private void Take(TrayPath?[] next)
     {
         // The ovens hold what was put into them; what a plan costs is counted anew, by the plan alone.
         if (!Fill(next) || unheld.Count > 0) return;
         var cost = CostOf(next);
         Keep(next, cost);
-        var worse = (long)((currentCost % PerUnplacedPie) * WorseAtFirst * warmth * warmth * dice.Next(1000) / 1000);
-        if (cost <= currentCost + worse) (current, currentCost) = (next, cost);
+        if (cost <= bearable) (current, currentCost) = (next, cost);
     }
+
+    /// <summary>Says up to what cost the next plan is gone on from: a little more than the present one's, while a cycle is warm.</summary>
+    private void Bear(double warmth) =>
+        bearable = currentCost == long.MaxValue ? long.MaxValue : currentCost + (long)((currentCost % PerUnplacedPie) * WorseAtFirst * warmth * warmth * dice.Next(1000) / 1000);
 
     private long CostOf(TrayPath?[] plan)
     {
-        var cost = 10 * doors.Cost;
-        foreach (var oven in ovens) cost += 10 * oven.Cost;
-        foreach (var tray in trays.All)
-        {
-            if (plan[tray.Index] is not { } path)
-            {
-                cost += PerUnplacedPie * tray.Pies;
-                continue;
-            }
-
-            var late = (long)path.End - tray.Bake.DueMin;
-            cost += late > 0 ? 10L * BakeWeights.PerTardyPieMin * tray.Pies * late : -late * tray.Pies * problem.Weights.EarlyTenths;
-        }
-
+        var cost = CostOfOvens;
+        foreach (var tray in trays.All) cost += plan[tray.Index] is { } path ? CostOf(tray, path) : CostOfNone(tray);
         return cost;
+    }
+
+    private static long CostOfNone(PlanTray tray) => PerUnplacedPie * tray.Pies;
+
+    private long CostOfOvens
+    {
+        get
+        {
+            var cost = 10 * doors.Cost;
+            foreach (var oven in ovens) cost += 10 * oven.Cost;
+            return cost;
+        }
+    }
+
+    private long CostOf(PlanTray tray, TrayPath path)
+    {
+        var late = (long)path.End - tray.Bake.DueMin;
+        return late > 0 ? 10L * BakeWeights.PerTardyPieMin * tray.Pies * late : -late * tray.Pies * problem.Weights.EarlyTenths;
     }
 
     /// <summary>Puts trays back, in an order and by weights of chance.</summary>
@@ -239,23 +258,33 @@ internal sealed partial class PlanSearch
     {
         var pending = new bool[next.Length];
         foreach (var index in open) pending[index] = true;
+        costOfTrays = trays.All.Where(tray => !pending[tray.Index]).Sum(tray => next[tray.Index] is { } path ? CostOf(tray, path) : CostOfNone(tray));
+        isTooDear = false;
         foreach (var group in groups)
         {
             for (var at = 0; at < group.Count; at++)
             {
                 var tray = trays.All[group[at]];
                 pending[tray.Index] = false;
-                if (cancellation.IsCancellationRequested) return;
-                if (Window(next, pending, tray) is not { } window) continue;
+                if (cancellation.IsCancellationRequested || (isTooDear = CostOfOvens + costOfTrays > bearable)) return;
+                if (Window(next, pending, tray) is not { } window)
+                {
+                    costOfTrays += CostOfNone(tray);
+                    continue;
+                }
+
                 if (tray.Running is { } running)
                 {
+                    search.CostsUpTo = long.MaxValue;
                     if (search.Continue(running, window) is { } on) PutIn(next, tray, on);
+                    else costOfTrays += CostOfNone(tray);
                     continue;
                 }
 
                 var together = asLoad ? Math.Max(1, Math.Min(group.Count - at, 6)) : 1;
                 var path = at > 0 && next[group[at - 1]] is { } before && dice.In100(92) ? search.Beside(before, window, tray.Bake.OnFloor) : null;
                 search.Together = together;
+                search.CostsUpTo = CostsUpTo;
                 path ??= search.Cheapest(tray.Bake, together == 1 ? window : window with { Pies = window.Pies * together }, at > 0 ? next[group[at - 1]]?.Start : null);
                 search.Together = 1;
                 if (path is null && (search.Barred >= 0 || (together > 1 && doors.HandsBind)))
@@ -264,15 +293,19 @@ internal sealed partial class PlanSearch
                     path = search.Cheapest(tray.Bake, window, null);
                 }
 
-                if (path is null) continue;
-                PutIn(next, tray, path);
+                if (path is null) costOfTrays += CostOfNone(tray);
+                else PutIn(next, tray, path);
             }
         }
     }
 
+    /// <summary>What the next tray may not come to, weighed as the search weighs it: more than that is too dear for all of them together.</summary>
+    private long CostsUpTo => search.Soonest || bearable == long.MaxValue ? long.MaxValue : ((bearable - CostOfOvens - costOfTrays) * Math.Max(TraySearch.AsItCosts, search.HeatTenths) / TraySearch.AsItCosts) + 1;
+
     private void PutIn(TrayPath?[] next, PlanTray tray, TrayPath path)
     {
         next[tray.Index] = path;
+        costOfTrays += CostOf(tray, path);
         foreach (var visit in path.Visits)
         {
             ovens[visit.Oven].Put(visit, tray.Bake.OnFloor);

@@ -46,6 +46,9 @@ internal sealed partial class TraySearch
     /// <summary>Whether every minute near what others do is tried, and every length of a stage, where doors or hands keep trays apart; it takes many times longer.</summary>
     public bool LooksClosely { get; set; }
 
+    /// <summary>A way that costs as much, or more, is not wanted; the largest number where any is.</summary>
+    public long CostsUpTo { get; set; } = long.MaxValue;
+
     /// <summary>For how many trays that go the same way the hands must be free; at least 1.</summary>
     public int Together { get; set; } = 1;
 
@@ -57,7 +60,8 @@ internal sealed partial class TraySearch
     /// <summary>Whether some temperatures are so near one another that trays of different ones may share.</summary>
     public bool CanShare => hasNear;
 
-    private const int AsItCosts = 10;
+    /// <summary>Heat and changes counted as they are.</summary>
+    public const int AsItCosts = 10;
 
     /// <summary>A search over the ovens of a build.</summary>
     /// <param name="problem">The problem.</param>
@@ -190,7 +194,7 @@ internal sealed partial class TraySearch
         return first <= last && (Soonest || Promising(costSoFar + window.CostOfEnd(Math.Clamp(Math.Min(window.Due, window.LatestForFollowers), first, last))));
     }
 
-    private bool Promising(long cost) => best is null || cost < best.Cost;
+    private bool Promising(long cost) => cost < (best is null ? CostsUpTo : best.Cost);
 
     private void EnterAt(int minute, int least)
     {
@@ -359,7 +363,7 @@ internal sealed partial class TraySearch
         ref var look = ref looks[(oven * settings.Length) + minute];
         if (look.Number == lookNumber && (look.CostsAtLeast == long.MaxValue || !Promising(costSoFar + look.CostsAtLeast))) return;
         Enter(oven, minute, stage, costSoFar, before);
-        look = (lookNumber, best is null ? long.MaxValue : best.Cost - costSoFar);
+        look = (lookNumber, best is not null ? best.Cost - costSoFar : CostsUpTo == long.MaxValue ? long.MaxValue : CostsUpTo - costSoFar);
     }
 
     private void Finish(Visiting visiting, int end, int chamber)
