@@ -11,14 +11,37 @@ internal sealed partial class DayPlanCheck
     /// <summary>What goes on from other work is not laid out again.</summary>
     private static int MinutesOf(Hands hands, DayTask task) => task.RightAfter is null ? hands.For(task.Pies) : Math.Max(1, (int)Math.Ceiling((hands.PerPie * task.Pies) - 1e-9));
 
-    /// <summary>What is said to be done in one go is the same work on the same product, ends as the next begins, and goes on to one other only.</summary>
+    /// <summary>Whether two tasks are the same step of one product, or the same done to the crusts of two.</summary>
+    private bool IsSameWork(DayTask one, DayTask other)
+    {
+        var (product, with) = (plan.Lot(one.LotId!).Product, plan.Lot(other.LotId!).Product);
+        if (product.Id == with.Id) return one.StepId == other.StepId;
+        return OnCrustAlone(one) is { } step && OnCrustAlone(other) is { } same
+            && step.Station == same.Station && string.Equals(step.Name.Trim(), same.Name.Trim(), StringComparison.OrdinalIgnoreCase)
+            && step.UsesDough == same.UsesDough && (!step.UsesDough || (product.Dough.Id == with.Dough.Id && product.TopDough?.Id == with.TopDough?.Id));
+    }
+
+    /// <summary>The step of a task where it is done to the crust and nothing is brought to that which is not on it already; null for others.</summary>
+    private Step? OnCrustAlone(DayTask task)
+    {
+        var network = plan.Lot(task.LotId!).ProcessLeft();
+        var onCrust = OnCrust(network);
+        var (steps, at) = (network.Steps.ToDictionary(step => step.Id), task.StepId);
+        var isBare = steps[at].UsesDough || steps[at].Station == Station.Box || LeadsToShell(network, steps, at);
+        return isBare && onCrust.Contains(at) && steps[at].Takes.Count == 0 && network.Links.Where(link => link.After == at && link.Kind != LinkKind.During).All(link => onCrust.Contains(link.Before)) ? steps[at] : null;
+    }
+
+    private static bool LeadsToShell(ProcessNetwork network, Dictionary<string, Step> steps, string at) =>
+        network.Links.Where(link => link.Before == at).Select(link => steps[link.After]).Any(next => next.IsBake ? next.Bakes == BakeOf.Shell : LeadsToShell(network, steps, next.Id));
+
+    /// <summary>What is said to be done in one go is the same work, ends as the next begins, and goes on to one other only.</summary>
     public void InOneGo()
     {
         foreach (var task in plan.Tasks.Where(task => task.RightAfter is not null))
         {
             var before = byId.TryGetValue(task.RightAfter!, out var found) ? found[0] : null;
             var isSame = before is { Kind: TaskKind.Hands, LotId: not null } && task is { Kind: TaskKind.Hands, LotId: not null }
-                && before.StepId == task.StepId && plan.Lot(before.LotId).Product.Id == plan.Lot(task.LotId).Product.Id;
+                && IsSameWork(before, task);
             if (!isSame) Say("oneGo", task.Id, $"It is said to go on from {task.RightAfter}, which is no such work.");
             else if (made.Contains(task.LotId!) && !made.Contains(before!.LotId!)) Say("oneGo", task.Id, $"It is said to go on from {before.Id}, on pies that are not all made.");
             else if (before!.EndMin != task.StartMin) Say("oneGo", task.Id, $"It begins at {task.StartMin}, and {before.Id}, from which it is said to go on, ends at {before.EndMin}.");

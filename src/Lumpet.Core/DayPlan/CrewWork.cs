@@ -154,7 +154,7 @@ internal sealed class CrewWork
                 PerMinLater = parcel.Pies,
                 Weight = parcel.Pies,
             });
-            if (!isBake && !letGo.Contains(Owner(parcel)) && !stuck.Contains(lot.Id)) alike.Add(new LikeWork(index[node], DayTasks.Id(parcel, graph.Nodes[node].Id), (lot.Product.Id, graph.Nodes[node].Id), graph.Nodes[node].Hands!, parcel.Pies, !graph.HoldsDough(node)));
+            if (!isBake && !letGo.Contains(Owner(parcel)) && !stuck.Contains(lot.Id)) alike.Add(new LikeWork(index[node], DayTasks.Id(parcel, graph.Nodes[node].Id), SameWork.Of(lot, graph, node), graph.Nodes[node].Hands!, parcel.Pies, !graph.HoldsDough(node)));
         }
 
         foreach (var edge in graph.Edges) Add(graph, times, edge, index[edge.From], index[edge.To]);

@@ -59,6 +59,12 @@ internal static class PreparationTaking
     private static int? Said(StepGraph graph, Ingredient ingredient) =>
         Enumerable.Range(0, graph.Nodes.Count).Where(node => graph.Nodes[node].Takes.Contains(ingredient.Id)).Select(node => (int?)node).FirstOrDefault();
 
+    /// <summary>Whether some layer goes in, or on, at a step.</summary>
+    /// <param name="product">The product.</param>
+    /// <param name="graph">All of its steps.</param>
+    /// <param name="node">The step.</param>
+    public static bool TakesLayer(Product product, StepGraph graph, int node) => product.Layers.Any(layer => NodeOf(product, graph, layer) == node);
+
     /// <summary>
     /// The step that takes a layer where nobody says which: fillings and toppings are what is prepared first, second and so
     /// on, a filling that has no such step with the first, a topping where the pie is filled; a finish with what closes the
@@ -69,7 +75,7 @@ internal static class PreparationTaking
         int[] nodes = [.. Enumerable.Range(0, graph.Nodes.Count)];
         if (layer.Kind == PartKind.Beside) return nodes[^1];
         int[] begun = [.. nodes.Where(node => !graph.HoldsDough(node) && !graph.Into(node).Any(edge => edge.Carries))];
-        var fills = nodes.Where(node => graph.HoldsDough(node) && graph.Into(node).Where(edge => edge.Carries).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(nodes.First(node => graph.Nodes[node].UsesDough)).First();
+        var fills = nodes.Where(node => graph.HoldsDough(node) && graph.Into(node).Where(edge => edge.Carries).Select(edge => edge.From).Distinct().Count() > 1).DefaultIfEmpty(nodes.Where(node => graph.Nodes[node].UsesDough).DefaultIfEmpty(nodes[0]).First()).First();
         var turn = product.Layers.Where(other => other.Kind is PartKind.Filling or PartKind.Topping).TakeWhile(other => other.Id != layer.Id).Count();
         return layer.Kind switch
         {

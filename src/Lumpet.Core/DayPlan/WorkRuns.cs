@@ -136,4 +136,4 @@ internal sealed class WorkRuns
 /// <param name="Hands">What it takes.</param>
 /// <param name="Pies">On how many pies.</param>
 /// <param name="IsInOneVessel">Whether it is done to all at once, as fillings are, and not to pie after pie.</param>
-internal sealed record LikeWork(int Activity, string TaskId, (string Product, string Step) Key, Hands Hands, int Pies, bool IsInOneVessel);
+internal sealed record LikeWork(int Activity, string TaskId, SameWork Key, Hands Hands, int Pies, bool IsInOneVessel);

@@ -1,4 +1,5 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Recipes;
 using Lumpet.PlanChecking;
 using Xunit;
 using static Lumpet.Core.Tests.TestBakery;
@@ -36,8 +37,9 @@ public sealed class CrewTests
     [Fact]
     public void A_task_that_was_moved_says_so()
     {
-        // One parcel of each product: nothing is done in one go.
-        var day = Snapshot(Order(Pear, 4, 1170), Order(Custard, 4, 1170), Order(Pear with { Id = "other" }, 4, 1170));
+        // One parcel of each product, and other words for what is done to each: nothing is done in one go.
+        static Product Called(Product product, string how) => product with { Process = product.Process with { Steps = [.. product.Process.Steps.Select(step => step with { Name = $"{step.Name} {how}" })] } };
+        var day = Snapshot(Order(Pear, 4, 1170), Order(Called(Custard, "slowly"), 4, 1170), Order(Called(Pear with { Id = "other" }, "gently"), 4, 1170));
         var free = Planned(null, day);
         var was = free.Tasks.ToDictionary(task => task.Id, task => task.StartMin);
         // The ovens are planned alike, so what is elsewhere was moved for hands.
