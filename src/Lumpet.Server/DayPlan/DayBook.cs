@@ -21,19 +21,19 @@ namespace Lumpet.Server.DayPlan;
 /// <param name="Products">The products that are ordered for it.</param>
 /// <param name="Snapshot">The snapshot.</param>
 /// <param name="Clock">Minutes of the snapshot as clock times.</param>
-/// <param name="LibraryStamp">Stamp of recipes, ingredients, pans and bakery as they were read.</param>
+/// <param name="Library">Stamps of the recipes that it takes, of what those are made of, of pans and bakery as they were read.</param>
 internal sealed record DayBook(
-    LocalDate Day, BakeryRecord Bakery, IReadOnlyList<Product> Products, DaySnapshot Snapshot, PlanClock Clock, long LibraryStamp)
+    LocalDate Day, BakeryRecord Bakery, IReadOnlyList<Product> Products, DaySnapshot Snapshot, PlanClock Clock, IReadOnlyList<ItemStamp> Library)
 {
     /// <summary>
-    /// A fingerprint of the snapshot: the same fingerprint, the same plan. The library enters by its stamp, since a thousand
-    /// orders name a handful of recipes a thousand times.
+    /// A fingerprint of the snapshot: the same fingerprint, the same plan. The library enters by the stamps of what the
+    /// day takes, since a thousand orders name a handful of recipes a thousand times; other recipes, and prices, change nothing.
     /// </summary>
     public string Fingerprint => Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(new
     {
         Day = Days.Iso(Day),
         Start = Clock.Start.ToUnixTimeSeconds(),
-        LibraryStamp,
+        Library,
         Snapshot.Shifts,
         Snapshot.OvensWatched,
         Snapshot.School,
@@ -135,7 +135,7 @@ internal sealed record DayBook(
             OvensWatched = [.. worked.Select(one => Shift(one.Shift, one.Start, 0, one.Shift.LengthMin)).OrderBy(shift => shift.StartMin)],
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
-        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStore.Stamp(connection)) { Arrangement = arrangement, Earlier = earlier, MadeThere = there };
+        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStamps.Of(connection, products, there.Values)) { Arrangement = arrangement, Earlier = earlier, MadeThere = there };
     }
 
     /// <summary>Until when its plan may have ovens on or someone at work: the end of its last shift.</summary>

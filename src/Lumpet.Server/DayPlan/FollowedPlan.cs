@@ -45,6 +45,7 @@ internal sealed record FollowedPlan(StoredPublication Publication, bool IsSame, 
         var onItsClock = (int)(at - publication.Start).TotalMinutes;
         var begun = BegunWork.At(publication.Work, onItsClock, notDone, new RecipesThere(products, made), ($"b{publication.Number}", Days.Iso(book.Day)))
             .From(-book.Clock.MinuteOf(publication.Start));
-        return book.At(book.Clock.MinuteOf(at), begun, made);
+        var left = book.At(book.Clock.MinuteOf(at), begun, made);
+        return left with { Library = LibraryStamps.Of(connection, [.. book.Products, .. products.Values], left.MadeThere.Values) };
     }
 }

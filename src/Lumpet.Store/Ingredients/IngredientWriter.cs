@@ -1,5 +1,6 @@
 using System.Data;
 using System.Globalization;
+using System.Text.Json;
 using Dapper;
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
@@ -66,10 +67,19 @@ public static class IngredientWriter
     {
         var present = transaction.Connection.QuerySingleOrDefault<long?>("SELECT row_version FROM ingredient WHERE id = @Id AND dough_id IS NULL", new { ingredient.Id });
         if (present != version) return present is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
+        var (before, stamp) = Bought(transaction.Connection, ingredient.Id);
         State(transaction, ingredient);
         Add(transaction, price);
+        // What is paid for it changes no plan.
+        if (before is not null && before == Bought(transaction.Connection, ingredient.Id).Stated)
+            transaction.Connection.Execute("UPDATE item_stamp SET number = @stamp WHERE kind = 'ingredient' AND id = @Id", new { stamp, ingredient.Id });
         return ChangeOutcome.Done;
     }
+
+    /// <summary>What is stated of a bought ingredient, and the number of its last change; nothing is told of what is made here, which has more to it than that.</summary>
+    private static (string? Stated, long Stamp) Bought(SqliteConnection connection, string id) =>
+        (IngredientStore.Own(connection)[id] is { Formula: null } bought ? JsonSerializer.Serialize(bought) : null,
+            connection.QuerySingle<long>("SELECT number FROM item_stamp WHERE kind = 'ingredient' AND id = @id", new { id }));
 
     /// <summary>States what a bakery knows of an ingredient anew, as part of a transaction.</summary>
     internal static void State(Transaction transaction, Ingredient ingredient)

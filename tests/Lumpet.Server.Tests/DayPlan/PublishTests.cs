@@ -81,6 +81,22 @@ public sealed class PublishTests : IDisposable
     }
 
     [Fact]
+    public async Task A_price_leaves_it_the_plan_and_what_is_said_of_an_ingredient_does_not()
+    {
+        var plan = await Plan();
+        await Publish(plan);
+        async Task<bool> IsShown() => (await Plan()).GetProperty("published").GetProperty("isShown").GetBoolean();
+        var butter = (await server.Get("/api/ingredients")).GetProperty("ingredients").EnumerateArray().Single(one => one.GetProperty("id").GetString() == "butter");
+        var version = $"\"{butter.GetProperty("version").GetInt64()}\"";
+        object Butter(string[] allergens) => new { name = butter.GetProperty("name").GetString(), allergens, price = new { supplier = "Gannet Farm", packAmount = 12.5, packUnit = "kg", paid = 101.25 } };
+        // As it is, with what is paid for it now.
+        Assert.Equal(204, (await server.Send(HttpMethod.Put, "/api/ingredients/butter", Butter(["milk"]), ("If-Match", version))).Status);
+        Assert.True(await IsShown());
+        Assert.Equal(204, (await server.Send(HttpMethod.Put, "/api/ingredients/butter", Butter(["milk", "nuts"]), ("If-Match", $"\"{butter.GetProperty("version").GetInt64() + 1}\""))).Status);
+        Assert.False(await IsShown());
+    }
+
+    [Fact]
     public async Task A_task_that_is_not_done_is_planned_again()
     {
         await Publish(await Plan());
