@@ -24,7 +24,8 @@ internal sealed partial class DayPlanCheck
     /// <summary>The step of a task where it is done to the crust and nothing is brought to that which is not on it already; null for others.</summary>
     private Step? OnCrustAlone(DayTask task)
     {
-        var network = plan.Lot(task.LotId!).ProcessLeft();
+        var lot = plan.Lot(task.LotId!);
+        var network = lot.Product.ProcessIn(lot.Pan);
         var onCrust = OnCrust(network);
         var (steps, at) = (network.Steps.ToDictionary(step => step.Id), task.StepId);
         var isBare = steps[at].UsesDough || steps[at].Station == Station.Box || LeadsToShell(network, steps, at);

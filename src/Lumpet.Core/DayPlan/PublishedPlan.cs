@@ -31,6 +31,33 @@ public sealed record PublishedPlan(
         var mine = Tasks.Where(task => !task.IsFromBefore).ToArray();
         return work.Count == mine.Length && mine.All(task => work.Contains((task.Task.Id, task.Task.StartMin, task.Task.EndMin)));
     }
+
+    /// <summary>Most minutes by which work may be said to take longer; what takes longer still is not done.</summary>
+    public const int MostLongerMin = 240;
+
+    /// <summary>Whether it may be said of a task that it takes longer: of work of this plan, but for what a batch is put into an oven after. When trays are where is the ovens' to say.</summary>
+    /// <param name="taskId">The task.</param>
+    public bool MayTakeLonger(string taskId) =>
+        Tasks.Any(one => one.Task.Id == taskId && one is { IsFromBefore: false, Task.Kind: TaskKind.Hands })
+        && !Made.Where(one => one.TaskIds.Contains(taskId)).SelectMany(one => one.TaskIds.SkipWhile(id => id != taskId)).Any(id => Trays.Any(tray => tray.TaskId == id));
+
+    /// <summary>The same where some of the work takes longer: what a batch needs after it, and the batch itself, are later by as much.</summary>
+    /// <param name="longerMin">By how many minutes, by the task's id; work that may not take longer is as it was.</param>
+    public PublishedPlan Taking(IReadOnlyDictionary<string, int> longerMin)
+    {
+        var said = longerMin.Where(one => MayTakeLonger(one.Key)).ToDictionary();
+        if (said.Count == 0) return this;
+        var later = said.ToDictionary(one => one.Key, one => (Start: 0, End: one.Value));
+        PublishedMade[] made = [.. Made.Select(one =>
+        {
+            var by = 0;
+            foreach (var id in one.TaskIds) later[id] = (by, by += said.GetValueOrDefault(id));
+            return one with { ReadyMin = one.ReadyMin + by };
+        })];
+        PublishedTask[] tasks = [.. Tasks.Select(one => !one.IsFromBefore && later.TryGetValue(one.Task.Id, out var by)
+            ? one with { Task = one.Task with { StartMin = one.Task.StartMin + by.Start, EndMin = one.Task.EndMin + by.End } } : one)];
+        return this with { Made = made, Tasks = [.. tasks.OrderBy(one => one.Task.StartMin).ThenBy(one => one.Task.Id, StringComparer.Ordinal)] };
+    }
 }
 
 /// <summary>Pies that travel together.</summary>

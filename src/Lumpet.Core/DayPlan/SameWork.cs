@@ -24,8 +24,9 @@ internal sealed record SameWork(Station Station, string? Name, string? Dough, st
     public static SameWork Of(Lot lot, StepGraph graph, int node)
     {
         var step = graph.Nodes[node];
-        // Of what was begun before only some steps are left, and of those it is not known what goes in where.
-        return lot.Begun is null && IsOnTheCrustAlone(lot.Product, graph, node)
+        // Of what was begun before only some steps are left; what goes in where is seen in all of them.
+        var whole = lot.Begun is null ? graph : new StepGraph(lot.Product.ProcessIn(lot.Pan));
+        return IsOnTheCrustAlone(lot.Product, whole, lot.Begun is null ? node : whole.Nodes.Index().First(one => one.Item.Id == step.Id).Index)
             ? new SameWork(step.Station, step.Name.Trim().ToUpperInvariant(), step.UsesDough ? lot.Product.Dough.Id : null, step.UsesDough ? lot.Product.TopDough?.Id : null, null, null)
             : new SameWork(step.Station, null, null, null, lot.Product.Id, step.Id);
     }

@@ -26,24 +26,24 @@ internal sealed record FollowedPlan(StoredPublication Publication, bool IsSame, 
     {
         if (PublishedPlanStore.Followed(connection, book.Day) is not { } publication) return book;
         var asked = publication.From is { } from && PublishedPlanStore.Find(connection, book.Day, from.Number) is { } before
-            ? GoneOn(connection, book, before, from.At, from.NotDone.ToHashSet())
+            ? GoneOn(connection, book, before, from.At, from.NotDone.ToHashSet(), from.LongerMin)
             : book;
-        var isSame = asked.Fingerprint == publication.Fingerprint && publication.NotDone.Count == 0;
+        var isSame = asked.Fingerprint == publication.Fingerprint && publication.NotDone.Count + publication.LongerMin.Count == 0;
         var at = book.Clock.InstantAt((book.Clock.MinuteOf(now) + NowStepMin) / NowStepMin * NowStepMin);
         var isBegun = publication.Start + Duration.FromMinutes(publication.Work.Tasks.Select(task => task.Task.StartMin).DefaultIfEmpty(int.MaxValue / 4).Min()) < at;
-        var anew = isBegun ? GoneOn(connection, book, publication, at, publication.NotDone) : null;
+        var anew = isBegun ? GoneOn(connection, book, publication, at, publication.NotDone, publication.LongerMin) : null;
         var followed = new FollowedPlan(publication, isSame, anew is null ? null : anew with { Followed = new FollowedPlan(publication, false, null, at) }, at);
         return isSame ? asked with { Followed = followed } : followed.Anew ?? book with { Followed = followed };
     }
 
     /// <summary>What is left of a day when a plan has been followed up to an instant.</summary>
-    private static DayBook GoneOn(SqliteConnection connection, DayBook book, StoredPublication publication, Instant at, IReadOnlySet<string> notDone)
+    private static DayBook GoneOn(SqliteConnection connection, DayBook book, StoredPublication publication, Instant at, IReadOnlySet<string> notDone, IReadOnlyDictionary<string, int> longerMin)
     {
         var products = RecipeStore.Products(connection, [.. publication.Work.Pies.Select(pies => pies.ProductId).Concat(publication.Work.Trays.Select(tray => tray.ProductId).OfType<string>()).Distinct()])
             .ToDictionary(product => product.Id, book.Arrangement.Applied);
         var made = IngredientStore.All(connection).Values.Where(one => one.Formula?.How is not null).ToDictionary(one => one.Id);
         var onItsClock = (int)(at - publication.Start).TotalMinutes;
-        var begun = BegunWork.At(publication.Work, onItsClock, notDone, new RecipesThere(products, made), ($"b{publication.Number}", Days.Iso(book.Day)))
+        var begun = BegunWork.At(publication.Work.Taking(longerMin), onItsClock, notDone, new RecipesThere(products, made), ($"b{publication.Number}", Days.Iso(book.Day)))
             .From(-book.Clock.MinuteOf(publication.Start));
         var left = book.At(book.Clock.MinuteOf(at), begun, made);
         return left with { Library = LibraryStamps.Of(connection, [.. book.Products, .. products.Values], left.MadeThere.Values) };

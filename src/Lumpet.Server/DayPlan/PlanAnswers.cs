@@ -69,7 +69,9 @@ public sealed record PublishedAnswer(int Number, string Words, bool IsShown, boo
 /// <param name="End">When it was to end.</param>
 /// <param name="IsOver">Whether its time has passed, so that it counts as done.</param>
 /// <param name="IsDone">Whether nobody says otherwise.</param>
-public sealed record BegunAnswer(string Task, string Name, string About, Moment Start, Moment End, bool IsOver, bool IsDone);
+/// <param name="LongerMin">By how many minutes someone says that it takes longer; its end has them.</param>
+/// <param name="MayTakeLonger">Whether that may be said of it.</param>
+public sealed record BegunAnswer(string Task, string Name, string About, Moment Start, Moment End, bool IsOver, bool IsDone, int LongerMin, bool MayTakeLonger);
 
 /// <summary>What is arranged for a day, and what can be.</summary>
 /// <param name="Words">What is arranged, in words; empty where nothing is.</param>

@@ -4,6 +4,7 @@ using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
 using Lumpet.Store;
 using Lumpet.Store.DayPlan;
+using NodaTime;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Lumpet.Server.DayPlan;
@@ -18,6 +19,7 @@ internal static class PublishEndpoints
         plan.MapPost("/publish", Publish).WithName("PublishPlan").WithSummary("Publishes the plan that is shown: from now on what it has begun counts as done when its time has passed.");
         plan.MapDelete("/publish", TakeBack).WithName("TakeBackPlan").WithSummary("Takes the published plan back: nothing counts as begun any more.");
         plan.MapPut("/not-done", NotDone).WithName("SayNotDone").WithSummary("Says of a task that the published plan has begun whether it is done.");
+        plan.MapPut("/takes-longer", TakesLonger).WithName("SayTakesLonger").WithSummary("Says of work that the published plan has begun by how much it takes longer; 0 for as long as it was to.");
     }
 
     private static async Task<Results<NoContent, ValidationProblem, ProblemHttpResult>> Publish(
@@ -35,7 +37,7 @@ internal static class PublishEndpoints
         var (now, refusedNow) = PlanEndpoints.Open(day, transaction.Connection, clock);
         if (now is null) return refusedNow!;
         if ((now.Followed?.Publication.Number ?? 0) != (book.Followed?.Publication.Number ?? 0)) return Problem("Someone else has published a plan meanwhile. Nothing was published; look at theirs.", StatusCodes.Status409Conflict);
-        var from = book.Begun is null ? null : new GoneOnFrom(book.Followed!.Publication.Number, book.Clock.Start, [.. book.Followed.Publication.NotDone.Order(StringComparer.Ordinal)]);
+        var from = book.Begun is null ? null : new GoneOnFrom(book.Followed!.Publication.Number, book.Clock.Start, [.. book.Followed.Publication.NotDone.Order(StringComparer.Ordinal)], book.Followed.Publication.LongerMin);
         PublishedPlanStore.Publish(transaction, book.Day, new StoredPublication(
             0, clock.Now, book.Clock.Start, book.Fingerprint, view.Given, from, Publishing.Of(plan, book.Snapshot.OvensWatched, task => PlanWriting.About(book, plan, task), book.Begun)));
         transaction.Commit();
@@ -56,14 +58,37 @@ internal static class PublishEndpoints
     private static Results<NoContent, ValidationProblem, ProblemHttpResult> NotDone(string day, NotDoneRequest request, Database database, ChangeFeed feed)
     {
         if (Days.Read(day) is not { } date) return Days.NoDay();
-        if (request.IsDone is null) return FieldProblems.Of(("isDone", "Say whether it is done."));
+        if (request.IsDone is not { } isDone) return FieldProblems.Of(("isDone", "Say whether it is done."));
+        return Say(date, request.Number, request.Task, database, feed, (transaction, publication, task) =>
+        {
+            PublishedPlanStore.Say(transaction, date, publication.Number, task, isDone);
+            return null;
+        });
+    }
+
+    private static Results<NoContent, ValidationProblem, ProblemHttpResult> TakesLonger(string day, TakesLongerRequest request, Database database, ChangeFeed feed)
+    {
+        if (Days.Read(day) is not { } date) return Days.NoDay();
+        if (request.Minutes is not (>= 0 and <= PublishedPlan.MostLongerMin and var minutes)) return FieldProblems.Of(("minutes", $"Work takes 0 to {PublishedPlan.MostLongerMin} min longer; what takes longer still is not done."));
+        return Say(date, request.Number, request.Task, database, feed, (transaction, publication, task) =>
+        {
+            if (!publication.Work.MayTakeLonger(task)) return ("task", "This is said of work alone that the plan itself has begun, and whose batch goes into no oven after it. Say that it is not done where it is not.");
+            PublishedPlanStore.Lengthen(transaction, date, publication.Number, task, minutes);
+            return null;
+        });
+    }
+
+    /// <summary>Says something of a task of the plan that is followed.</summary>
+    private static Results<NoContent, ValidationProblem, ProblemHttpResult> Say(
+        LocalDate date, int? number, string? task, Database database, ChangeFeed feed, Func<Transaction, StoredPublication, string, (string Field, string Message)?> say)
+    {
         using var transaction = database.Begin();
-        if (PublishedPlanStore.Followed(transaction.Connection, date) is not { } publication || publication.Number != request.Number)
+        if (PublishedPlanStore.Followed(transaction.Connection, date) is not { } publication || publication.Number != number)
             return Problem("Another plan is published by now. Nothing was changed; look at it.", StatusCodes.Status409Conflict);
-        if (publication.Work.Tasks.All(task => task.Task.Id != request.Task)) return FieldProblems.Of(("task", "There is no such task in the plan that is published."));
-        PublishedPlanStore.Say(transaction, date, publication.Number, request.Task!, request.IsDone.Value);
+        if (task is null || publication.Work.Tasks.All(one => one.Task.Id != task)) return FieldProblems.Of(("task", "There is no such task in the plan that is published."));
+        if (say(transaction, publication, task) is { } fault) return FieldProblems.Of(fault);
         transaction.Commit();
-        feed.Publish("orders", day);
+        feed.Publish("orders", Days.Iso(date));
         return TypedResults.NoContent();
     }
 
@@ -81,3 +106,9 @@ public sealed record PublishRequest(string? Fingerprint, string? Given, string? 
 /// <param name="Task">Id of the task.</param>
 /// <param name="IsDone">Whether it is done.</param>
 public sealed record NotDoneRequest(int? Number, string? Task, bool? IsDone);
+
+/// <summary>By how much someone says that work takes longer.</summary>
+/// <param name="Number">The plan, by its number.</param>
+/// <param name="Task">Id of the task.</param>
+/// <param name="Minutes">Minutes beyond those planned, 0 to 240; 0 where it takes as long as it was to.</param>
+public sealed record TakesLongerRequest(int? Number, string? Task, int? Minutes);

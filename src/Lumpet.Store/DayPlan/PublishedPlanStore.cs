@@ -20,13 +20,17 @@ public sealed record StoredPublication(int Number, Instant PublishedAt, Instant 
 {
     /// <summary>Ids of its tasks of which someone says that they are not done.</summary>
     public IReadOnlySet<string> NotDone { get; init; } = new HashSet<string>();
+
+    /// <summary>By how many minutes its tasks take longer of which someone says so, by the task's id.</summary>
+    public IReadOnlyDictionary<string, int> LongerMin { get; init; } = new Dictionary<string, int>();
 }
 
 /// <summary>A plan that another goes on from.</summary>
 /// <param name="Number">Its number.</param>
 /// <param name="At">When it was gone on from.</param>
 /// <param name="NotDone">What of it was not done then.</param>
-public sealed record GoneOnFrom(int Number, Instant At, IReadOnlyList<string> NotDone);
+/// <param name="LongerMin">By how many minutes its tasks took longer then, by the task's id.</param>
+public sealed record GoneOnFrom(int Number, Instant At, IReadOnlyList<string> NotDone, IReadOnlyDictionary<string, int> LongerMin);
 
 /// <summary>Keeps plans that are published. The last of a day is the one that is followed.</summary>
 public static class PublishedPlanStore
@@ -51,8 +55,8 @@ public static class PublishedPlanStore
         var number = transaction.Connection.QuerySingle<int>("SELECT coalesce(max(number), 0) + 1 FROM published_plan WHERE day = @day", new { day = Iso(day) });
         transaction.Connection.Execute(
             """
-            INSERT INTO published_plan (day, number, published_unix, start_unix, fingerprint, given, from_number, from_unix, from_not_done, work)
-            VALUES (@day, @number, @published, @start, @fingerprint, @given, @from, @fromUnix, @notDone, @work)
+            INSERT INTO published_plan (day, number, published_unix, start_unix, fingerprint, given, from_number, from_unix, from_not_done, from_longer, work)
+            VALUES (@day, @number, @published, @start, @fingerprint, @given, @from, @fromUnix, @notDone, @longer, @work)
             """,
             new
             {
@@ -65,6 +69,7 @@ public static class PublishedPlanStore
                 from = plan.From?.Number,
                 fromUnix = plan.From?.At.ToUnixTimeSeconds(),
                 notDone = JsonSerializer.Serialize(plan.From?.NotDone ?? [], Format),
+                longer = JsonSerializer.Serialize(plan.From?.LongerMin ?? new Dictionary<string, int>(), Format),
                 work = JsonSerializer.Serialize(plan.Work, Format),
             });
         return number;
@@ -88,8 +93,20 @@ public static class PublishedPlanStore
         isDone ? "DELETE FROM not_done WHERE day = @day AND number = @number AND task_id = @task" : "INSERT INTO not_done (day, number, task_id) VALUES (@day, @number, @task) ON CONFLICT DO NOTHING",
         new { day = Iso(day), number, task });
 
+    /// <summary>Says of a task of the plan that is followed by how much it takes longer.</summary>
+    /// <param name="transaction">The change it is part of.</param>
+    /// <param name="day">The day.</param>
+    /// <param name="number">The plan.</param>
+    /// <param name="task">Id of the task.</param>
+    /// <param name="minutes">Minutes; 0 where it takes as long as it was to.</param>
+    public static void Lengthen(Transaction transaction, LocalDate day, int number, string task, int minutes) => transaction.Connection.Execute(
+        minutes == 0
+            ? "DELETE FROM takes_longer WHERE day = @day AND number = @number AND task_id = @task"
+            : "INSERT INTO takes_longer (day, number, task_id, minutes) VALUES (@day, @number, @task, @minutes) ON CONFLICT DO UPDATE SET minutes = excluded.minutes",
+        new { day = Iso(day), number, task, minutes });
+
     private const string Columns =
-        "SELECT number, published_unix AS published, start_unix AS start, fingerprint, given, from_number AS fromNumber, from_unix AS fromUnix, from_not_done AS fromNotDone, work FROM published_plan";
+        "SELECT number, published_unix AS published, start_unix AS start, fingerprint, given, from_number AS fromNumber, from_unix AS fromUnix, from_not_done AS fromNotDone, from_longer AS fromLonger, work FROM published_plan";
 
     private static StoredPublication Read(SqliteConnection connection, LocalDate day, Row row) => new(
         (int)row.Number,
@@ -97,13 +114,17 @@ public static class PublishedPlanStore
         Instant.FromUnixTimeSeconds(row.Start),
         row.Fingerprint,
         row.Given,
-        row.FromNumber is { } from ? new GoneOnFrom((int)from, Instant.FromUnixTimeSeconds(row.FromUnix!.Value), JsonSerializer.Deserialize<string[]>(row.FromNotDone, Format)!) : null,
+        row.FromNumber is { } from ? new GoneOnFrom((int)from, Instant.FromUnixTimeSeconds(row.FromUnix!.Value), JsonSerializer.Deserialize<string[]>(row.FromNotDone, Format)!, JsonSerializer.Deserialize<Dictionary<string, int>>(row.FromLonger, Format)!) : null,
         JsonSerializer.Deserialize<PublishedPlan>(row.Work, Format)!)
     {
         NotDone = connection.Query<string>("SELECT task_id FROM not_done WHERE day = @day AND number = @number", new { day = Iso(day), number = row.Number }).ToHashSet(),
+        LongerMin = connection.Query<LongerRow>("SELECT task_id AS task, minutes FROM takes_longer WHERE day = @day AND number = @number", new { day = Iso(day), number = row.Number })
+            .ToDictionary(one => one.Task, one => (int)one.Minutes),
     };
 
     private static string Iso(LocalDate day) => LocalDatePattern.Iso.Format(day);
 
-    private sealed record Row(long Number, long Published, long Start, string Fingerprint, string Given, long? FromNumber, long? FromUnix, string FromNotDone, string Work);
+    private sealed record Row(long Number, long Published, long Start, string Fingerprint, string Given, long? FromNumber, long? FromUnix, string FromNotDone, string FromLonger, string Work);
+
+    private sealed record LongerRow(string Task, long Minutes);
 }

@@ -81,6 +81,51 @@ public sealed class PublishTests : IDisposable
     }
 
     [Fact]
+    public async Task Work_that_takes_longer_moves_what_waits_for_it()
+    {
+        var plan = await Plan();
+        await Publish(plan);
+        var mixed = plan.GetProperty("tasks").EnumerateArray().First(task => task.GetProperty("id").GetString()!.EndsWith("/mix", StringComparison.Ordinal));
+        var (id, start) = (mixed.GetProperty("id").GetString()!, mixed.GetProperty("start").GetProperty("clock").GetString()!);
+        var until = TimeSpan.Parse(start, System.Globalization.CultureInfo.InvariantCulture) - TimeSpan.FromHours(9) + TimeSpan.FromMinutes(6);
+        server.Pass(until);
+        var say = (int? minutes, string? task, int number) => server.Send(HttpMethod.Put, $"/api/plan/{Fair}/takes-longer", new { number, task, minutes });
+        foreach (var (minutes, task, number, status) in new[] { ((int?)-1, id, 1, 400), (241, id, 1, 400), (null, id, 1, 400), (5, "no such task", 1, 400), (5, null, 1, 400), (5, id, 2, 409) })
+            Assert.Equal(status, (await say(minutes, task, number)).Status);
+        var bake = plan.GetProperty("tasks").EnumerateArray().First(task => task.GetProperty("kind").GetString() == "bake").GetProperty("id").GetString()!;
+        Assert.Equal(400, (await say(5, bake, 1)).Status);
+        JsonElement Begun(JsonElement of) => of.GetProperty("published").GetProperty("begun").EnumerateArray().Single(task => task.GetProperty("task").GetString() == id);
+        var before = Begun(await Plan());
+        Assert.Equal((0, true), (before.GetProperty("longerMin").GetInt32(), before.GetProperty("mayTakeLonger").GetBoolean()));
+        Assert.Equal(204, (await say(20, id, 1)).Status);
+        Assert.Equal(204, (await say(25, id, 1)).Status);
+        var left = await Plan();
+        Assert.Contains("One task of it takes longer: what it has begun stays, and the rest is planned anew", left.GetProperty("published").GetProperty("words").GetString(), StringComparison.Ordinal);
+        Assert.Equal(25, Begun(left).GetProperty("longerMin").GetInt32());
+        Assert.Equal(before.GetProperty("end").GetProperty("min").GetInt32() + 25, Begun(left).GetProperty("end").GetProperty("min").GetInt32());
+        Assert.All(left.GetProperty("waves").EnumerateArray(), wave => Assert.True(wave.GetProperty("isMet").GetBoolean()));
+        // Published in turn it is the plan, and stays it.
+        Assert.Equal(204, (await Publish(left)).Status);
+        var again = await Plan();
+        Assert.True(again.GetProperty("published").GetProperty("isShown").GetBoolean(), again.GetProperty("published").GetProperty("words").GetString());
+        Assert.Equal(Tasks(left), Tasks(again));
+    }
+
+    [Fact]
+    public async Task As_long_as_it_was_to_take_leaves_it_the_plan()
+    {
+        var plan = await Plan();
+        await Publish(plan);
+        server.Pass(TimeSpan.FromHours(9));
+        var id = (await Plan()).GetProperty("published").GetProperty("begun").EnumerateArray().First(task => task.GetProperty("mayTakeLonger").GetBoolean()).GetProperty("task").GetString();
+        foreach (var (minutes, isShown) in new[] { (15, false), (0, true) })
+        {
+            Assert.Equal(204, (await server.Send(HttpMethod.Put, $"/api/plan/{Fair}/takes-longer", new { number = 1, task = id, minutes })).Status);
+            Assert.Equal(isShown, (await Plan()).GetProperty("published").GetProperty("isShown").GetBoolean());
+        }
+    }
+
+    [Fact]
     public async Task A_price_leaves_it_the_plan_and_what_is_said_of_an_ingredient_does_not()
     {
         var plan = await Plan();

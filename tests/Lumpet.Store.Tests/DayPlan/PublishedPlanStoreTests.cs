@@ -42,13 +42,14 @@ public sealed class PublishedPlanStoreTests : IDisposable
     {
         Assert.Null(Write(transaction => PublishedPlanStore.Followed(transaction.Connection, Day)));
         Assert.Equal(1, Write(transaction => PublishedPlanStore.Publish(transaction, Day, Plan())));
-        var from = new GoneOnFrom(1, Instant.FromUnixTimeSeconds(90), ["flaky/1/mix"]);
+        var from = new GoneOnFrom(1, Instant.FromUnixTimeSeconds(90), ["flaky/1/mix"], new Dictionary<string, int> { ["flaky/2/mix"] = 15 });
         Assert.Equal(2, Write(transaction => PublishedPlanStore.Publish(transaction, Day, Plan(from))));
         Assert.Equal(1, Write(transaction => PublishedPlanStore.Publish(transaction, Day.PlusDays(1), Plan())));
         var kept = Write(transaction => PublishedPlanStore.Followed(transaction.Connection, Day))!;
         Assert.Equal((2, "print", "settled", 100, 60), (kept.Number, kept.Fingerprint, kept.Given, kept.PublishedAt.ToUnixTimeSeconds(), kept.Start.ToUnixTimeSeconds()));
         Assert.Equal((1, 90), (kept.From!.Number, kept.From.At.ToUnixTimeSeconds()));
         Assert.Equal(["flaky/1/mix"], kept.From.NotDone);
+        Assert.Equal([KeyValuePair.Create("flaky/2/mix", 15)], kept.From.LongerMin);
         Assert.Equivalent(Work, kept.Work, strict: true);
         Assert.Equal(Work.Tasks[0], kept.Work.Tasks[0]);
         Assert.Null(Write(transaction => PublishedPlanStore.Find(transaction.Connection, Day, 1))!.From);
@@ -67,7 +68,7 @@ public sealed class PublishedPlanStoreTests : IDisposable
             return 0;
         });
         Assert.Equal(["a"], Write(transaction => PublishedPlanStore.Followed(transaction.Connection, Day))!.NotDone);
-        Write(transaction => PublishedPlanStore.Publish(transaction, Day, Plan(new GoneOnFrom(1, Instant.FromUnixTimeSeconds(90), ["a"]))));
+        Write(transaction => PublishedPlanStore.Publish(transaction, Day, Plan(new GoneOnFrom(1, Instant.FromUnixTimeSeconds(90), ["a"], new Dictionary<string, int>()))));
         Assert.Empty(Write(transaction => PublishedPlanStore.Followed(transaction.Connection, Day))!.NotDone);
         Assert.True(Write(transaction => PublishedPlanStore.TakeBack(transaction, Day)));
         Assert.False(Write(transaction => PublishedPlanStore.TakeBack(transaction, Day)));
@@ -75,5 +76,29 @@ public sealed class PublishedPlanStoreTests : IDisposable
     }
 
     [Fact]
-    public void The_schema_knows_no_plan_that_goes_on_from_none() => Assert.Throws<SqliteException>(() => Write(transaction => PublishedPlanStore.Publish(transaction, Day, Plan(new GoneOnFrom(7, Instant.FromUnixTimeSeconds(90), [])))));
+    public void What_takes_longer_is_of_one_plan_and_goes_with_it()
+    {
+        Write(transaction => PublishedPlanStore.Publish(transaction, Day, Plan()));
+        Write(transaction =>
+        {
+            PublishedPlanStore.Lengthen(transaction, Day, 1, "a", 5);
+            PublishedPlanStore.Lengthen(transaction, Day, 1, "a", 10);
+            PublishedPlanStore.Lengthen(transaction, Day, 1, "b", 5);
+            PublishedPlanStore.Lengthen(transaction, Day, 1, "b", 0);
+            return 0;
+        });
+        Assert.Equal([KeyValuePair.Create("a", 10)], Write(transaction => PublishedPlanStore.Followed(transaction.Connection, Day))!.LongerMin);
+        Assert.Throws<SqliteException>(() => Write(transaction =>
+        {
+            PublishedPlanStore.Lengthen(transaction, Day, 1, "a", 241);
+            return 0;
+        }));
+        Write(transaction => PublishedPlanStore.Publish(transaction, Day, Plan()));
+        Assert.Empty(Write(transaction => PublishedPlanStore.Followed(transaction.Connection, Day))!.LongerMin);
+        Assert.True(Write(transaction => PublishedPlanStore.TakeBack(transaction, Day)));
+        Assert.Equal(0, Write(transaction => transaction.Connection.QuerySingle<int>("SELECT count(*) FROM takes_longer")));
+    }
+
+    [Fact]
+    public void The_schema_knows_no_plan_that_goes_on_from_none() => Assert.Throws<SqliteException>(() => Write(transaction => PublishedPlanStore.Publish(transaction, Day, Plan(new GoneOnFrom(7, Instant.FromUnixTimeSeconds(90), [], new Dictionary<string, int>())))));
 }

@@ -1344,6 +1344,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/{day}/takes-longer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says of work that the published plan has begun by how much it takes longer; 0 for as long as it was to. */
+        put: operations["SayTakesLonger"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1649,6 +1666,13 @@ export interface components {
             isOver: boolean;
             /** @description Whether nobody says otherwise. */
             isDone: boolean;
+            /**
+             * Format: int32
+             * @description By how many minutes someone says that it takes longer; its end has them.
+             */
+            longerMin: number;
+            /** @description Whether that may be said of it. */
+            mayTakeLonger: boolean;
         };
         /** @description The work of a day at the bench. */
         BenchAnswer: {
@@ -5289,6 +5313,21 @@ export interface components {
             /** @description Whether a person says so; otherwise its part of the recipe tells. */
             isSaid: boolean;
         };
+        /** @description By how much someone says that work takes longer. */
+        TakesLongerRequest: {
+            /**
+             * Format: int32
+             * @description The plan, by its number.
+             */
+            number: null | number;
+            /** @description Id of the task. */
+            task: null | string;
+            /**
+             * Format: int32
+             * @description Minutes beyond those planned, 0 to 240; 0 where it takes as long as it was to.
+             */
+            minutes: null | number;
+        };
         /** @description A task. */
         TaskAnswer: {
             /** @description Stable for the same snapshot. */
@@ -8689,6 +8728,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NotDoneRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    SayTakesLonger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakesLongerRequest"];
             };
         };
         responses: {

@@ -43,6 +43,18 @@
         }),
       ),
     )
+  const lengthen = (task: string, minutes: number) =>
+    send(() =>
+      ask(
+        api.PUT('/api/plan/{day}/takes-longer', {
+          params: { path: { day: plan.day } },
+          body: { number: published?.number ?? 0, task, minutes },
+        }),
+      ),
+    )
+  // What a press adds, and the most there can be.
+  const atAPress = 5
+  const most = 240
 </script>
 
 <section class="screen-only my-2" aria-label="The plan that the crew works by">
@@ -75,7 +87,7 @@
     <details>
       <summary class="link"
         >{published.begun.length}
-        {published.begun.length === 1 ? 'task has' : 'tasks have'} begun by this plan; say which is not done</summary
+        {published.begun.length === 1 ? 'task has' : 'tasks have'} begun by this plan; say which is not done, or takes longer</summary
       >
       <ul class="begun mt-1">
         {#each published.begun as task (task.task)}
@@ -84,9 +96,30 @@
             <span class="grow" class:undone={!task.isDone}
               >{task.name}, {task.about}
               <span class="small"
-                >{task.isDone ? (task.isOver ? 'counts as done' : `until ${task.end.clock}`) : 'not done'}</span
+                >{task.isDone
+                  ? task.isOver
+                    ? 'counts as done'
+                    : `until ${task.end.clock}`
+                  : 'not done'}{task.longerMin > 0 ? `, ${task.longerMin} min longer than planned` : ''}</span
               ></span
             >
+            {#if task.longerMin > 0}
+              <button
+                class="link px-1"
+                disabled={isSending}
+                onclick={() => lengthen(task.task, 0)}
+                aria-label="As planned: {task.name}, {task.about}, {task.start.clock}">As planned</button
+              >
+            {/if}
+            {#if task.mayTakeLonger && task.isDone && task.longerMin + atAPress <= most}
+              <button
+                class="link px-1"
+                disabled={isSending}
+                onclick={() => lengthen(task.task, task.longerMin + atAPress)}
+                aria-label="{atAPress} min longer: {task.name}, {task.about}, {task.start.clock}"
+                >{atAPress} min longer</button
+              >
+            {/if}
             <button
               class="link px-1"
               disabled={isSending}
