@@ -105,7 +105,7 @@
             >
             {#if task.longerMin > 0}
               <button
-                class="link px-1"
+                class="link px-1 whitespace-nowrap"
                 disabled={isSending}
                 onclick={() => lengthen(task.task, 0)}
                 aria-label="As planned: {task.name}, {task.about}, {task.start.clock}">As planned</button
@@ -113,7 +113,7 @@
             {/if}
             {#if task.mayTakeLonger && task.isDone && task.longerMin + atAPress <= most}
               <button
-                class="link px-1"
+                class="link px-1 whitespace-nowrap"
                 disabled={isSending}
                 onclick={() => lengthen(task.task, task.longerMin + atAPress)}
                 aria-label="{atAPress} min longer: {task.name}, {task.about}, {task.start.clock}"
@@ -121,7 +121,7 @@
               >
             {/if}
             <button
-              class="link px-1"
+              class="link px-1 whitespace-nowrap"
               disabled={isSending}
               onclick={() => say(task.task, !task.isDone)}
               aria-label="{task.isDone ? 'Not done' : 'Done after all'}: {task.name}, {task.about}, {task.start.clock}"
