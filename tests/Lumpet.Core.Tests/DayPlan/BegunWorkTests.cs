@@ -13,7 +13,8 @@ namespace Lumpet.Core.Tests.DayPlan;
 /// <summary>A plan that is published has begun by a minute what should have begun by then; the rest is planned around that.</summary>
 public sealed class BegunWorkTests
 {
-    private static readonly RecipesThere Library = new(
+    /// <summary>The recipes as they are when a plan is followed.</summary>
+    internal static readonly RecipesThere Library = new(
         new[] { Pear, Custard, MadeFirstTests.CurdPie, MadeFirstTests.PureePie }.ToDictionary(product => product.Id),
         new[] { MadeFirstTests.Curd, MadeFirstTests.Puree, Flaky.AsIngredient() }.ToDictionary(one => one.Id));
 
@@ -29,9 +30,11 @@ public sealed class BegunWorkTests
         return plan;
     }
 
-    private static readonly DaySnapshot Day = Crew(3, Snapshot(Order(Pear, 12, 1170), Order(Custard, 8, 1170), Order(MadeFirstTests.CurdPie, 4, 1320), Order(MadeFirstTests.PureePie, 4, 1320)));
+    /// <summary>A day with things that are made first.</summary>
+    internal static readonly DaySnapshot Day = Crew(3, Snapshot(Order(Pear, 12, 1170), Order(Custard, 8, 1170), Order(MadeFirstTests.CurdPie, 4, 1320), Order(MadeFirstTests.PureePie, 4, 1320)));
 
-    private static readonly PlannedDay Plan = DayPlanner.Plan(Day);
+    /// <summary>Its plan.</summary>
+    internal static readonly PlannedDay Plan = DayPlanner.Plan(Day);
 
     public static TheoryData<int> Minutes => [1, 120, 480, 760, 900, 1000, 1169, 1171, 1300];
 

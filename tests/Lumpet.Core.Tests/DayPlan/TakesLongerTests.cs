@@ -1,21 +1,13 @@
 using Lumpet.Core.DayPlan;
 using Lumpet.PlanChecking;
 using Xunit;
-using static Lumpet.Core.Tests.TestBakery;
+using static Lumpet.Core.Tests.DayPlan.BegunWorkTests;
 
 namespace Lumpet.Core.Tests.DayPlan;
 
 /// <summary>Work that a published plan has begun may take longer than it was to; the rest is planned around that.</summary>
 public sealed class TakesLongerTests
 {
-    private static readonly RecipesThere Library = new(
-        new[] { Pear, Custard, MadeFirstTests.CurdPie, MadeFirstTests.PureePie }.ToDictionary(product => product.Id),
-        new[] { MadeFirstTests.Curd, MadeFirstTests.Puree, Flaky.AsIngredient() }.ToDictionary(one => one.Id));
-
-    private static readonly DaySnapshot Day = Crew(3, Snapshot(Order(Pear, 12, 1170), Order(Custard, 8, 1170), Order(MadeFirstTests.CurdPie, 4, 1320), Order(MadeFirstTests.PureePie, 4, 1320)));
-
-    private static readonly PlannedDay Plan = DayPlanner.Plan(Day);
-
     private static readonly PublishedPlan Published = Publishing.Of(Plan, Day.OvensWatched, task => task.About, null);
 
     private static DayTask Task(PublishedPlan plan, string id) => plan.Tasks.Single(one => one.Task.Id == id).Task;
