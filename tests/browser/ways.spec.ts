@@ -49,7 +49,8 @@ test('a way out is shown with what it does, taken by one press, and taken back',
   await form.getByRole('button', { name: 'Try' }).click()
   await expect(page.getByText('with the hands of the week')).toBeVisible({ timeout: 30_000 })
   await page.getByRole('button', { name: 'Make it so' }).first().click()
-  await expect(page.getByText(/1 is there\./)).toBeVisible({ timeout: 60_000 })
+  // Whether one can do it late or not all of it, is the plan's to find.
+  await expect(page.getByText(/1 is there[.;]/)).toBeVisible({ timeout: 60_000 })
 
   // Others share this bakery.
   const { orders } = await (await page.request.get(`/api/orders/${day}`)).json()
