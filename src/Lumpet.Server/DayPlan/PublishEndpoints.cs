@@ -66,13 +66,15 @@ internal static class PublishEndpoints
         });
     }
 
-    private static Results<NoContent, ValidationProblem, ProblemHttpResult> TakesLonger(string day, TakesLongerRequest request, Database database, ChangeFeed feed)
+    private static Results<NoContent, ValidationProblem, ProblemHttpResult> TakesLonger(string day, TakesLongerRequest request, Database database, BakeryClock clock, ChangeFeed feed)
     {
         if (Days.Read(day) is not { } date) return Days.NoDay();
         if (request.Minutes is not (>= 0 and <= PublishedPlan.MostLongerMin and var minutes)) return FieldProblems.Of(("minutes", $"Work takes 0 to {PublishedPlan.MostLongerMin} min longer; what takes longer still is not done."));
         return Say(date, request.Number, request.Task, database, feed, (transaction, publication, task) =>
         {
             if (!publication.Work.MayTakeLonger(task)) return ("task", "This is said of work alone that the plan itself has begun, and whose batch goes into no oven after it. Say that it is not done where it is not.");
+            var begins = publication.Start + Duration.FromMinutes(publication.Work.Tasks.First(one => one.Task.Id == task).Task.StartMin);
+            if (minutes > 0 && begins > clock.Now) return ("task", "It has not begun yet. Say so when it has; until then change how long its step takes in its recipe.");
             PublishedPlanStore.Lengthen(transaction, date, publication.Number, task, minutes);
             return null;
         });

@@ -88,8 +88,10 @@ public sealed class PublishTests : IDisposable
         var mixed = plan.GetProperty("tasks").EnumerateArray().First(task => task.GetProperty("id").GetString()!.EndsWith("/mix", StringComparison.Ordinal));
         var (id, start) = (mixed.GetProperty("id").GetString()!, mixed.GetProperty("start").GetProperty("clock").GetString()!);
         var until = TimeSpan.Parse(start, System.Globalization.CultureInfo.InvariantCulture) - TimeSpan.FromHours(9) + TimeSpan.FromMinutes(6);
-        server.Pass(until);
         var say = (int? minutes, string? task, int number) => server.Send(HttpMethod.Put, $"/api/plan/{Fair}/takes-longer", new { number, task, minutes });
+        // Nothing is said of what nobody has begun.
+        Assert.Equal(400, (await say(5, id, 1)).Status);
+        server.Pass(until);
         foreach (var (minutes, task, number, status) in new[] { ((int?)-1, id, 1, 400), (241, id, 1, 400), (null, id, 1, 400), (5, "no such task", 1, 400), (5, null, 1, 400), (5, id, 2, 409) })
             Assert.Equal(status, (await say(minutes, task, number)).Status);
         var bake = plan.GetProperty("tasks").EnumerateArray().First(task => task.GetProperty("kind").GetString() == "bake").GetProperty("id").GetString()!;
