@@ -1,4 +1,5 @@
 using Lumpet.Core.Baking;
+using Lumpet.Core.Orders;
 using Lumpet.Core.Recipes;
 
 namespace Lumpet.Core.DayPlan;
@@ -33,11 +34,14 @@ public sealed record DayArrangement(OvenSchool School, IReadOnlyList<string> Ove
     /// <summary>Products made by another school than their recipe says; of one product at most one at a place.</summary>
     public IReadOnlyList<DaySchool> Schools { get; init; } = [];
 
+    /// <summary>Pies that are ordered for the day and are not planned; whoever gathers the day takes their orders out.</summary>
+    public IReadOnlyList<LeftOutLot> LeftOut { get; init; } = [];
+
     /// <summary>A day like any other.</summary>
     public static DayArrangement Usual { get; } = new(OvenSchool.FewestHotHours, [], new Dictionary<string, int>());
 
     /// <summary>Whether nothing is arranged.</summary>
-    public bool IsUsual => School == OvenSchool.FewestHotHours && OvensOut.Count == 0 && LongerBakes.Count == 0 && MoreHands == 0 && EarlierMin == 0 && BetweenHands == 0 && Schools.Count == 0;
+    public bool IsUsual => School == OvenSchool.FewestHotHours && OvensOut.Count == 0 && LongerBakes.Count == 0 && MoreHands == 0 && EarlierMin == 0 && BetweenHands == 0 && Schools.Count == 0 && LeftOut.Count == 0;
 
     /// <summary>A day's snapshot under this arrangement; it begins as early as it should already.</summary>
     public DaySnapshot Applied(DaySnapshot snapshot)

@@ -31,6 +31,9 @@ internal static class Troubles
     // What may help, the least change of the pie first: its heat, where it waits, its base.
     private static readonly SchoolPlace[] SchoolsTried = [SchoolPlace.Heat, SchoolPlace.Rest, SchoolPlace.Base];
 
+    // Each is a whole day planned.
+    private const int MostLotsTried = 3;
+
     // A manager reads two or three, and pick-ups are moved by what a clock shows.
     private const int MostWaysOut = 3;
     private const int MovedToMin = 5;
@@ -71,10 +74,13 @@ internal static class Troubles
         [
             .. helping.Where(one => one.Way.Kind is not null).Select(one => (Found(one.Way.Kind!.Value, one.Way.Amount, null, one.Fates), Served(one.Fates))),
             .. ways.Length == 0 ? [] : OtherSchools(snapshot, missed, patience).Where(one => IsWorthIt(Served(one.Fates), before)).Select(one => (Found(WayOutKind.OtherSchool, 0, null, one.Fates) with { School = one.School }, Served(one.Fates))),
+            .. ways.Length == 0 ? [] : LeavingOut(snapshot, round.Fates, patience)
+                .Select(one => (Way: Found(WayOutKind.LeaveOut, 0, null, one.Fates).Without(one.Lot, one.Pies), Served: (Missed: one.Pies + Served(one.Fates).Missed, Served(one.Fates).LateMin)))
+                .Where(one => one.Served.Missed < before.Missed).OrderBy(one => one.Served).Take(1),
             .. ways.Length == 0 ? [] : LaterPickUps(snapshot, round.Fates, patience).Where(one => Served(one.Fates).CompareTo(before) < 0).Select(one => (Found(WayOutKind.LaterPickUp, one.ByMin, one.PickUpMin, one.Fates), Served(one.Fates))),
         ];
-        // Fewer are late, but more are not made at all: that is none.
-        return (troubles, [.. open.Where(one => one.Way.After.NotMade <= one.Way.Before.NotMade).OrderBy(one => one.Served).Take(MostWaysOut).Select(one => one.Way)]);
+        // Fewer are late, but more are not made at all: that is none, unless the manager says which.
+        return (troubles, [.. open.Where(one => one.Way.Kind == WayOutKind.LeaveOut || one.Way.After.NotMade <= one.Way.Before.NotMade).OrderBy(one => one.Served).Take(MostWaysOut).Select(one => one.Way)]);
     }
 
     /// <summary>The pick-up of which most pies are late, at when the last of them is boxed; none where that is hours later or another day.</summary>
@@ -101,9 +107,28 @@ internal static class Troubles
         }
     }
 
+    /// <summary>The day without one of its lots: what may be late first, then what is missed already, the fewest pies first. One that has as many pies as are missed helps nothing.</summary>
+    private static IEnumerable<(Lot Lot, int Pies, IReadOnlyList<LotFate> Fates)> LeavingOut(DaySnapshot snapshot, IReadOnlyList<LotFate> fates, Patience patience)
+    {
+        var missed = fates.Sum(fate => fate.Missed);
+        var lots = fates.GroupBy(fate => (Product: fate.Lot.Product.Id, Pan: fate.Lot.Pan.Id, fate.Lot.PickUpMin))
+            .Select(same => (Fates: same.ToArray(), Pies: same.Sum(fate => fate.Lot.Count)))
+            .Where(lot => lot.Pies < missed)
+            .OrderByDescending(lot => lot.Fates.All(fate => fate.Lot.MayBeLateMin > 0))
+            .ThenByDescending(lot => lot.Fates.Any(fate => fate.Missed > 0))
+            .ThenBy(lot => lot.Pies);
+        foreach (var (same, pies) in lots.Take(MostLotsTried))
+        {
+            if (patience.IsOver) yield break;
+            var lot = same[0].Lot;
+            var without = snapshot with { Orders = [.. snapshot.Orders.Where(order => (order.Product.Id, order.Pan.Id, order.PickUpMin) != (lot.Product.Id, lot.Pan.Id, lot.PickUpMin))] };
+            yield return (lot, pies, DayPlanner.Best(without, EffortOfATry, RoundsOfATry, patience).Fates);
+        }
+    }
+
     /// <summary>A pie is made another way only for something: fewer are missed, or they are late by much less.</summary>
     private static bool IsWorthIt((int Missed, long LateMin) after, (int Missed, long LateMin) before) =>
-        after.Missed < before.Missed || (after.Missed == before.Missed && after.LateMin * 4 <= before.LateMin * 3);
+        after.Missed < before.Missed || (after.Missed == before.Missed && after.LateMin < before.LateMin && after.LateMin * 4 <= before.LateMin * 3);
 
     /// <summary>How badly a day is served: pies that are missed, and by how many minutes late ones are.</summary>
     private static (int Missed, long LateMin) Served(IReadOnlyList<LotFate> fates) => (fates.Sum(fate => fate.Missed), fates.Sum(fate => (long)fate.Late * fate.LateMin));

@@ -10,6 +10,12 @@ public sealed record WayOut(WayOutKind Kind, int Amount, int? PickUpMin, DayServ
 {
     /// <summary>The school by which a product is made on that day; null where none is.</summary>
     public DaySchool? School { get; init; }
+
+    /// <summary>The lot that is left out; null where none is.</summary>
+    public Lot? LeftOut { get; init; }
+
+    /// <summary>The same with a lot left out, whose pies are among those that are not made afterwards.</summary>
+    internal WayOut Without(Lot lot, int pies) => this with { LeftOut = lot, After = After with { NotMade = After.NotMade + pies, LeftOut = pies } };
 }
 
 /// <summary>What is done.</summary>
@@ -29,6 +35,9 @@ public enum WayOutKind
 
     /// <summary>Some are there between the shifts, and up to the last pick-up, when nobody would be.</summary>
     Between,
+
+    /// <summary>A lot is left out of the plan, so that the others are served.</summary>
+    LeaveOut,
 }
 
 /// <summary>How the pick-ups of a day are served.</summary>
@@ -37,6 +46,9 @@ public enum WayOutKind
 /// <param name="LateMin">By how many minutes the last of them is; 0 where none is.</param>
 public sealed record DayServed(int NotMade, int Late, int LateMin)
 {
+    /// <summary>Pies of these that would be left out, which is the manager's word: they are among those that cannot be made.</summary>
+    public int LeftOut { get; init; }
+
     /// <summary>Counts them.</summary>
     public static DayServed Of(IReadOnlyList<LotFate> fates) =>
         new(fates.Sum(fate => fate.NotBaked + fate.Unfit), fates.Sum(fate => fate.Late), fates.Select(fate => fate.LateMin).DefaultIfEmpty(0).Max());

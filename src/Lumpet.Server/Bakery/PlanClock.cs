@@ -13,6 +13,9 @@ internal sealed class PlanClock(Instant start, DateTimeZone zone)
     /// <summary>A minute as an instant.</summary>
     public Instant InstantAt(int minute) => start + Duration.FromMinutes(minute);
 
+    /// <summary>Local date and time of a minute.</summary>
+    public LocalDateTime LocalAt(int minute) => InstantAt(minute).InZone(zone).LocalDateTime;
+
     /// <summary>A minute as a clock time of the bakery.</summary>
     public Moment At(int minute)
     {

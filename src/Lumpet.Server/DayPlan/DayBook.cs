@@ -49,6 +49,9 @@ internal sealed record DayBook(
     /// <summary>What is arranged for the day; the snapshot has it already.</summary>
     public DayArrangement Arrangement { get; init; } = DayArrangement.Usual;
 
+    /// <summary>Pies that are ordered and left out of the plan, by the pick-up.</summary>
+    public IReadOnlyList<LeftOutPies> LeftOut { get; init; } = [];
+
     /// <summary>The plan that its crew works by; null where none is published.</summary>
     public FollowedPlan? Followed { get; init; }
 
@@ -101,8 +104,11 @@ internal sealed record DayBook(
     private static DayBook Alone(SqliteConnection connection, BakeryRecord bakery, LocalDate day, IReadOnlyList<DayBook> before, DayArrangement? arranged)
     {
         var orders = OrderStore.OnDay(connection, day);
-        var products = RecipeStore.Products(connection, [.. orders.Select(order => order.Line.Product).Distinct()]);
         var arrangement = arranged ?? ArrangementStore.Of(connection, day);
+        var all = RecipeStore.Products(connection, [.. orders.Select(order => order.Line.Product).Distinct()]);
+        var isLeftOut = orders.ToLookup(order => arrangement.LeftOut.Any(lot => lot.Has(order.Line)), order => order.Line);
+        OrderLine[] ordered = [.. isLeftOut[false]];
+        Product[] products = [.. all.Where(product => ordered.Any(line => line.Product == product.Id))];
         var lastPickUp = orders.Select(order => order.Line.PickUp).Select(pickUp => OrderStore.InstantOf(pickUp, bakery.Zone)).DefaultIfEmpty(Instant.MinValue).Max();
         var first = day.PlusDays(-bakery.DaysAhead);
         var worked = WithHandsBetween(BeginningEarlier(WorkedFor(bakery, day), arrangement.EarlierMin), arrangement.BetweenHands, lastPickUp, bakery.Zone).ToArray();
@@ -112,7 +118,6 @@ internal sealed record DayBook(
         var clock = new PlanClock(begins, bakery.Zone);
         DayShift Shift(ShiftRecord shift, Instant start, int from, int to) => new(shift.Name, clock.MinuteOf(start) + from, clock.MinuteOf(start) + to) { People = shift.People };
         var byId = products.ToDictionary(product => product.Id);
-        OrderLine[] ordered = [.. orders.Select(order => order.Line)];
         DayOrder[] lines = [.. ordered.Concat(MarginStore.All(connection).Beyond(ordered)).Select(line =>
         {
             var product = byId[line.Product];
@@ -135,7 +140,13 @@ internal sealed record DayBook(
             OvensWatched = [.. worked.Select(one => Shift(one.Shift, one.Start, 0, one.Shift.LengthMin)).OrderBy(shift => shift.StartMin)],
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
-        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStamps.Of(connection, products, there.Values)) { Arrangement = arrangement, Earlier = earlier, MadeThere = there };
+        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStamps.Of(connection, products, there.Values)) 
+        {
+            Arrangement = arrangement,
+            Earlier = earlier,
+            MadeThere = there,
+            LeftOut = [.. isLeftOut[true].Select(line => LeftOutPies.Of(line, all.First(product => product.Id == line.Product)))],
+        };
     }
 
     /// <summary>Until when its plan may have ovens on or someone at work: the end of its last shift.</summary>

@@ -38,8 +38,11 @@ internal sealed record DayQuestion(
         faults.AddRange(wrong);
         if (faults.Count > 0) return new DayQuestion(book, book.Arrangement, [], new Dictionary<LocalDateTime, LocalDateTime>(), faults);
         var times = moves.DistinctBy(move => move!.From).ToDictionary(move => PickUpMoves.Local(book, move!.From)!.Value, move => PickUpMoves.Local(book, move!.To)!.Value);
+        // What is left out is moved with the others of its pick-up.
+        var leftOut = arrangement.LeftOut;
+        arrangement = arrangement with { LeftOut = [.. leftOut.Select(lot => lot with { PickUp = times.GetValueOrDefault(lot.PickUp, lot.PickUp) }).Distinct()] };
         // The arrangement is of the day, and so of what is added and moved as well.
-        var plain = DayBook.Open(connection, book.Day, clock, DayArrangement.Usual with { EarlierMin = arrangement.EarlierMin, BetweenHands = arrangement.BetweenHands })!;
+        var plain = DayBook.Open(connection, book.Day, clock, DayArrangement.Usual with { EarlierMin = arrangement.EarlierMin, BetweenHands = arrangement.BetweenHands, LeftOut = leftOut })!;
         var (onceMore, _) = PickUpMoves.Apply(plain, moves);
         var products = RecipeStore.Products(connection, [.. more.Select(order => order.Product).Distinct()]).ToDictionary(product => product.Id);
         DayOrder[] added = [.. more.Select(order => new DayOrder(products[order.Product], products[order.Product].SizeIn(order.Pan)!.Pan, order.Count, plain.Clock.MinuteOf(order.PickUp), order.For))];
@@ -65,6 +68,7 @@ internal sealed record DayQuestion(
         }
 
         if (request.Schools is { } schools) arrangement = arrangement with { Schools = Schools(connection, schools, faults) };
+        if (request.LeftOut is { } lots) arrangement = arrangement with { LeftOut = LeftOut(book, lots, faults) };
         arrangement = arrangement with
         {
             MoreHands = Within("moreHands", request.MoreHands ?? arrangement.MoreHands, DayArrangement.MostMoreHands, "pairs of hands"),
@@ -127,6 +131,28 @@ internal sealed record DayQuestion(
         return [.. schools];
     }
 
+    /// <summary>Lots to leave out: of what is ordered for the day, whether it is left out already or not.</summary>
+    private static LeftOutLot[] LeftOut(DayBook book, IReadOnlyList<LeftOutRequest?> wanted, List<FieldFault> faults)
+    {
+        if (wanted.Count > LeftOutLot.Most)
+        {
+            faults.Add(new FieldFault("leftOut", $"At most {LeftOutLot.Most} lots are left out at once."));
+            return [];
+        }
+
+        var ordered = book.Snapshot.Orders.Select(order => new LeftOutLot(order.Product.Id, order.Pan.Id, book.Clock.LocalAt(order.PickUpMin)))
+            .Concat(book.LeftOut.Select(pies => pies.Lot)).ToHashSet();
+        var lots = new List<LeftOutLot>();
+        foreach (var (one, at) in wanted.Select((one, at) => (one, at)))
+        {
+            if (PickUpMoves.Local(book, one?.PickUp) is not { } pickUp) faults.Add(new FieldFault($"leftOut[{at}].pickUp", "A clock time is written 07:45, and is one that the clock shows on that day."));
+            else if (new LeftOutLot(one!.Product ?? string.Empty, one.Pan ?? string.Empty, pickUp) is var lot && !ordered.Contains(lot)) faults.Add(new FieldFault($"leftOut[{at}].product", "Nothing of this product is ordered in this pan for that pick-up."));
+            else lots.Add(lot);
+        }
+
+        return [.. lots.Distinct()];
+    }
+
     private static List<OrderLine> Added(SqliteConnection connection, DayBook book, IReadOnlyList<MoreRequest?> wanted, LocalDateTime now, List<FieldFault> faults)
     {
         var orders = new List<OrderLine>();
@@ -165,6 +191,7 @@ internal sealed record DayQuestion(
 /// <param name="EarlierMin">By how many minutes the crew of the first shift would begin earlier.</param>
 /// <param name="Schools">All products that would be made by another school; empty for none.</param>
 /// <param name="BetweenHands">Pairs of hands that would be there between the shifts, 0 to 6.</param>
+/// <param name="LeftOut">All lots that would be left out of the plan; empty for none.</param>
 public sealed record WhatIfRequest(
     IReadOnlyList<PickUpMove?>? Moves,
     bool FromNow = false,
@@ -175,7 +202,8 @@ public sealed record WhatIfRequest(
     int? MoreHands = null,
     int? EarlierMin = null,
     IReadOnlyList<ProductSchoolRequest?>? Schools = null,
-    int? BetweenHands = null)
+    int? BetweenHands = null,
+    IReadOnlyList<LeftOutRequest?>? LeftOut = null)
 {
     /// <summary>Whether nothing but pick-ups is asked about.</summary>
     internal bool IsOnlyMoves => this with { Moves = null, FromNow = false } == new WhatIfRequest(Moves: null);
@@ -188,6 +216,12 @@ public sealed record WhatIfRequest(
 /// <param name="Product">Id of the product.</param>
 /// <param name="Minutes">By how many minutes, 0 to 60; 0 for as usual.</param>
 public sealed record LongerBakeRequest(string? Product, int? Minutes);
+
+/// <summary>A lot that is left out of the plan: all of a product in a pan for one pick-up.</summary>
+/// <param name="Product">Id of the product.</param>
+/// <param name="Pan">Id of the pan.</param>
+/// <param name="PickUp">Clock time of the pick-up on the day, "07:30".</param>
+public sealed record LeftOutRequest(string? Product, string? Pan, string? PickUp);
 
 /// <summary>Pies that come on top.</summary>
 /// <param name="Product">Id of the product.</param>

@@ -84,8 +84,17 @@ public sealed record BegunAnswer(string Task, string Name, string About, Moment 
 /// <param name="EarlierMin">By how many minutes work begins earlier.</param>
 /// <param name="Schools">Recipes that are made another way, in words, one each.</param>
 /// <param name="BetweenHands">Pairs of hands that are there between the shifts.</param>
+/// <param name="Lots">Every lot that is ordered for the day, by the pick-up, and whether it is left out.</param>
 public sealed record ArrangementAnswer(
-    string Words, string School, string SchoolName, IReadOnlyList<OvenOutAnswer> Ovens, IReadOnlyList<LongerBakeAnswer> Bakes, IReadOnlyList<SizeOfDayAnswer> Sizes, int? MoreHands, int EarlierMin, IReadOnlyList<string> Schools, int BetweenHands);
+    string Words, string School, string SchoolName, IReadOnlyList<OvenOutAnswer> Ovens, IReadOnlyList<LongerBakeAnswer> Bakes, IReadOnlyList<SizeOfDayAnswer> Sizes, int? MoreHands, int EarlierMin, IReadOnlyList<string> Schools, int BetweenHands, IReadOnlyList<LotOfDayAnswer> Lots);
+
+/// <summary>A lot of a day: all of a product in a pan for one pick-up.</summary>
+/// <param name="Product">Id of the product.</param>
+/// <param name="Pan">Id of the pan.</param>
+/// <param name="PickUp">Clock time of the pick-up, "07:30".</param>
+/// <param name="Name">"6 Damson lattice, 23 cm, for 07:30".</param>
+/// <param name="IsLeftOut">Whether the plan leaves it out.</param>
+public sealed record LotOfDayAnswer(string Product, string Pan, string PickUp, string Name, bool IsLeftOut);
 
 /// <summary>An oven on a day.</summary>
 /// <param name="Id">Its id.</param>
@@ -134,7 +143,8 @@ public sealed record WayOutAnswer(string Text, string Before, string After, WayO
 /// <param name="Moves">Pick-ups that are moved.</param>
 /// <param name="Schools">All products that would be made by another school; null where that stays as it is.</param>
 /// <param name="BetweenHands">Pairs of hands between the shifts.</param>
-public sealed record WayOutChange(int? MoreHands, int? EarlierMin, IReadOnlyList<PickUpMove> Moves, IReadOnlyList<ProductSchoolRequest>? Schools = null, int? BetweenHands = null);
+/// <param name="LeftOut">All lots that would be left out of the plan; null where that stays as it is.</param>
+public sealed record WayOutChange(int? MoreHands, int? EarlierMin, IReadOnlyList<PickUpMove> Moves, IReadOnlyList<ProductSchoolRequest>? Schools = null, int? BetweenHands = null, IReadOnlyList<LeftOutRequest>? LeftOut = null);
 
 /// <summary>Work that should have begun by now and of which nobody has recorded anything.</summary>
 /// <param name="Words">What is late, by how much.</param>

@@ -16,9 +16,17 @@ internal static class PlanSentence
     /// <param name="isLate">Whether work that should have begun is not known to have.</param>
     public static IReadOnlyList<SentencePart> Of(DayBook book, PlannedDay plan, int now, bool isLate)
     {
+        var parts = Planned(book, plan, now, isLate);
+        if (book.LeftOut.Count == 0) return parts;
+        var pies = book.LeftOut.Sum(one => one.Order.Count);
+        return [.. parts, Plain($" Left out of the plan: {(book.LeftOut.Select(one => one.Lot).Distinct().Count() > MostNamed ? Count(pies, "ordered pie") : string.Join("; ", LeftOutPies.Words(book.LeftOut)))}.")];
+    }
+
+    private static IReadOnlyList<SentencePart> Planned(DayBook book, PlannedDay plan, int now, bool isLate)
+    {
         var day = new SentencePart(Days.Name(book.Day), "day", Days.Iso(book.Day));
         var ready = plan.Ready.Sum(one => one.Lot.Count);
-        if (plan.Pies + ready == 0) return [Plain("Nothing is ordered for "), day, Plain(".")];
+        if (plan.Pies + ready == 0) return [Plain(book.LeftOut.Count > 0 ? "Nothing is planned for " : "Nothing is ordered for "), day, Plain(".")];
         if (plan.Pies == 0) return [new SentencePart(ready == 1 ? "The one pie" : $"All {ready} pies", "orders", null), Plain(" for "), day, Plain(ready == 1 ? " is ready already." : " are ready already.")];
         var parts = new List<SentencePart> { new(Count(plan.Pies, "pie"), "orders", null), Plain($"{(ready > 0 ? $" beside {ready} that {(ready == 1 ? "is" : "are")} ready already" : string.Empty)} for "), day };
         var isBaked = plan.Lots.Any(lot => lot.ProcessLeft().Steps.Any(step => step.IsBake));
@@ -164,5 +172,6 @@ internal static class PlanSentence
 
     internal static string Said(Moment moment) => $"{moment.Day} {moment.Clock}";
 
-    private static string Count(long count, string noun) => count == 1 ? $"1 {noun}" : $"{count} {noun}s";
+    /// <summary>So many of something: "1 pie", "6 pies".</summary>
+    public static string Count(long count, string noun) => count == 1 ? $"1 {noun}" : $"{count} {noun}s";
 }

@@ -1,5 +1,6 @@
 using Lumpet.Core;
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Orders;
 using Lumpet.Server.Bakery;
 
 namespace Lumpet.Server.DayPlan;
@@ -60,15 +61,20 @@ internal static class PlanWriting
             WayOutKind.MoreHands => ("One more pair of hands in every shift", new WayOutChange(book.Arrangement.MoreHands + way.Amount, null, [])),
             WayOutKind.Earlier => ($"Work begins {PlanSentence.Hours(way.Amount)} earlier", new WayOutChange(null, book.Arrangement.EarlierMin + way.Amount, [])),
             WayOutKind.Between => ($"{BetweenWords(way.Amount)} between the shifts", new WayOutChange(null, null, [], BetweenHands: way.Amount)),
+            WayOutKind.LeaveOut => ($"Without the {LeftOutWords(book, way)}", new WayOutChange(null, null, [], LeftOut: LotsOfDay.With(book, way.LeftOut!))),
             WayOutKind.OtherSchool => (DayChoices.Words(book, way.School!).First(), new WayOutChange(null, null, [], DayChoices.With(book, way.School!))),
             _ => ($"The {book.Clock.At(way.PickUpMin!.Value).Clock} pick-up at {book.Clock.At(way.PickUpMin.Value + way.Amount).Clock}", new WayOutChange(null, null, [new PickUpMove(book.Clock.At(way.PickUpMin.Value).Clock, book.Clock.At(way.PickUpMin.Value + way.Amount).Clock)])),
         };
         return new WayOutAnswer(text, Served(way.Before), Served(way.After), change);
     }
 
+    private static string LeftOutWords(DayBook book, WayOut way) =>
+        $"{PlanSentence.Count(way.After.LeftOut, "pie")} of {way.LeftOut!.Product.Name}, {way.LeftOut.Pan.Name}, for {book.Clock.At(way.LeftOut.PickUpMin).Clock}";
+
     /// <summary>How the pick-ups of a day are served, in a few words.</summary>
     public static string Served(DayServed served) => (served.NotMade, served.Late) switch
     {
+        _ when served.LeftOut > 0 => $"{served.LeftOut} left out, of the others {Served(served with { NotMade = served.NotMade - served.LeftOut, LeftOut = 0 })}",
         (0, 0) => "all in time",
         (0, _) => $"{served.Late} late, the last by {PlanSentence.Hours(served.LateMin)}",
         (_, 0) => $"{served.NotMade} not made",
@@ -81,6 +87,7 @@ internal static class PlanWriting
         WayOutKind.MoreHands => view.Book.Arrangement.MoreHands + way.Amount <= DayArrangement.MostMoreHands,
         WayOutKind.Earlier => view.Book.Arrangement.EarlierMin + way.Amount <= DayArrangement.EarliestMin && view.Book.Snapshot.Shifts.Select(shift => shift.StartMin).DefaultIfEmpty(0).Min() - way.Amount >= view.Now,
         WayOutKind.Between => view.Book.Arrangement.BetweenHands == 0,
+        WayOutKind.LeaveOut => view.Book.Arrangement.LeftOut.Count < LeftOutLot.Most,
         WayOutKind.OtherSchool => DayChoices.IsOffered(view.Book, way.School!),
         _ => true,
     };
@@ -99,6 +106,7 @@ internal static class PlanWriting
             .. book.Bakery.Ovens.Where(oven => arrangement.OvensOut.Contains(oven.Id)).Select(oven => $"{oven.Name} is out"),
             .. arrangement.LongerBakes.Where(bake => names.ContainsKey(bake.Key)).Select(bake => $"{names[bake.Key]} bakes {bake.Value} min longer"),
             .. schools,
+            .. LeftOutPies.Words(book.LeftOut).Select(lot => $"left out: {lot}"),
         ];
         return new ArrangementAnswer(
             string.Join("; ", words),
@@ -112,7 +120,8 @@ internal static class PlanWriting
             book.Snapshot.Shifts.Any(shift => shift.People is not null) ? arrangement.MoreHands : null,
             arrangement.EarlierMin,
             schools,
-            arrangement.BetweenHands);
+            arrangement.BetweenHands,
+            LotsOfDay.Of(book));
     }
 
     /// <summary>Why a task is when it is, or null where there is no such task.</summary>

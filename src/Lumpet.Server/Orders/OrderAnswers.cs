@@ -60,8 +60,9 @@ public sealed record OrdersAnswer(
 /// <param name="For">Who it is for.</param>
 /// <param name="MayBeLateMin">By how many minutes it may be late; 0 where it must not be.</param>
 /// <param name="Repeats">The order that repeats and comes to this on its day: that day of it is changed or left out by its own address; null of an order by itself.</param>
+/// <param name="IsLeftOut">Whether the plan of its day leaves it out; told where a day's orders are.</param>
 public sealed record OrderAnswer(
-    Guid Id, long Version, string Product, string ProductName, string Pan, string PanName, int Count, string PickUp, string Clock, string For, int MayBeLateMin, RepeatsAnswer? Repeats = null);
+    Guid Id, long Version, string Product, string ProductName, string Pan, string PanName, int Count, string PickUp, string Clock, string For, int MayBeLateMin, RepeatsAnswer? Repeats = null, bool IsLeftOut = false);
 
 /// <summary>The order that repeats and comes to an order on its day.</summary>
 /// <param name="Id">Its identity.</param>

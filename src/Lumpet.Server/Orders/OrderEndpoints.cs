@@ -8,6 +8,7 @@ using Lumpet.Server.Faults;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
+using Lumpet.Store.DayPlan;
 using Lumpet.Store.Orders;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -42,10 +43,11 @@ internal static class OrderEndpoints
         OrderLine[] ordered = [.. orders.Select(order => order.Line)];
         var beyond = MarginStore.All(connection).Beyond(ordered);
         var totals = OrderTotals.Of([.. ordered, .. beyond], products);
+        var leftOut = ArrangementStore.Of(connection, date).LeftOut;
         return TypedResults.Ok(new OrdersAnswer(
             day,
             Days.Name(date),
-            [.. orders.Select(order => Answer(order, products))],
+            [.. orders.Select(order => Answer(order, products) with { IsLeftOut = leftOut.Any(lot => lot.Has(order.Line)) })],
             [.. totals.PickUps.Select(Clock)],
             [.. totals.Rows.Select(row => new TotalAnswer(row.Product.Name, row.Pan.Name, row.PerPickUp, row.Total))],
             ordered.Sum(order => order.Count),

@@ -31,6 +31,7 @@ public sealed class ArrangedDayTests : IDisposable
         { "earlier", new { earlierMin = 90 } },
         { "hands", new { moreHands = 2, more = More(3) } },
         { "between", new { betweenHands = 2 } },
+        { "left out", new { leftOut = new[] { new { product = "pear", pan = "23", pickUp = "07:30" } } } },
         { "all", new { moreHands = 1, earlierMin = 60, more = More(4), ovensOut = new[] { "finisher" }, longerBakes = new[] { new { product = "damson", minutes = 5 } }, school = "freshest", moves = new[] { new { from = "07:30", to = "08:15" } } } },
     };
 
@@ -90,6 +91,50 @@ public sealed class ArrangedDayTests : IDisposable
         Assert.Contains("One more between the shifts", (await server.Get($"{Plan}/choices")).EnumerateArray().Select(choice => choice.GetProperty("name").GetString()));
         await server.Send(HttpMethod.Post, $"{Plan}/take", new { betweenHands = 0 });
         Assert.Equal(Fingerprint(usual), Fingerprint(await server.Get(Plan)));
+    }
+
+    [Fact]
+    public async Task Pies_are_left_out_of_a_plan_and_said_wherever_it_is_read_and_their_orders_stay()
+    {
+        static int Pies(JsonElement answer) => answer.GetProperty("pies").GetInt32();
+        static string Sentence(JsonElement plan) => string.Concat(plan.GetProperty("sentence").EnumerateArray().Select(part => part.GetProperty("text").GetString()));
+        static string[] LeftOut(JsonElement orders) => [.. orders.GetProperty("orders").EnumerateArray().Where(order => order.GetProperty("isLeftOut").GetBoolean()).Select(order => $"{order.GetProperty("product").GetString()} {order.GetProperty("clock").GetString()}").Distinct()];
+        var (usual, orders) = (await server.Get(Plan), await server.Get("/api/orders/2026-11-26"));
+        var lot = usual.GetProperty("arrangement").GetProperty("lots").EnumerateArray().First(lot => lot.GetProperty("product").GetString() == "damson");
+        string name = lot.GetProperty("name").GetString()!, clock = lot.GetProperty("pickUp").GetString()!;
+        var pies = int.Parse(name.Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture);
+        var change = new { leftOut = new[] { new { product = "damson", pan = lot.GetProperty("pan").GetString(), pickUp = clock } } };
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"{Plan}/take", change)).Status);
+        var plan = await server.Get(Plan);
+        Assert.Equal(Pies(usual) - pies, Pies(plan));
+        Assert.Contains($"Left out of the plan: {name}", Sentence(plan));
+        Assert.StartsWith($"left out: {name}", plan.GetProperty("arrangement").GetProperty("words").GetString());
+        Assert.DoesNotContain(plan.GetProperty("tasks").EnumerateArray(), task => task.GetProperty("about").GetString()!.Contains(name[(name.IndexOf(' ', StringComparison.Ordinal) + 1)..], StringComparison.Ordinal));
+        Assert.Contains(usual.GetProperty("tasks").EnumerateArray(), task => task.GetProperty("about").GetString()!.Contains(name[(name.IndexOf(' ', StringComparison.Ordinal) + 1)..], StringComparison.Ordinal));
+        var after = await server.Get("/api/orders/2026-11-26");
+        Assert.Equal(Pies(orders), Pies(after));
+        Assert.Equal([$"damson {clock}"], LeftOut(after));
+        // It comes with the others of its pick-up when that moves, and comes back where all is planned again.
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { moves = new[] { new { from = clock, to = "08:25" } } });
+        Assert.Equal(["damson 08:25"], LeftOut(await server.Get("/api/orders/2026-11-26")));
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { moves = new[] { new { from = "08:25", to = clock } } });
+        await server.Send(HttpMethod.Post, $"{Plan}/take", new { leftOut = Array.Empty<object>() });
+        Assert.Equal(Fingerprint(usual), Fingerprint(await server.Get(Plan)));
+        Assert.Empty(LeftOut(await server.Get("/api/orders/2026-11-26")));
+    }
+
+    [Fact]
+    public async Task A_day_of_which_all_is_left_out_says_so()
+    {
+        var lots = (await server.Get("/api/plan/2026-11-27")).GetProperty("arrangement").GetProperty("lots").EnumerateArray()
+            .Select(lot => new { product = lot.GetProperty("product").GetString(), pan = lot.GetProperty("pan").GetString(), pickUp = lot.GetProperty("pickUp").GetString() }).ToArray();
+        Assert.NotEmpty(lots);
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, "/api/plan/2026-11-27/take", new { leftOut = lots })).Status);
+        var plan = await server.Get("/api/plan/2026-11-27");
+        var sentence = string.Concat(plan.GetProperty("sentence").EnumerateArray().Select(part => part.GetProperty("text").GetString()));
+        Assert.StartsWith("Nothing is planned for Friday", sentence);
+        Assert.Contains("Left out of the plan: ", sentence);
+        Assert.Equal(lots.Length, plan.GetProperty("arrangement").GetProperty("lots").EnumerateArray().Count(lot => lot.GetProperty("isLeftOut").GetBoolean()));
     }
 
     [Fact]
@@ -227,6 +272,10 @@ public sealed class ArrangedDayTests : IDisposable
     [InlineData("{\"moreHands\":-1}", "moreHands")]
     [InlineData("{\"earlierMin\":481}", "earlierMin")]
     [InlineData("{\"betweenHands\":7}", "betweenHands")]
+    [InlineData("{\"leftOut\":[null]}", "leftOut[0].pickUp")]
+    [InlineData("{\"leftOut\":[{\"product\":\"pear\",\"pan\":\"23\",\"pickUp\":\"25:00\"}]}", "leftOut[0].pickUp")]
+    [InlineData("{\"leftOut\":[{\"product\":\"pear\",\"pan\":\"23\",\"pickUp\":\"03:33\"}]}", "leftOut[0].product")]
+    [InlineData("{\"leftOut\":[{\"product\":\"no such\",\"pan\":\"23\",\"pickUp\":\"07:30\"}]}", "leftOut[0].product")]
     [InlineData("{\"betweenHands\":-1}", "betweenHands")]
     [InlineData("{\"longerBakes\":[null]}", "longerBakes[0].minutes")]
     [InlineData("{\"schools\":[null]}", "schools[0].place")]

@@ -1440,6 +1440,8 @@ export interface components {
              * @description Pairs of hands that are there between the shifts.
              */
             betweenHands: number;
+            /** @description Every lot that is ordered for the day, by the pick-up, and whether it is left out. */
+            lots: components["schemas"]["LotOfDayAnswer"][];
         };
         /** @description What crew, ovens, cold and pick-ups are drawn on together. */
         AxisAnswer: {
@@ -2961,6 +2963,15 @@ export interface components {
              */
             factor: number;
         };
+        /** @description A lot that is left out of the plan: all of a product in a pan for one pick-up. */
+        LeftOutRequest: {
+            /** @description Id of the product. */
+            product: null | string;
+            /** @description Id of the pan. */
+            pan: null | string;
+            /** @description Clock time of the pick-up on the day, "07:30". */
+            pickUp: null | string;
+        };
         /** @description Something in a recipe to look at. */
         LibraryNote: {
             /** @description Its name. */
@@ -3098,6 +3109,19 @@ export interface components {
              * @description By how many minutes, 0 to 60; 0 for as usual.
              */
             minutes: null | number;
+        };
+        /** @description A lot of a day: all of a product in a pan for one pick-up. */
+        LotOfDayAnswer: {
+            /** @description Id of the product. */
+            product: string;
+            /** @description Id of the pan. */
+            pan: string;
+            /** @description Clock time of the pick-up, "07:30". */
+            pickUp: string;
+            /** @description "6 Damson lattice, 23 cm, for 07:30". */
+            name: string;
+            /** @description Whether the plan leaves it out. */
+            isLeftOut: boolean;
         };
         /** @description Something that is made already, as it is described: either what is made before the pies, or pies. */
         MadeAlreadyDraft: {
@@ -3558,6 +3582,11 @@ export interface components {
              */
             mayBeLateMin: number;
             repeats?: null | components["schemas"]["RepeatsAnswer"];
+            /**
+             * @description Whether the plan of its day leaves it out; told where a day's orders are.
+             * @default false
+             */
+            isLeftOut: boolean;
         };
         /** @description A change that met another: problem details with the order as it is now, so that both can be shown. */
         OrderConflict: {
@@ -5603,6 +5632,8 @@ export interface components {
              * @description Pairs of hands between the shifts.
              */
             betweenHands?: null | number;
+            /** @description All lots that would be left out of the plan; null where that stays as it is. */
+            leftOut?: null | components["schemas"]["LeftOutRequest"][];
         };
         /** @description A step of a way. */
         WayPieceAnswer: {
@@ -5690,6 +5721,8 @@ export interface components {
              * @description Pairs of hands that would be there between the shifts, 0 to 6.
              */
             betweenHands?: null | number;
+            /** @description All lots that would be left out of the plan; empty for none. */
+            leftOut?: null | components["schemas"]["LeftOutRequest"][];
         };
         /** @description Something that comes whole, and the three ways to deal with it. */
         WholeAnswer: {

@@ -17,11 +17,13 @@
   let hands = $state(1)
   let earlier = $state(60)
   let between = $state(1)
+  let lot = $state(0)
 
   // What was chosen may be gone after the orders have changed.
   const sizeNow = $derived(all.sizes[size] ?? all.sizes[0])
   const waveNow = $derived(plan.waves[wave] ?? plan.waves[0])
   const ovenNow = $derived(all.ovens[oven] ?? all.ovens[0])
+  const lotNow = $derived(all.lots[lot] ?? all.lots[0])
   const bakeNow = $derived(all.bakes[bake] ?? all.bakes[0])
 
   function more(event: SubmitEvent) {
@@ -53,6 +55,13 @@
     void today.tryOut({ betweenHands: between })
   }
 
+  function leaveOut(event: SubmitEvent) {
+    event.preventDefault()
+    if (!lotNow) return
+    const out = all.lots.filter((one) => one.isLeftOut !== (one === lotNow))
+    void today.tryOut({ leftOut: out.map(({ product, pan, pickUp }) => ({ product, pan, pickUp })) })
+  }
+
   function longer(event: SubmitEvent) {
     event.preventDefault()
     if (!bakeNow) return
@@ -80,6 +89,16 @@
     </select>
     <button class="press">Try</button>
   </form>
+  {#if lotNow}
+    <form onsubmit={leaveOut} aria-label="Pies left out">
+      <select class="field" aria-label="Which pies" bind:value={lot}>
+        {#each all.lots as one, index (`${one.product} ${one.pan} ${one.pickUp}`)}<option value={index}>{one.name}</option
+          >{/each}
+      </select>
+      {lotNow.isLeftOut ? 'planned again' : 'left out'}
+      <button class="press">Try</button>
+    </form>
+  {/if}
   <form onsubmit={without} aria-label="An oven out">
     <select class="field" aria-label="Which oven" bind:value={oven}>
       {#each all.ovens as one, index (one.id)}<option value={index}>{one.name}</option>{/each}

@@ -49,6 +49,11 @@
             ? 'with nobody between the shifts'
             : `with ${today.change.betweenHands} ${today.change.betweenHands === 1 ? 'pair' : 'pairs'} of hands between the shifts`,
         ]),
+    ...(today.change.leftOut
+      ? plan.arrangement.lots.some((lot) => lot.isLeftOut)
+        ? plan.arrangement.lots.filter((lot) => lot.isLeftOut).map((lot) => `without ${lot.name}`)
+        : ['with all that is ordered']
+      : []),
     ...(today.change.schools
       ? plan.arrangement.schools.length > 0
         ? plan.arrangement.schools

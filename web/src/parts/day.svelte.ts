@@ -19,6 +19,7 @@ export interface Change {
   moreHands?: number
   earlierMin?: number
   betweenHands?: number
+  leftOut?: { product: string | null; pan: string | null; pickUp: string | null }[]
   schools?: { product: string | null; place: string | null; school: string | null }[]
   more?: { product: string; pan: string; count: number; pickUp: string; for: string }[]
 }

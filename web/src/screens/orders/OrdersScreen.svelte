@@ -222,6 +222,7 @@
                   <Mark product={order.productName} /> <strong>{order.productName}</strong>, {order.panName}
                   {#if order.for}<span class="small">for {order.for}</span>{/if}
                   {#if order.repeats}<span class="small">· {order.repeats.words}</span>{/if}
+                  {#if order.isLeftOut}<b class="small">· left out of the plan</b>{/if}
                   {#if order.mayBeLateMin > 0}<span class="small">· may be {duration(order.mayBeLateMin)} late</span
                     >{/if}
                 </span>

@@ -18,6 +18,7 @@
     ...(change.moreHands === null ? {} : { moreHands: change.moreHands }),
     ...(change.earlierMin === null ? {} : { earlierMin: change.earlierMin }),
     ...(change.betweenHands === null ? {} : { betweenHands: change.betweenHands }),
+    ...(change.leftOut ? { leftOut: change.leftOut } : {}),
     ...(change.schools ? { schools: change.schools } : {}),
   })
   const movesOf = ({ change }: Schemas['WayOutAnswer']) =>
