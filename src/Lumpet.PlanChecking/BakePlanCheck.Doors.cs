@@ -31,17 +31,20 @@ internal sealed partial class BakePlanCheck
     public void Hands()
     {
         var (oven, until) = (string.Empty, int.MinValue);
-        var visits = from one in problem.Ovens
-                     where one.ActionMin > 0
-                     from minute in Entering(one.Id).Concat(Leaving(one.Id)).GroupBy(minute => minute)
-                     orderby minute.Key
-                     select (Oven: one, From: minute.Key, Trays: minute.Count());
-        foreach (var visit in visits)
+        foreach (var visit in Visits())
         {
             if (visit.From < until) Fault("hands", visit.Oven.Id, $"trays are handled at {visit.From}, while the hands are at {oven} until {until}");
             (oven, until) = (visit.Oven.Id, (int)Math.Min(int.MaxValue, Math.Max(until, visit.From + ((long)visit.Trays * visit.Oven.ActionMin))));
         }
     }
+
+    /// <summary>When the hands are at a door, in order of time.</summary>
+    public IEnumerable<(BakeOven Oven, int From, int Trays)> Visits() =>
+        from one in problem.Ovens
+        where one.ActionMin > 0
+        from minute in Entering(one.Id).Concat(Leaving(one.Id)).GroupBy(minute => minute)
+        orderby minute.Key
+        select (one, minute.Key, minute.Count());
 
     /// <summary>No more pies are in pans of a size than there are. A pie that is baked again in the same pan is in it all along.</summary>
     public void Pans()

@@ -1,4 +1,5 @@
 using Lumpet.Core.Baking;
+using Lumpet.Core.Baking.Files;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Steps;
 
@@ -154,24 +155,26 @@ internal sealed partial class DayPlanCheck(DaySnapshot snapshot, PlannedDay plan
                     break;
                 }
 
-        foreach (var minute in work.Select(task => task.StartMin).Distinct().Order())
+        var ovens = new StatedBakePlan(plan.BakePlan.Settings, plan.BakePlan.Trays, plan.BakePlan.Unplaced, new Dictionary<string, decimal>(), new Dictionary<string, decimal>());
+        (int From, int To)[] doors = [.. new BakePlanCheck(plan.Problem, ovens).Visits().Select(visit => (visit.From, visit.From + (visit.Trays * visit.Oven.ActionMin)))];
+        foreach (var minute in work.Select(task => task.StartMin).Concat(doors.Select(visit => visit.From)).Distinct().Order())
         {
             DayShift[] now = [.. snapshot.Shifts.Where(shift => shift.StartMin <= minute && minute < shift.EndMin)];
             if (now.Any(shift => shift.People is null)) continue;
             var (wanted, there) = (work.Count(task => task.StartMin <= minute && minute < task.EndMin), now.Sum(shift => shift.People ?? 0));
             if (wanted > there) Say("hands", $"minute {minute}", $"{wanted} are at work, and {there} are there.");
-            Together(minute, wanted, now);
+            Together(minute, wanted, doors.Count(visit => visit.From <= minute && minute < visit.To), now);
         }
     }
 
-    /// <summary>With what days before do at a minute there is work for no more than are there for any of the days.</summary>
-    private void Together(int minute, int wanted, DayShift[] own)
+    /// <summary>With what days before do at a minute, and with whoever is at an oven's door, there is work for no more than are there for any of the days.</summary>
+    private void Together(int minute, int wanted, int atDoors, DayShift[] own)
     {
         var all = own.ToDictionary(shift => (shift.Name, shift.StartMin, shift.EndMin), shift => shift.People);
         foreach (var shift in snapshot.Taken.Shifts.Where(shift => shift.StartMin <= minute && minute < shift.EndMin)) all.TryAdd((shift.Name, shift.StartMin, shift.EndMin), shift.People);
         if (all.Values.Any(people => people is null)) return;
         var before = snapshot.Taken.Work.Count(work => work.FromMin <= minute && minute < work.ToMin);
-        if (before > 0 && wanted + before > all.Values.Sum() && wanted > 0) Say("hands", $"minute {minute}", $"{wanted} are at work and {before} for days before, and {all.Values.Sum()} are there.");
+        if (before + atDoors > 0 && wanted + before + atDoors > all.Values.Sum() && wanted > 0) Say("hands", $"minute {minute}", $"{wanted} are at work, {before} for days before and {atDoors} at the ovens, and {all.Values.Sum()} are there.");
     }
 
     /// <summary>What stands in the ovens and in pans for days before is what the ovens were asked to go around.</summary>

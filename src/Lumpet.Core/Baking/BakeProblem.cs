@@ -233,6 +233,20 @@ public sealed record Bake(
 /// <param name="ToMin">Last minute; at least the first.</param>
 public sealed record DoorPause(int FromMin, int ToMin)
 {
+    /// <summary>Two lists of pauses as one: in order, none touching another.</summary>
+    internal static IReadOnlyList<DoorPause> Joined(IReadOnlyList<DoorPause> pauses, IReadOnlyList<DoorPause> others)
+    {
+        if (pauses.Count == 0) return others;
+        var joined = new List<DoorPause>();
+        foreach (var pause in pauses.Concat(others).OrderBy(pause => pause.FromMin))
+        {
+            if (joined.Count > 0 && pause.FromMin <= joined[^1].ToMin + 1) joined[^1] = joined[^1] with { ToMin = Math.Max(joined[^1].ToMin, pause.ToMin) };
+            else joined.Add(pause);
+        }
+
+        return joined;
+    }
+
     /// <summary>Whether a minute lies in any of some pauses.</summary>
     internal static bool Any(IReadOnlyList<DoorPause> pauses, int minute)
     {

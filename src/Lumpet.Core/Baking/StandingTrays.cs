@@ -16,7 +16,7 @@ public static class StandingTrays
     }
 
     /// <summary>Stages that follow one another in one oven are one stay.</summary>
-    private static IEnumerable<BakedStage> Stays(BakedTray tray)
+    internal static IEnumerable<BakedStage> Stays(BakedTray tray)
     {
         var stay = tray.Stages[0];
         foreach (var stage in tray.Stages.Skip(1))

@@ -1,3 +1,4 @@
+using Lumpet.Core.Baking;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Scheduling;
 
@@ -26,6 +27,9 @@ internal sealed record CrewLevelling(
 
     /// <summary>Parcels and batches that are let go, by their names.</summary>
     public IReadOnlySet<string> LetGo { get; init; } = new HashSet<string>();
+
+    /// <summary>When a pair of hands is at an oven's door.</summary>
+    public IReadOnlyList<DoorVisit> AtDoors { get; init; } = [];
 
     // What finds no hands or room is let go, and the rest is levelled once more without it: after so many times only built, not searched.
     private const int TriesWithSearch = 5;

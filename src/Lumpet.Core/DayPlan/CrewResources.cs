@@ -1,3 +1,4 @@
+using Lumpet.Core.Baking;
 using Lumpet.Core.Scheduling;
 
 namespace Lumpet.Core.DayPlan;
@@ -15,6 +16,7 @@ internal sealed class CrewResources
     private const int Unlimited = 1_000_000;
 
     private readonly DaySnapshot snapshot;
+    private readonly IReadOnlyList<DoorVisit> doors;
     private readonly List<Counted> counted = [];
     private readonly Dictionary<RoomPlace, int> places = [];
     private readonly Dictionary<string, int> pans = [];
@@ -22,9 +24,10 @@ internal sealed class CrewResources
     /// <summary>The resources of a day.</summary>
     /// <param name="snapshot">What is asked.</param>
     /// <param name="standing">Room that is taken whatever the work.</param>
-    public CrewResources(DaySnapshot snapshot, IReadOnlyList<RoomUse> standing)
+    /// <param name="doors">When a pair of hands is at an oven's door.</param>
+    public CrewResources(DaySnapshot snapshot, IReadOnlyList<RoomUse> standing, IReadOnlyList<DoorVisit> doors)
     {
-        this.snapshot = snapshot;
+        (this.snapshot, this.doors) = (snapshot, doors);
         foreach (var place in Enum.GetValues<RoomPlace>())
         {
             if (snapshot.Room.In(place) is not { } amount) continue;
@@ -49,7 +52,7 @@ internal sealed class CrewResources
     public IReadOnlyList<Resource> From(int originMin)
     {
         var shifts = snapshot.Shifts.Concat(snapshot.Taken.Shifts).SelectMany(shift => new[] { shift.StartMin, shift.EndMin });
-        int[] turns = [.. shifts.Concat(snapshot.Taken.Work.SelectMany(work => new[] { work.FromMin, work.ToMin })).Append(0).Distinct().Order()];
+        int[] turns = [.. shifts.Concat(snapshot.Taken.Work.SelectMany(work => new[] { work.FromMin, work.ToMin })).Concat(doors.SelectMany(visit => new[] { visit.FromMin, visit.ToMin })).Append(0).Distinct().Order()];
         int[] bowl = [.. snapshot.Taken.Mixing.SelectMany(mixing => new[] { mixing.FromMin, mixing.ToMin }).Append(originMin).Distinct().Order()];
         return
         [
@@ -63,7 +66,10 @@ internal sealed class CrewResources
     public string Lacking(int resource) => counted[resource - Bowl - 1].Lacking;
 
     /// <summary>How many pairs of hands are free for this day at a minute; as many as anybody wants where nobody has said.</summary>
-    public int PeopleAt(int minute) => snapshot.HandsFreeAt(minute) ?? Unlimited;
+    public int PeopleAt(int minute) => snapshot.HandsFreeAt(minute, AtDoors(minute)) ?? Unlimited;
+
+    /// <summary>How many pairs of hands are at the ovens' doors at a minute.</summary>
+    public int AtDoors(int minute) => doors.Count(visit => visit.FromMin <= minute && minute < visit.ToMin);
 
     /// <summary>Whether a day before has the mixer at some minute of these.</summary>
     public bool IsMixing(int fromMin, int toMin) => snapshot.Taken.Mixing.Any(mixing => mixing.FromMin < toMin && fromMin < mixing.ToMin);

@@ -44,7 +44,7 @@ internal sealed class CrewWork
         this.letGo = mixed.Where(one => one.Short > 0).Select(one => Owner(one.Batch)).Concat(made.Where(one => one.Short > 0).Select(one => one.Batch.Id)).Concat(letGo).ToHashSet();
         // Nobody goes on from work that is never begun.
         stuck = [.. round.NotMade, .. parcels.Where(parcel => parcel.Times.Misfits.Count > 0 || letGo.Contains(Owner(parcel))).Select(parcel => parcel.Work.Lot.Id), .. mixed.Where(one => one.Short > 0 || (one.Batch.Dough.IsMixed && one.Batch.Mass > snapshot.Mixer.LargestBatch)).SelectMany(one => one.Batch.LotIds), .. made.Where(one => one.Short > 0).SelectMany(one => one.Batch.LotIds)];
-        resources = new CrewResources(snapshot, StockRoom.Standing(snapshot, DayLots.Of(snapshot), round.FromStock));
+        resources = new CrewResources(snapshot, StockRoom.Standing(snapshot, DayLots.Of(snapshot), round.FromStock), round.AtDoors);
         parcelsOf = parcels.ToLookup(parcel => parcel.Work.Lot.Id, Owner);
         foreach (var parcel in parcels) Add(parcel);
         foreach (var one in mixed) Add(one);
@@ -114,6 +114,7 @@ internal sealed class CrewWork
 
     private string HandsAt(int minute) => resources.PeopleAt(minute) switch
     {
+        0 when resources.AtDoors(minute) > 0 && snapshot.HandsFreeAt(minute) > 0 => "whoever is free then is at an oven's door",
         0 when snapshot.Shifts.Any(shift => shift.StartMin <= minute && minute < shift.EndMin && shift.People > 0) => "all who are there are at work for a day before",
         0 => "nobody is there then",
         1 => "one pair is there, at other work that cannot move",

@@ -115,12 +115,15 @@ internal sealed record DayRound(
     /// <param name="cancellation">Ends the search for something better.</param>
     public DayRound InOneGo(DaySnapshot snapshot, ShiftCalendar calendar, int effort, CancellationToken cancellation)
     {
-        var now = new CrewLevelling(Parcels, Mixed, Made, MovedMin) { FromStock = FromStock, RightAfter = RightAfter, LetGo = LetGo, NotMade = Fates.Where(fate => fate.Unfit > 0).Select(fate => fate.Lot.Id).ToHashSet() };
+        var now = new CrewLevelling(Parcels, Mixed, Made, MovedMin) { FromStock = FromStock, RightAfter = RightAfter, LetGo = LetGo, AtDoors = AtDoors, NotMade = Fates.Where(fate => fate.Unfit > 0).Select(fate => fate.Lot.Id).ToHashSet() };
         var joined = now.InOneGo(snapshot, calendar, effort, cancellation);
         if (ReferenceEquals(now, joined)) return this;
         var round = With(snapshot, joined);
         return round.ServesAsWellAs(this) ? round : this;
     }
+
+    /// <summary>When a pair of hands is at an oven's door.</summary>
+    private IReadOnlyList<DoorVisit> AtDoors => Apart?.AtDoors ?? [];
 
     /// <summary>What becomes of every lot.</summary>
     public IReadOnlyList<LotFate> Fates { get; } = LotFate.Of(Aims, Plan, Parcels, Mixed, Made, Mixer, PansShort);

@@ -84,17 +84,19 @@ public sealed record DaySnapshot(
     public TakenTime Taken { get; init; } = TakenTime.None;
 
     /// <summary>How many pairs of hands are free at a minute, of those that this day may count on; null where nobody has said how many are there.</summary>
-    internal int? HandsFreeAt(int minute)
+    /// <param name="minute">The minute.</param>
+    /// <param name="atDoors">How many are at the ovens' doors then.</param>
+    internal int? HandsFreeAt(int minute, int atDoors = 0)
     {
         bool IsOn(DayShift shift) => shift.StartMin <= minute && minute < shift.EndMin;
         DayShift[] own = [.. Shifts.Where(IsOn)];
         if (own.Any(shift => shift.People is null)) return null;
         var people = own.Sum(shift => shift.People!.Value);
-        if (people == 0 || Taken.Work.Count == 0) return people;
+        if (people == 0 || (Taken.Work.Count == 0 && atDoors == 0)) return people;
         // A shift that both days count on is there once; those of another day that are there too do that day's work.
         var all = own.Concat(Taken.Shifts.Where(IsOn)).DistinctBy(shift => (shift.Name, shift.StartMin, shift.EndMin)).ToArray();
         if (all.Any(shift => shift.People is null)) return people;
-        return Math.Clamp(all.Sum(shift => shift.People!.Value) - Taken.Work.Count(work => work.FromMin <= minute && minute < work.ToMin), 0, people);
+        return Math.Clamp(all.Sum(shift => shift.People!.Value) - Taken.Work.Count(work => work.FromMin <= minute && minute < work.ToMin) - atDoors, 0, people);
     }
 
     /// <summary>What the ovens are planned for, once the pick-ups are met.</summary>

@@ -1,3 +1,5 @@
+using Lumpet.Core.Bakery;
+using Lumpet.Core.Baking;
 using Lumpet.Core.Batches;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Preparations;
@@ -49,6 +51,19 @@ internal static class DayTasks
 
     private static DayTask Dough(DoughBatch batch, string what, string name, string about, Station station, TaskKind kind, int start, int end, int celsius, string readyWhen, string caution) =>
         new(Id(batch, what), null, what, name, about, station, kind, start, end, 0, celsius, readyWhen, caution);
+
+    /// <summary>Putting trays in and taking trays out.</summary>
+    public static DayTask Of(DoorVisit visit, Oven oven)
+    {
+        static string Trays(int count) => count == 1 ? "1 tray" : FormattableString.Invariant($"{count} trays");
+        var (name, what) = (visit.In, visit.Out) switch
+        {
+            (var In, 0) => ("Put in", $"{Trays(In)} in"),
+            (0, var Out) => ("Take out", $"{Trays(Out)} out"),
+            var (In, Out) => ("Take out and put in", $"{Trays(Out)} out, {In} in"),
+        };
+        return new DayTask(FormattableString.Invariant($"{oven.Id}/door/{visit.FromMin}"), null, "door", name, $"{oven.Name}: {what}", Station.Oven, TaskKind.Hands, visit.FromMin, visit.ToMin, 0, RoomC, string.Empty, string.Empty);
+    }
 
     /// <summary>Work, bakes and waits of a parcel.</summary>
     public static IEnumerable<DayTask> Of(Parcel parcel)

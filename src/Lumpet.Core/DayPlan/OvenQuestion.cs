@@ -15,6 +15,7 @@ internal sealed class OvenQuestion
 
     private readonly DaySnapshot snapshot;
     private readonly IReadOnlyList<BakeOven> ovens;
+    private readonly IReadOnlyList<DoorPause> allAtWork;
 
     /// <summary>A question about the ovens of a snapshot, on while somebody watches them; what heat is left from one shift helps the next.</summary>
     public OvenQuestion(DaySnapshot snapshot)
@@ -22,6 +23,7 @@ internal sealed class OvenQuestion
         this.snapshot = snapshot;
         // Where another day's crew is there, its ovens are on and are served.
         OvenOpening[] openings = [.. new ShiftCalendar(snapshot.OvensWatched).Stretches.Concat(snapshot.Taken.Trays.Count > 0 ? snapshot.Taken.OvensWatched : []).Select(stretch => new OvenOpening(stretch.StartMin, stretch.EndMin))];
+        allAtWork = AllAtWork(snapshot);
         ovens = [.. snapshot.Ovens.Select(oven => OffWhereNobodyIs(AsAsked(oven).OpenAt(openings)))];
     }
 
@@ -31,7 +33,7 @@ internal sealed class OvenQuestion
     public BakeProblem Problem(IReadOnlyList<LotAim> aims, IEnumerable<Bake> before)
     {
         var shared = PansOfDay.Shared(aims.Select(aim => aim.Work.Lot), snapshot.Taken.Pans);
-        return Problem(aims, [.. before, .. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node, shared)))]);
+        return Problem(aims, [.. before.Select(bake => bake with { NotIn = DoorPause.Joined(allAtWork, bake.NotIn), NotOut = DoorPause.Joined(allAtWork, bake.NotOut) }), .. aims.SelectMany(aim => aim.Work.Graph.Bakes.Select(node => BakeOf(aim, node, shared)))]);
     }
 
     private BakeProblem Problem(IReadOnlyList<LotAim> aims, IReadOnlyList<Bake> bakes) => new(snapshot.ToleranceC, snapshot.TransferMin, ovens, bakes)
@@ -42,6 +44,19 @@ internal sealed class OvenQuestion
         Standing = [.. snapshot.Taken.Trays.Where(tray => ovens.Any(oven => oven.Id == tray.OvenId))],
         StandingPans = [.. snapshot.Taken.Pans.Where(hold => aims.Any(aim => aim.Work.Lot.Pan is { AtOnce: not null } pan && pan.Id == hold.PanId))],
     };
+
+    /// <summary>
+    /// When all who are there are at work for days before, where trays take minutes of hands at every oven: nobody is free for a door then. Of several
+    /// trays only the first minutes are looked at; the others may keep someone from that work for as long as they take.
+    /// </summary>
+    private static DoorPause[] AllAtWork(DaySnapshot snapshot)
+    {
+        var actionMin = snapshot.Ovens.Select(oven => oven.ActionMin).DefaultIfEmpty(0).Min();
+        if (actionMin == 0 || snapshot.Taken.Work.Count == 0) return [];
+        bool IsAtWork(int minute) => snapshot.Shifts.Any(shift => shift.StartMin <= minute && minute < shift.EndMin && shift.People > 0) && snapshot.HandsFreeAt(minute) == 0;
+        int[] turns = [.. snapshot.Taken.Work.SelectMany(work => new[] { work.FromMin, work.ToMin }).Concat(snapshot.Shifts.SelectMany(shift => new[] { shift.StartMin, shift.EndMin })).Distinct().Order()];
+        return [.. DoorPause.Joined([.. turns.Zip(turns.Skip(1)).Where(stretch => IsAtWork(stretch.First)).Select(stretch => new DoorPause(Math.Max(0, stretch.First - actionMin + 1), stretch.Second - 1))], [])];
+    }
 
     private BakeOven AsAsked(Oven oven) => snapshot.Taken.Warm.FirstOrDefault(warm => warm.OvenId == oven.Id) is { } left
         ? Cold(oven) with { StartC = left.Celsius, StartSettingC = left.SettingC }
@@ -65,8 +80,8 @@ internal sealed class OvenQuestion
     {
         Pan = PansOfDay.Need(aim, node, shared.Contains(aim.Work.Lot.Pan.Id) ? snapshot.HorizonMin : null),
         OnFloor = aim.Work.Graph.Nodes[node].Place == OvenPlace.Floor,
-        NotIn = aim.IsAtAnyHour ? [] : aim.Work.NotIn(node, snapshot.HorizonMin),
-        NotOut = node == aim.Work.Graph.LastBake && !aim.IsAtAnyHour ? aim.Work.NotOut(snapshot.HorizonMin) : [],
+        NotIn = DoorPause.Joined(allAtWork, aim.IsAtAnyHour ? [] : aim.Work.NotIn(node, snapshot.HorizonMin)),
+        NotOut = DoorPause.Joined(allAtWork, node == aim.Work.Graph.LastBake && !aim.IsAtAnyHour ? aim.Work.NotOut(snapshot.HorizonMin) : []),
     };
 
     /// <summary>A bake follows the one before it, tray by tray, by what lies between them.</summary>

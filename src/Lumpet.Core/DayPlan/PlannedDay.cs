@@ -48,8 +48,11 @@ public sealed record PlannedDay(
     /// <summary>Work and bakes that a published plan has begun and that go on beside what is planned here, in order of time.</summary>
     public IReadOnlyList<DayTask> GoingOn { get; init; } = [];
 
+    /// <summary>Work at the ovens' doors, where trays are said to take minutes of hands: of this day's trays, and when the ovens' plan has them.</summary>
+    public IReadOnlyList<DayTask> AtDoors { get; init; } = [];
+
     /// <summary>Everything that is to be done, what goes on among it, in order of time.</summary>
-    public IReadOnlyList<DayTask> AllTasks() => GoingOn.Count == 0 ? Tasks : [.. GoingOn.Concat(Tasks).OrderBy(task => task.StartMin).ThenBy(task => task.EndMin).ThenBy(task => task.Id, StringComparer.Ordinal)];
+    public IReadOnlyList<DayTask> AllTasks() => GoingOn.Count + AtDoors.Count == 0 ? Tasks : [.. GoingOn.Concat(Tasks).Concat(AtDoors).OrderBy(task => task.StartMin).ThenBy(task => task.EndMin).ThenBy(task => task.Id, StringComparer.Ordinal)];
 
     /// <summary>What was there already when it was made, but for what days before take.</summary>
     public DayStock Stock { get; init; } = DayStock.None;

@@ -1,4 +1,5 @@
 using Lumpet.Core.Bakery;
+using Lumpet.Core.Baking;
 using Lumpet.Core.Dough;
 using Lumpet.Core.Measures;
 
@@ -35,6 +36,7 @@ internal static class PlannedDays
             new TaskReasons(round, batches, stretches, tasks))
         {
             Taken = round.Taken,
+            AtDoors = [.. DoorVisit.Of(round.Problem with { Standing = [] }, round.Plan).Select(visit => DayTasks.Of(visit, ovens[visit.OvenId]))],
             Stock = stock,
             Ready = round.Lots.Ready,
             FromStock =

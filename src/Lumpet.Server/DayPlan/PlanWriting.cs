@@ -128,6 +128,7 @@ internal static class PlanWriting
     public static ReasonAnswer? Reason(DayBook book, PlannedDay plan, string id)
     {
         if (plan.GoingOn.Any(task => task.Id == id)) return new ReasonAnswer(id, "the plan that was published has begun it: it goes on as it was planned", [], [], 0, "it is under way");
+        if (plan.AtDoors.Any(task => task.Id == id)) return new ReasonAnswer(id, "the ovens' plan has these trays go in or come out then", [], [], 0, "the ovens are planned first, and the crew's other work around them");
         if (!plan.Reasons.TryGetValue(id, out var reason)) return null;
         var tasks = plan.Tasks.ToDictionary(task => task.Id);
         NeighbourAnswer Neighbour(TaskLink link)

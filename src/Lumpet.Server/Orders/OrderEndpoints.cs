@@ -41,9 +41,11 @@ internal static class OrderEndpoints
         var products = recipes.Products(connection);
         var orders = OrderStore.OnDay(connection, date);
         OrderLine[] ordered = [.. orders.Select(order => order.Line)];
-        var beyond = MarginStore.All(connection).Beyond(ordered);
-        var totals = OrderTotals.Of([.. ordered, .. beyond], products);
+        // What is to bake is what the plan bakes.
         var leftOut = ArrangementStore.Of(connection, date).LeftOut;
+        OrderLine[] planned = [.. ordered.Where(order => !leftOut.Any(lot => lot.Has(order)))];
+        var beyond = MarginStore.All(connection).Beyond(planned);
+        var totals = OrderTotals.Of([.. planned, .. beyond], products);
         return TypedResults.Ok(new OrdersAnswer(
             day,
             Days.Name(date),

@@ -99,6 +99,7 @@ public sealed class ArrangedDayTests : IDisposable
         static int Pies(JsonElement answer) => answer.GetProperty("pies").GetInt32();
         static string Sentence(JsonElement plan) => string.Concat(plan.GetProperty("sentence").EnumerateArray().Select(part => part.GetProperty("text").GetString()));
         static string[] LeftOut(JsonElement orders) => [.. orders.GetProperty("orders").EnumerateArray().Where(order => order.GetProperty("isLeftOut").GetBoolean()).Select(order => $"{order.GetProperty("product").GetString()} {order.GetProperty("clock").GetString()}").Distinct()];
+        static int ToBake(JsonElement answer) => answer.GetProperty("totals").EnumerateArray().Sum(row => row.GetProperty("total").GetInt32());
         var (usual, orders) = (await server.Get(Plan), await server.Get("/api/orders/2026-11-26"));
         var lot = usual.GetProperty("arrangement").GetProperty("lots").EnumerateArray().First(lot => lot.GetProperty("product").GetString() == "damson");
         string name = lot.GetProperty("name").GetString()!, clock = lot.GetProperty("pickUp").GetString()!;
@@ -114,6 +115,7 @@ public sealed class ArrangedDayTests : IDisposable
         var after = await server.Get("/api/orders/2026-11-26");
         Assert.Equal(Pies(orders), Pies(after));
         Assert.Equal([$"damson {clock}"], LeftOut(after));
+        Assert.Equal(pies, ToBake(orders) - ToBake(after));
         // It comes with the others of its pick-up when that moves, and comes back where all is planned again.
         await server.Send(HttpMethod.Post, $"{Plan}/take", new { moves = new[] { new { from = clock, to = "08:25" } } });
         Assert.Equal(["damson 08:25"], LeftOut(await server.Get("/api/orders/2026-11-26")));

@@ -92,7 +92,8 @@
   {#if lotNow}
     <form onsubmit={leaveOut} aria-label="Pies left out">
       <select class="field" aria-label="Which pies" bind:value={lot}>
-        {#each all.lots as one, index (`${one.product} ${one.pan} ${one.pickUp}`)}<option value={index}>{one.name}</option
+        {#each all.lots as one, index (`${one.product} ${one.pan} ${one.pickUp}`)}<option value={index}
+            >{one.name}</option
           >{/each}
       </select>
       {lotNow.isLeftOut ? 'planned again' : 'left out'}
