@@ -19,6 +19,9 @@ namespace Lumpet.Core.DayPlan;
 /// <param name="Trays">The trays that were put into ovens.</param>
 public sealed record BegunWork(DayStock Stock, IReadOnlyList<StockUse> Used, TakenTime Taken, IReadOnlyList<DayTask> GoingOn, IReadOnlyList<PublishedTray> Trays)
 {
+    /// <summary>What the ovens were to do beyond that.</summary>
+    public KeptOvens Left { get; init; } = KeptOvens.None;
+
     /// <summary>What is begun at a minute.</summary>
     /// <param name="published">The plan that the crew works by.</param>
     /// <param name="atMin">The minute.</param>
@@ -53,7 +56,10 @@ public sealed record BegunWork(DayStock Stock, IReadOnlyList<StockUse> Used, Tak
                 Warm = Warm(published, atMin),
             },
             goingOn,
-            trays);
+            trays)
+        {
+            Left = KeptOvens.Of(BakePlanFile.Read(published.Ovens).Settings, published.Trays.Except(trays, ReferenceEqualityComparer.Instance).Cast<PublishedTray>()),
+        };
     }
 
     /// <summary>The same, on a clock that begins at a minute; what is over by then takes nothing more.</summary>
@@ -74,6 +80,7 @@ public sealed record BegunWork(DayStock Stock, IReadOnlyList<StockUse> Used, Tak
             },
             GoingOn = [.. GoingOn.Select(task => task with { StartMin = task.StartMin - minute, EndMin = task.EndMin - minute })],
             Trays = [.. Trays.Select(tray => tray.From(minute))],
+            Left = Left.From(minute),
         };
     }
 

@@ -60,11 +60,34 @@ public static class DayPlanner
             if (anew.Fates.Sum(fate => fate.Missed) < round.Fates.Sum(fate => fate.Missed)) (snapshot, round) = (without, anew);
         }
 
+        if (!patience.AtOnce.IsCancellationRequested && snapshot.Kept.Trays.Count > 0) round = Kept(snapshot, calendar, question, round, effort, patience);
         if (!patience.IsOver && solver is not null) round = round.Solved(snapshot, calendar, Levelling(effort), solver, patience.Enough);
         if (!patience.IsOver) round = round.InOneGo(snapshot, calendar, Levelling(effort), patience.Enough);
         var (troubles, ways) = Troubles.In(snapshot, round, patience, PartOf(progress, DoneWithRounds, 1));
         return PlannedDays.From(round with { Apart = null }, snapshot.Ovens.ToDictionary(oven => oven.Id), calendar.Stretches, troubles, snapshot.Stock) with { IsSettled = !patience.IsOver, GoingOn = snapshot.GoingOn, WaysOut = ways };
     }
+
+    /// <summary>
+    /// The same day with the ovens as the published plan has them, as far as that still holds, where it serves as well and costs less than it is worth that
+    /// trays stay where a crew has read that they are.
+    /// </summary>
+    private static DayRound Kept(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, DayRound anew, int effort, Patience patience)
+    {
+        var kept = anew;
+        foreach (LotAim[] aims in new LotAim[][] { FirstAims(snapshot, calendar, areYielding: false), [.. anew.Aims] })
+        {
+            var earlier = snapshot.Kept.For([.. aims.Select(aim => aim.Work)]);
+            var tried = Round(snapshot, calendar, question, aims, anew, effort, patience, kept: earlier);
+            if (patience.AtOnce.IsCancellationRequested) break;
+            decimal Price(DayRound round) => round.Plan.Cost.Total + (PerMovedTray * KeptOvens.Moved(earlier, round.Plan));
+            if (tried.ServesAsWellAs(kept) && Price(tried) < Price(kept)) kept = tried;
+        }
+
+        return kept;
+    }
+
+    // That a tray stays where it was is worth ten minutes of a hot oven (our own choice, no source).
+    private static readonly decimal PerMovedTray = 10 * BakeWeights.Usual.PerOvenOnMin;
 
     private static int Levelling(int effort) => Math.Min(MostLevelling, LevellingPerEffort * effort);
 
@@ -89,15 +112,7 @@ public static class DayPlanner
 
     private static DayRound Best(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, int effort, int mostRounds, Patience patience, IProgress<double>? progress = null)
     {
-        var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
-        var lots = DayLots.Of(snapshot);
-        LotAim[] Aims(bool areYielding)
-        {
-            LotWork[] works = [.. lots.Lots.Select(lot => PlanStumblesException.Over(lot, () => new LotWork(lot, calendar, mostTrays, snapshot.SpareMin, areYielding)))];
-            return [.. StockForLots.Given(works, snapshot).Select(work => PlanStumblesException.Over(work.Lot, () => LotAim.First(work, snapshot.HorizonMin)))];
-        }
-
-        var aims = Aims(areYielding: false);
+        var aims = FirstAims(snapshot, calendar, areYielding: false);
         var first = aims;
         var trays = aims.Sum(aim => aim.Work.Lot.Trays.Count * aim.Work.Graph.Bakes.Count);
         var loosening = Math.Max(2, Math.Min(Math.Min(effort, EffortWhileLoosening), EffortWhileLoosening * TraysForAllOrders / Math.Max(1, trays)));
@@ -150,7 +165,15 @@ public static class DayPlanner
         // Orders that may be late give way where one that must not be would be.
         return best.ServesWhatMust || first.All(aim => aim.Work.Lot.MayBeLateMin == 0)
             ? best
-            : Searched(snapshot, calendar, question, [.. Aims(areYielding: true).Select(aim => aim with { IsShortlyInPans = true })], best, effort, patience, progress: null);
+            : Searched(snapshot, calendar, question, [.. FirstAims(snapshot, calendar, areYielding: true).Select(aim => aim with { IsShortlyInPans = true })], best, effort, patience, progress: null);
+    }
+
+    /// <summary>What is aimed at before anything is known of ovens and hands.</summary>
+    private static LotAim[] FirstAims(DaySnapshot snapshot, ShiftCalendar calendar, bool areYielding)
+    {
+        var mostTrays = snapshot.Ovens.Select(oven => oven.Shelves).DefaultIfEmpty(1).Max();
+        LotWork[] works = [.. DayLots.Of(snapshot).Lots.Select(lot => PlanStumblesException.Over(lot, () => new LotWork(lot, calendar, mostTrays, snapshot.SpareMin, areYielding)))];
+        return [.. StockForLots.Given(works, snapshot).Select(work => PlanStumblesException.Over(work.Lot, () => LotAim.First(work, snapshot.HorizonMin)))];
     }
 
     /// <summary>
@@ -179,7 +202,7 @@ public static class DayPlanner
         return !patience.AtOnce.IsCancellationRequested && thorough.IsBetterThan(best) ? thorough : best;
     }
 
-    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience, IProgress<double>? progress = null, BakePlan? near = null)
+    private static DayRound Round(DaySnapshot snapshot, ShiftCalendar calendar, OvenQuestion question, LotAim[] aims, DayRound? before, int effort, Patience patience, IProgress<double>? progress = null, BakePlan? near = null, EarlierPlan? kept = null)
     {
         var making = new DayMaking(calendar);
         string[] lots = [.. aims.Select(aim => aim.Work.Lot.Id)];
@@ -190,7 +213,7 @@ public static class DayPlanner
             : making.Make(before.Demands, null, new StockTaking(snapshot.Stock, snapshot.FirstMin, lots)).Batches;
         var asked = expected.ToDictionary(one => one.Batch.Id, one => one.Batch.NeededMin);
         var problem = question.Problem(aims, making.Bakes(expected));
-        var plan = BakePlanner.Plan(problem, effort, proves: false, near: near is null ? null : EarlierPlan.Of(near), progress: progress, enough: patience.Enough, cut: patience.AtOnce);
+        var plan = kept is not null ? BakePlanner.Keeping(problem, kept, patience.AtOnce) : BakePlanner.Plan(problem, effort, proves: false, near: near is null ? null : EarlierPlan.Of(near), progress: progress, enough: patience.Enough, cut: patience.AtOnce);
         var baked = plan.Trays.ToLookup(tray => tray.BakeId);
         Parcel[] parcels = [.. aims.SelectMany(aim => PlanStumblesException.Over(aim.Work.Lot, () => Parcel.Of(aim.Work, baked).ToArray()))];
         var first = DoughAndMade.Settle([.. parcels.SelectMany(parcel => DiscDemands.Of(parcel.Work, parcel.Pies, parcel.Times, step => DayTasks.Id(parcel, step)))], DayMaking.Of(aims, parcels), plan, snapshot, calendar, lots);

@@ -62,6 +62,7 @@ public sealed record DaySnapshot(
             Stock = new DayStock([.. noted.Masses, .. goesOn.Stock.Masses], [.. noted.Pies, .. goesOn.Stock.Pies]),
             Taken = Taken.Later(-minute).With(goesOn.Taken),
             GoingOn = goesOn.GoingOn,
+            Kept = goesOn.Left,
         };
     }
 
@@ -76,6 +77,9 @@ public sealed record DaySnapshot(
 
     /// <summary>Work and bakes that a published plan has begun and that go on; what they take of hands, mixer and ovens is in what is taken.</summary>
     public IReadOnlyList<DayTask> GoingOn { get; init; } = [];
+
+    /// <summary>What the ovens were to do in the plan that is published: kept where it serves as well and costs little more.</summary>
+    public KeptOvens Kept { get; init; } = KeptOvens.None;
 
     /// <summary>The first minute at which anyone is there.</summary>
     internal int FirstMin => Shifts.Select(shift => shift.StartMin).DefaultIfEmpty(0).Min();

@@ -42,6 +42,7 @@ internal sealed record DayBook(
         Arrangement.Schools,
         Earlier = Earlier.Select(other => other.Fingerprint),
         Snapshot.Stock,
+        Snapshot.Kept,
         GoingOn = Snapshot.GoingOn.Select(task => new { task.Id, task.StartMin, task.EndMin }),
         Orders = Snapshot.Orders.Select(order => new { Product = order.Product.Id, Pan = order.Pan.Id, order.Count, order.PickUpMin, order.For, order.MayBeLateMin }),
     })))[..16];

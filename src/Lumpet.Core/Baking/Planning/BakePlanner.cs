@@ -58,6 +58,19 @@ public static class BakePlanner
         return Assemble(problem, chains, best!);
     }
 
+    /// <summary>A plan that keeps of an earlier one whatever still holds together, with the rest put in where it costs least; it is not bettered.</summary>
+    /// <param name="problem">The problem.</param>
+    /// <param name="earlier">The earlier plan.</param>
+    /// <param name="cut">Ends it at once: trays that were not looked at are left out.</param>
+    internal static BakePlan Keeping(BakeProblem problem, EarlierPlan earlier, CancellationToken cut = default)
+    {
+        var chains = new BakeChains(problem);
+        var horizon = Horizon(problem);
+        var search = new PlanSearch(problem, chains, horizon, new Dictionary<(string Bake, int Tray), TrayPath>(), seed: 1, cut);
+        search.StartFrom(EarlierWays.Of(problem, earlier, horizon));
+        return Assemble(problem, chains, Built.Of(problem, search.FilledOvens(), search.Best, new HashSet<string>()));
+    }
+
     /// <summary>Whether a problem is small enough to be searched: of what no bakery bakes in a day the built plan is the answer.</summary>
     private static bool IsSearched(BakeChains chains) =>
         chains.Ordered.Sum(bake => (long)bake.Trays.Count) <= MostTraysSearched
