@@ -58,6 +58,38 @@ test('more pies and a longer bake are asked about together and left', async ({ p
   expect((await planOf(request, day)).fingerprint).toBe(before.fingerprint)
 })
 
+test('pies are left out of the plan, stay ordered and marked, and are planned again', async ({ page, request }) => {
+  const day = await fairDay(request)
+  const before = await planOf(request, day)
+  await page.goto(`/#/plan/${day}`)
+  await page.getByText('Try a change', { exact: true }).click()
+  const form = page.getByRole('form', { name: 'Pies left out' })
+  const lot = await form
+    .getByRole('option', { name: /Damson lattice/ })
+    .first()
+    .innerText()
+  const pies = Number(lot.split(' ')[0])
+  await form.getByLabel('Which pies').selectOption({ label: lot })
+  await form.getByRole('button', { name: 'Try' }).click()
+  await expect(page.getByText(`without ${lot}. Nothing is changed yet.`)).toBeVisible()
+  await page.getByRole('button', { name: 'Make it so' }).click()
+  const sentence = page.getByRole('heading', { level: 1 })
+  await expect(sentence).toContainText(`${before.pies - pies} pies for`)
+  await expect(sentence).toContainText(`Left out of the plan: ${lot}`)
+  await expect.poll(async () => (await planOf(request, day)).pies).toBe(before.pies - pies)
+
+  await page.goto(`/#/orders/${day}`)
+  await expect(page.getByText('left out of the plan', { exact: false }).first()).toBeVisible()
+  await page.goto(`/#/plan/${day}`)
+  await page.getByText('Try a change', { exact: true }).click()
+  await form.getByLabel('Which pies').selectOption({ label: lot })
+  await expect(form.getByText('planned again')).toBeVisible()
+  await form.getByRole('button', { name: 'Try' }).click()
+  await expect(page.getByText('with all that is ordered. Nothing is changed yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Make it so' }).click()
+  await expect.poll(async () => (await planOf(request, day)).fingerprint).toBe(before.fingerprint)
+})
+
 test('the schools of the ovens stand beside the day, one is shown and taken', async ({ page, request }) => {
   const day = await fairDay(request)
   await page.goto(`/#/ovens/${day}`)
