@@ -141,7 +141,7 @@ internal sealed record DayBook(
             OvensWatched = [.. worked.Select(one => Shift(one.Shift, one.Start, 0, one.Shift.LengthMin)).OrderBy(shift => shift.StartMin)],
             Midnights = [.. Midnights(begins.InZone(bakery.Zone).Date, day).Select(midnight => clock.MinuteOf(midnight))],
         };
-        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStamps.Of(connection, products, there.Values)) 
+        return new DayBook(day, bakery, products, arrangement.Applied(snapshot), clock, LibraryStamps.Of(connection, products, there.Values))
         {
             Arrangement = arrangement,
             Earlier = earlier,

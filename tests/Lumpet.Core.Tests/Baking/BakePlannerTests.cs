@@ -195,7 +195,7 @@ public sealed class BakePlannerTests
                 if (inDueOrder.Any(bake => (end += bake.Stages[0].MinMin) > bake.DueMin)) return;
                 Assert.Equal(0, BakePlanner.Plan(Problem([Oven(shelves: 1, start: 190)], bakes)).Cost.TardyPieMin);
             },
-            iter: 200);
+            iter: 100);
 
     [Fact]
     public void A_tray_moves_to_the_moderate_oven_rather_than_wait_for_the_hot_one_to_cool()
