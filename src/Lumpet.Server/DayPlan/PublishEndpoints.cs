@@ -55,12 +55,13 @@ internal static class PublishEndpoints
         return TypedResults.NoContent();
     }
 
-    private static Results<NoContent, ValidationProblem, ProblemHttpResult> NotDone(string day, NotDoneRequest request, Database database, ChangeFeed feed)
+    private static Results<NoContent, ValidationProblem, ProblemHttpResult> NotDone(string day, NotDoneRequest request, Database database, BakeryClock clock, ChangeFeed feed)
     {
         if (Days.Read(day) is not { } date) return Days.NoDay();
         if (request.IsDone is not { } isDone) return FieldProblems.Of(("isDone", "Say whether it is done."));
         return Say(date, request.Number, request.Task, database, feed, (transaction, publication, task) =>
         {
+            if (!isDone && Begins(publication, task) > clock.Now) return ("task", "It has not begun yet: until it has, nobody takes it for done.");
             PublishedPlanStore.Say(transaction, date, publication.Number, task, isDone);
             return null;
         });
@@ -73,12 +74,14 @@ internal static class PublishEndpoints
         return Say(date, request.Number, request.Task, database, feed, (transaction, publication, task) =>
         {
             if (!publication.Work.MayTakeLonger(task)) return ("task", "This is said of work alone that the plan itself has begun, and whose batch goes into no oven after it. Say that it is not done where it is not.");
-            var begins = publication.Start + Duration.FromMinutes(publication.Work.Tasks.First(one => one.Task.Id == task).Task.StartMin);
-            if (minutes > 0 && begins > clock.Now) return ("task", "It has not begun yet. Say so when it has; until then change how long its step takes in its recipe.");
+            if (minutes > 0 && Begins(publication, task) > clock.Now) return ("task", "It has not begun yet. Say so when it has; until then change how long its step takes in its recipe.");
             PublishedPlanStore.Lengthen(transaction, date, publication.Number, task, minutes);
             return null;
         });
     }
+
+    /// <summary>When a task of a published plan begins.</summary>
+    private static Instant Begins(StoredPublication publication, string task) => publication.Start + Duration.FromMinutes(publication.Work.Tasks.First(one => one.Task.Id == task).Task.StartMin);
 
     /// <summary>Says something of a task of the plan that is followed.</summary>
     private static Results<NoContent, ValidationProblem, ProblemHttpResult> Say(

@@ -153,6 +153,10 @@ public sealed class PublishTests : IDisposable
         var say = (bool? isDone, string task, int number) => server.Send(HttpMethod.Put, $"/api/plan/{Fair}/not-done", new { number, task, isDone });
         Assert.Equal(400, (await say(false, "no such task", 1)).Status);
         Assert.Equal(400, (await say(null, mixed, 1)).Status);
+        // Of what has not begun there is nothing to say.
+        var (refused, why) = await say(false, Tasks(await Plan()).Last(task => task.Id.EndsWith("/box", StringComparison.Ordinal)).Id, 1);
+        Assert.Equal(400, refused);
+        Assert.StartsWith("It has not begun yet", why.GetProperty("errors").GetProperty("task")[0].GetString());
         Assert.Equal(409, (await say(false, mixed, 2)).Status);
         Assert.Equal(204, (await say(false, mixed, 1)).Status);
         Assert.Equal(204, (await say(false, mixed, 1)).Status);
