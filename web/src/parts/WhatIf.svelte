@@ -101,6 +101,7 @@
   li {
     display: grid;
     grid-template-columns: 1fr auto;
+    column-gap: 0.6rem;
     border-top: 1px solid var(--color-line);
     padding-top: 0.2rem;
   }
