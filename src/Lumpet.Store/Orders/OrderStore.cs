@@ -110,6 +110,7 @@ public static class OrderStore
     /// <summary>Adds an order.</summary>
     public static StoredOrder Add(Transaction transaction, OrderLine line, DateTimeZone zone)
     {
+        PlanFirstOfLot(transaction.Connection, line);
         var id = Guid.NewGuid();
         transaction.Connection.Execute(
             """
@@ -129,16 +130,29 @@ public static class OrderStore
     }
 
     /// <summary>Changes an order that still has the version it was read with.</summary>
-    public static ChangeOutcome Change(Transaction transaction, Guid id, long rowVersion, OrderLine line, DateTimeZone zone) => Outcome(
-        transaction.Connection,
-        id,
-        transaction.Connection.Execute(
+    public static ChangeOutcome Change(Transaction transaction, Guid id, long rowVersion, OrderLine line, DateTimeZone zone)
+    {
+        PlanFirstOfLot(transaction.Connection, line);
+        return Outcome(transaction.Connection, id, transaction.Connection.Execute(
             $"""
             UPDATE order_line SET product_id = @product, pan_id = @pan, count = @count, pick_up_local = @local, pick_up_zone = @zone,
                    pick_up_unix = @unix, for_whom = @whom, may_be_late_min = @late, row_version = row_version + 1
             WHERE id = @id AND row_version = {rowVersion.ToString(CultureInfo.InvariantCulture)}
             """,
             Parameters(id, line, zone)));
+    }
+
+    /// <summary>
+    /// What was said of a lot whose orders are all gone is not meant for a new one: where nothing of a lot that is left out of its day's plan is ordered, it is left out no longer.
+    /// </summary>
+    private static void PlanFirstOfLot(SqliteConnection connection, OrderLine line)
+    {
+        var lot = new LeftOutLot(line.Product, line.Pan, line.PickUp);
+        var at = new { day = LocalDatePattern.Iso.Format(line.PickUp.Date), product = lot.Product, pan = lot.Pan, clock = PickUpText.Clock.Format(line.PickUp.TimeOfDay) };
+        const string rows = "FROM day_left_out WHERE day = @day AND product_id = @product AND pan_id = @pan AND pick_up = @clock";
+        if (connection.ExecuteScalar<long>($"SELECT count(*) {rows}", at) == 0 || OnDay(connection, line.PickUp.Date).Any(order => lot.Has(order.Line))) return;
+        connection.Execute($"DELETE {rows}", at);
+    }
 
     /// <summary>Moves every order of these pick-ups to other times, all at once; answers how many were moved.</summary>
     /// <param name="transaction">The change it is part of.</param>

@@ -126,6 +126,24 @@ public sealed class ArrangedDayTests : IDisposable
     }
 
     [Fact]
+    public async Task Of_a_lot_that_is_left_out_another_order_is_too_and_the_first_after_all_are_gone_is_not()
+    {
+        async Task<JsonElement> Order(string @for) =>
+            (await server.Send(HttpMethod.Post, "/api/orders", new { product = "damson", pan = "26", count = 2, pickUp = "2026-12-19T11:00", @for })).Body;
+        async Task<string[]> LeftOut() => [.. (await server.Get("/api/orders/2026-12-19")).GetProperty("orders").EnumerateArray().Where(order => order.GetProperty("isLeftOut").GetBoolean()).Select(order => order.GetProperty("for").GetString()!)];
+        Task Remove(JsonElement order) => server.Send(HttpMethod.Delete, $"/api/orders/{order.GetProperty("id").GetString()}", null, ("If-Match", $"\"{order.GetProperty("version").GetInt64()}\""));
+        var first = await Order("first");
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, "/api/plan/2026-12-19/take", new { leftOut = new[] { new { product = "damson", pan = "26", pickUp = "11:00" } } })).Status);
+        var second = await Order("second");
+        Assert.Equal(["first", "second"], await LeftOut());
+        await Remove(first);
+        Assert.Equal(["second"], await LeftOut());
+        await Remove(second);
+        await Order("third");
+        Assert.Empty(await LeftOut());
+    }
+
+    [Fact]
     public async Task A_day_of_which_all_is_left_out_says_so()
     {
         var lots = (await server.Get("/api/plan/2026-11-27")).GetProperty("arrangement").GetProperty("lots").EnumerateArray()
