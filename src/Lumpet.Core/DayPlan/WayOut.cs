@@ -2,7 +2,7 @@ namespace Lumpet.Core.DayPlan;
 
 /// <summary>Something a manager can do about a day on which something does not work out. It was planned: it helps.</summary>
 /// <param name="Kind">What.</param>
-/// <param name="Amount">Pairs of hands more in every shift, pairs of hands between the shifts, or minutes by which work begins earlier or a pick-up comes later; 0 of a school.</param>
+/// <param name="Amount">Pairs of hands more in every shift, pairs of hands between the shifts, or minutes by which work begins earlier or a pick-up comes later; 0 of a school and of a lot that is left out.</param>
 /// <param name="PickUpMin">The pick-up that comes later; null where none does.</param>
 /// <param name="Before">How the day is served as it is.</param>
 /// <param name="After">How it would be, planned roughly.</param>

@@ -91,6 +91,8 @@ public sealed class WayOutTests
             Assert.InRange(plan.WaysOut.Count, 0, 3);
             Assert.All(plan.WaysOut, way => Assert.InRange(way.After.NotMade - way.After.LeftOut, 0, way.Before.NotMade));
             Assert.All(plan.WaysOut, way => Assert.Equal(Served(plan), way.Before));
+            // Each saves something: pies, or minutes by which they are late.
+            Assert.All(plan.WaysOut, way => Assert.True((way.After.NotMade + way.After.Late, way.After.LateMin).CompareTo((way.Before.NotMade + way.Before.Late, way.Before.LateMin)) < 0, way.ToString()));
         }
     }
 

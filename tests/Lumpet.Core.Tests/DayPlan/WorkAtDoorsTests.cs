@@ -87,6 +87,12 @@ public sealed class WorkAtDoorsTests
         }
 
         Assert.All(plan.Fates, fate => Assert.Equal(0, fate.Missed));
+        // The ovens are told at which minutes nobody is free to put trays in or to take them out.
+        Assert.All(plan.Problem.Bakes, bake => Assert.All(taken.Work, work =>
+        {
+            Assert.Contains(bake.NotIn, pause => pause.FromMin <= work.FromMin && work.ToMin - 1 <= pause.ToMin);
+            Assert.Contains(bake.NotOut, pause => pause.FromMin <= work.FromMin && work.ToMin - 1 <= pause.ToMin);
+        }));
         Assert.Equal(plan.BakePlan.Trays.Count * 2 * 4, plan.AtDoors.Sum(task => task.EndMin - task.StartMin));
     }
 }
