@@ -1,4 +1,3 @@
-using Lumpet.Core.Baking.Planning;
 using Lumpet.Core.DayPlan;
 using Lumpet.Server.Faults;
 
@@ -21,10 +20,10 @@ internal sealed record PlanTime(string Name, TimeSpan Enough, TimeSpan AtOnce, i
     public static PlanTime SmallDay { get; } = Soon with { Enough = TimeSpan.FromSeconds(6), AtOnce = TimeSpan.FromSeconds(9) };
 
     /// <summary>While a plan stands on the screen already.</summary>
-    public static PlanTime Settled { get; } = new("settled", TimeSpan.FromSeconds(25), TimeSpan.FromSeconds(40), BakePlanner.DefaultEffort);
+    public static PlanTime Settled { get; } = new("settled", TimeSpan.FromSeconds(25), TimeSpan.FromSeconds(40), DayPlanner.SettledEffort);
 
     /// <summary>Where two plans are laid beside each other: both are given the same, or one would look worse for want of time.</summary>
-    public static PlanTime Compared { get; } = new("compared", TimeSpan.FromSeconds(4), TimeSpan.FromSeconds(8), BakePlanner.DefaultEffort);
+    public static PlanTime Compared { get; } = new("compared", TimeSpan.FromSeconds(4), TimeSpan.FromSeconds(8), DayPlanner.SettledEffort);
 
     /// <summary>While a pick-up is stepped by a key: the plan follows the key, and is compared with one as quick.</summary>
     public static PlanTime Stepped { get; } = new("stepped", TimeSpan.FromSeconds(4), TimeSpan.FromSeconds(8), DayPlanner.DefaultEffort);
