@@ -1,10 +1,12 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Prices;
 using Lumpet.Core.Scheduling;
 using Lumpet.Server.Ahead;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Bench;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Cold;
+using Lumpet.Server.Costing;
 using Lumpet.Server.DayPlan;
 using Lumpet.Server.Dough;
 using Lumpet.Server.Faults;
@@ -14,6 +16,7 @@ using Lumpet.Server.Library;
 using Lumpet.Server.Orders;
 using Lumpet.Server.Pans;
 using Lumpet.Server.Preparations;
+using Lumpet.Server.Prices;
 using Lumpet.Server.Recipes;
 using Lumpet.Server.Sheets;
 using Lumpet.Server.Stock;
@@ -53,6 +56,8 @@ internal static class LumpetApplication
             DayPlanner.Plan(snapshot, effort, patience, progress, effort > DayPlanner.DefaultEffort ? services.GetRequiredService<IScheduleSolver>() : null));
         builder.Services.AddSingleton<PlanShelf>();
         builder.Services.AddSingleton<RecipeShelf>();
+        builder.Services.AddSingleton<PriceShelf>();
+        builder.Services.AddSingleton<ISupplierFeed, StandInFeed>();
         builder.Services.AddSingleton<ChangeFeed>();
         builder.Services.AddSingleton<BakeryClock>();
         if (!IsGeneratingContract) builder.Services.AddHostedService<PlanWarmer>();
@@ -110,6 +115,9 @@ internal static class LumpetApplication
         PanEndpoints.Map(app);
         LibraryEndpoints.Map(app);
         IngredientEndpoints.Map(app);
+        PriceEndpoints.Map(app);
+        PriceListEndpoints.Map(app);
+        CostEndpoints.Map(app);
         PreparationEndpoints.Map(app);
         WayEndpoints.Map(app);
         StockEndpoints.Map(app);
@@ -150,12 +158,15 @@ internal static class LumpetApplication
         if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal) && HasBody(context.Request) && !IsJson(context.Request.ContentType))
             throw new BadHttpRequestException("A body of another kind.", StatusCodes.Status415UnsupportedMediaType);
         // Said before the body is read; Kestrel is told the same limit for bodies that do not tell their length.
-        var largest = context.Request.Path.StartsWithSegments("/api/library", StringComparison.Ordinal) ? LargestFile : LargestBody;
+        var largest = IsOfFiles(context.Request.Path) ? LargestFile : LargestBody;
         if (context.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit) limit.MaxRequestBodySize = largest;
         return context.Request.ContentLength > largest
             ? throw new BadHttpRequestException("The request is too large.", StatusCodes.Status413PayloadTooLarge)
             : next(context);
     }
+
+    private static bool IsOfFiles(PathString path) =>
+        path.StartsWithSegments("/api/library", StringComparison.Ordinal) || path.StartsWithSegments("/api/prices/list", StringComparison.Ordinal);
 
     private static bool HasBody(HttpRequest request) => request.ContentLength > 0 || request.ContentType is not null || request.Headers.TransferEncoding.Count > 0;
 

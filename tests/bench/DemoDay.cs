@@ -5,8 +5,8 @@ using Lumpet.Core.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.DemoData;
-using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
+using Lumpet.Store.Prices;
 using Lumpet.Store.Recipes;
 using Microsoft.Data.Sqlite;
 using NodaTime;
@@ -44,7 +44,7 @@ public sealed class DemoDay
             DayShift[] shifts = [.. new[] { fair.PlusDays(-1), fair }.SelectMany((date, day) => bakery.ShiftsOn(date).Select(shift => (Start: (day * 1440) - 720 + shift.StartMinute, Shift: shift)))
                 .Where(one => one.Start is >= 0 and < 1440).OrderBy(one => one.Start).Select(one => new DayShift(one.Shift.Name, one.Start, one.Start + one.Shift.LengthMin))];
             var snapshot = new DaySnapshot(orders, shifts, bakery.Ovens, bakery.Mixer, bakery.ToleranceC, bakery.TransferMin, bakery.SpareMin, 36 * 60);
-            return new DemoDay(snapshot, products[0], PriceList.On(now.Date, IngredientStore.Prices(connection)));
+            return new DemoDay(snapshot, products[0], PriceStore.Book(connection).On(now.Date));
         }
         finally
         {

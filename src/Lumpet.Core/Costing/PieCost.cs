@@ -55,7 +55,7 @@ public sealed record PieCost(
 
     private static CostLine ByWeight(RecipePart part, ScaledLine line, PriceList prices)
     {
-        var price = prices.Find(line.Line.Ingredient.Id) is { } row && (row.PackUnit == PackUnit.Gram || line.Line.Ingredient.Facts.OnePiece is not null) ? row : null;
+        var price = prices.Find(line.Line.Ingredient.Id) is { } row && row.OfGram(line.Line.Ingredient) is not null ? row : null;
         var bought = (decimal)line.Line.Yield.AsPurchased(line.PerPie).Grams;
         return new CostLine(part, line.Line.Ingredient, line.PerPie.Grams, line.Line.Yield, price, prices.OfGram(line.Line.Ingredient) is { } gram ? gram * bought : null);
     }

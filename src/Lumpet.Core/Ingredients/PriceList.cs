@@ -4,35 +4,38 @@ using NodaTime;
 
 namespace Lumpet.Core.Ingredients;
 
-/// <summary>The prices that hold on one day: for each ingredient the row that came into force last.</summary>
+/// <summary>The prices that hold on one day, one for each ingredient.</summary>
 public sealed class PriceList
 {
     private readonly Dictionary<string, Price> current;
     private readonly ConcurrentDictionary<IngredientFormula, Money?> made = new(ReferenceEqualityComparer.Instance as IEqualityComparer<IngredientFormula>);
 
-    private PriceList(Dictionary<string, Price> current) => this.current = current;
+    /// <summary>A list of prices, at most one for each ingredient.</summary>
+    internal PriceList(IEnumerable<Price> inForce) => current = inForce.ToDictionary(row => row.IngredientId);
 
-    /// <summary>Picks from all rows those that hold on a day. Of rows from the same day the later one in the list wins.</summary>
-    public static PriceList On(LocalDate day, IEnumerable<Price> rows) =>
-        new(rows.Where(row => row.ValidFrom <= day)
-            .GroupBy(row => row.IngredientId)
-            .ToDictionary(group => group.Key, group => group.OrderBy(row => row.ValidFrom).Last()));
+    /// <summary>Picks from all rows those that hold on a day, whoever sells it. Of rows from the same day the later one in the list wins.</summary>
+    public static PriceList On(LocalDate day, IEnumerable<Price> rows) => new PriceBook(rows, []).On(day);
 
-    /// <summary>What a gram of an ingredient costs as purchased: by its own price, by weight or by the piece where the weight of one is known, or by what it is made of; null where none is known.</summary>
+    /// <summary>What a gram of an ingredient costs as purchased: by its own price, by weight, or by volume or the piece where it is known what that weighs, or by what it is made of; null where none is known.</summary>
     public Money? OfGram(Ingredient ingredient)
     {
-        if (Find(ingredient.Id) is { } price)
-        {
-            if (price.PackUnit == PackUnit.Gram) return price.PerUnit;
-            // Eggs by the dozen, tins, shells: by what one weighs, where that is known.
-            if (ingredient.Facts.OnePiece is { } one) return price.PerUnit with { Amount = price.PerUnit.Amount / (decimal)one.Weight.Grams };
-        }
-
+        if (Find(ingredient.Id)?.OfGram(ingredient) is { } gram) return gram;
         if (ingredient.Formula is not { } formula) return null;
         // What is made here may go into much else that is: it is reckoned once. The formula belongs to the key, since two
         // versions of one ingredient may be asked for.
         return made.GetOrAdd(formula, one => one.CostOfGram(this));
     }
+
+    /// <summary>What is not known of an ingredient whose gram costs nobody knows what: "a price", or what its pack weighs.</summary>
+    public string Lacks(Ingredient ingredient) => Find(ingredient.Id)?.PackUnit switch
+    {
+        PackUnit.Millilitre => "its price is by volume, and its density is not known",
+        PackUnit.Piece => "its price is by the piece, and what one weighs is not known",
+        PackUnit.Gram => "its price is by weight, and it is counted",
+        _ => ingredient.Formula is { } made && made.Everything.Where(one => one.Formula is null && OfGram(one) is null).ToArray() is { Length: > 0 } lacking
+            ? string.Join("; ", lacking.Select(one => $"{one.Name}: {Lacks(one)}"))
+            : "no price is known",
+    };
 
     /// <summary>The row in force for an ingredient, or null where none is known.</summary>
     public Price? Find(string ingredientId) => current.GetValueOrDefault(ingredientId);

@@ -5,6 +5,7 @@ using Lumpet.Server.Faults;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
+using Lumpet.Store.Prices;
 using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -43,8 +44,8 @@ internal static class BakeryDraftEndpoints
         using var transaction = database.Begin();
         var connection = transaction.Connection;
         // Prices keep the currency they were paid in, and costs do not mix two.
-        if (IngredientStore.Prices(connection).FirstOrDefault(price => price.Paid.Currency != bakery.Currency) is { } other)
-            return FieldProblems.Of(("currency", $"Prices are kept in {other.Paid.Currency}, so the currency stays."));
+        if (PriceStore.OtherCurrency(connection, bakery.Currency) is { } other)
+            return FieldProblems.Of(("currency", $"Prices are kept in {other}, so the currency stays."));
         var known = IngredientStore.All(connection);
         foreach (var (pan, at) in pans.Select((pan, at) => (pan, at)))
             if (pan.BoughtAs is { } bought && !known.ContainsKey(bought)) return FieldProblems.Of(($"pans[{at}].boughtAs", $"\"{bought}\" is no ingredient here; state it under Ingredients first."));

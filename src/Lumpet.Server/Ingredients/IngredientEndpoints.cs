@@ -4,7 +4,7 @@ using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
-using Lumpet.Server.Recipes;
+using Lumpet.Server.Prices;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
@@ -27,11 +27,11 @@ internal static class IngredientEndpoints
             .WithSummary("States what a bakery knows of an ingredient, and adds a price where one is given; If-Match carries the version it was read with. What is left out leaves the figure that ships in force.");
     }
 
-    private static Ok<IngredientsAnswer> List(Database database, BakeryClock clock)
+    private static Ok<IngredientsAnswer> List(Database database, BakeryClock clock, PriceShelf books)
     {
         using var connection = database.Open();
         var today = clock.Today(BakeryStore.Find(connection)?.Zone ?? DateTimeZone.Utc);
-        var prices = PriceList.On(today, IngredientStore.Prices(connection));
+        var prices = books.Of(connection).On(today);
         var (versions, own, used) = (IngredientStore.Versions(connection), IngredientStore.Own(connection), IngredientStore.UsedIn(connection));
         return TypedResults.Ok(new IngredientsAnswer(
             [.. IngredientStore.All(connection).Values.Where(one => !one.IsDough).Select(one => IngredientAnswer.Of(

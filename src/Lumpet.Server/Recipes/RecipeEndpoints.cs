@@ -6,9 +6,9 @@ using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Faults;
+using Lumpet.Server.Prices;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
-using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -66,7 +66,7 @@ internal static class RecipeEndpoints
         product.Review.Count);
 
     private static Results<Ok<ScaleAnswer>, ValidationProblem, ProblemHttpResult> Scale(
-        string id, ScaleRequest request, Database database, BakeryClock clock)
+        string id, ScaleRequest request, Database database, BakeryClock clock, PriceShelf books)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
@@ -96,7 +96,7 @@ internal static class RecipeEndpoints
             count = onHand.Pies;
         }
 
-        var prices = PriceList.On(clock.Today(bakery.Zone), IngredientStore.Prices(connection));
+        var prices = books.Of(connection).On(clock.Today(bakery.Zone));
         var scaled = Scaling.Scale(product, size!.Pan, count);
         return TypedResults.Ok(ScaleAnswers.Of(scaled, PieCost.Of(scaled, prices), bakery.Currency, bakery.Handles, onHand, written));
     }

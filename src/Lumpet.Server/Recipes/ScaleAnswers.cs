@@ -6,6 +6,7 @@ using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Judging;
 using Lumpet.Core.Safety;
+using Lumpet.Server.Prices;
 
 namespace Lumpet.Server.Recipes;
 

@@ -1,15 +1,14 @@
 using Lumpet.Core;
 using Lumpet.Core.Costing;
-using Lumpet.Core.Ingredients;
 using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Schools;
 using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Steps.Writing;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Faults;
+using Lumpet.Server.Prices;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
-using Lumpet.Store.Ingredients;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Lumpet.Server.Recipes;
@@ -27,14 +26,14 @@ internal static class SchoolEndpoints
         routes.MapPost("/api/writing/schools/take", Take).WithName("TakeSchool").WithSummary("A recipe with another school at a place, and what stood there, which puts it back. Stores nothing.");
     }
 
-    private static Results<Ok<SchoolsAnswer>, ValidationProblem> Offer(CheckRequest request, Database database, BakeryClock clock)
+    private static Results<Ok<SchoolsAnswer>, ValidationProblem> Offer(CheckRequest request, Database database, BakeryClock clock, PriceShelf books)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var draft = Named(request.Draft ?? new ProductDraft());
         if (TooMuch(draft) is { } refused) return refused;
         var read = RecipeSaving.Reading(connection, request.Id);
-        var prices = PriceList.On(clock.Today(bakery.Zone), IngredientStore.Prices(connection));
+        var prices = books.Of(connection).On(clock.Today(bakery.Zone));
         SchoolEffectAnswer? Effect(ProductDraft of, out IReadOnlyList<string> faults)
         {
             var (product, found) = read(of);

@@ -15,6 +15,7 @@ using Lumpet.Core.Stock;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
+using Lumpet.Store.Prices;
 using Lumpet.Store.Recipes;
 using Lumpet.Store.Stock;
 using NodaTime;
@@ -96,13 +97,16 @@ public static class DemoBakery
     {
         foreach (var ingredient in Read("ingredients"))
             foreach (var price in ingredient["prices"]!.AsArray())
-                IngredientWriter.Add(transaction, new Price(
-                    Text(ingredient, "id"),
-                    Text(price!, "supplier"),
-                    (price!["packGrams"] ?? price["packPieces"])!.GetValue<decimal>(),
-                    price["packGrams"] is null ? PackUnit.Piece : PackUnit.Gram,
-                    new Money(price["paid"]!.GetValue<decimal>(), currency),
-                    today.PlusDays(-price["daysAgo"]!.GetValue<int>())));
+                PriceWriter.Add(transaction, Row(Text(ingredient, "id"), price!, currency, today), becomesUsual: price!["usual"]?.GetValue<bool>() ?? true);
+    }
+
+    private static Price Row(string ingredient, JsonNode price, string currency, LocalDate today)
+    {
+        // As its supplier says it, or by weight or count.
+        var pack = price["pack"] is { } said ? PackSize.Read(said.GetValue<string>()).Pack!
+            : price["packPieces"] is { } pieces ? new PackSize(pieces.GetValue<decimal>(), PackUnit.Piece, string.Empty)
+            : new PackSize(price["packGrams"]!.GetValue<decimal>(), PackUnit.Gram, string.Empty);
+        return new Price(ingredient, Text(price, "supplier"), pack.Amount, pack.Unit, new Money(price["paid"]!.GetValue<decimal>(), currency), today.PlusDays(-price["daysAgo"]!.GetValue<int>())) { PackSaid = pack.Said };
     }
 
     /// <summary>What the bakery makes itself.</summary>

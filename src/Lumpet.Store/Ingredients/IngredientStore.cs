@@ -1,14 +1,12 @@
-using System.Globalization;
 using Dapper;
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Microsoft.Data.Sqlite;
-using NodaTime.Text;
 
 namespace Lumpet.Store.Ingredients;
 
-/// <summary>Reads ingredients, what is known of them, and their prices.</summary>
+/// <summary>Reads ingredients and what is known of them.</summary>
 public static class IngredientStore
 {
     /// <summary>
@@ -110,20 +108,6 @@ public static class IngredientStore
             GROUP BY id
             """).ToDictionary(row => row.Id, row => (int)row.Products);
 
-    /// <summary>Every price row, in the order in which they were added.</summary>
-    public static IReadOnlyList<Price> Prices(SqliteConnection connection) =>
-        [.. connection.Query<PriceRow>(
-            """
-            SELECT ingredient_id AS ingredientId, supplier, pack_amount AS packAmount, pack_unit AS packUnit, paid, currency, valid_from AS validFrom
-            FROM price ORDER BY id
-            """).Select(row => new Price(
-                row.IngredientId,
-                row.Supplier,
-                decimal.Parse(row.PackAmount, CultureInfo.InvariantCulture),
-                row.PackUnit == "g" ? PackUnit.Gram : PackUnit.Piece,
-                new Money(decimal.Parse(row.Paid, CultureInfo.InvariantCulture), row.Currency),
-                LocalDatePattern.Iso.Parse(row.ValidFrom).Value))];
-
     private sealed record IngredientRow(
         string Id, string Name, long AllergensStated, string OtherNames, string? Role, double? Density, string? DensitySource, double? Alcohol, long? UnsafeRaw, long? NeedsControl, long TracesStated, double? WeighedTo, double Kept, long Retired, double Reduced, double? Water);
 
@@ -144,6 +128,4 @@ public static class IngredientStore
 
     private sealed record YieldRow(string IngredientId, string Preparation, double Share, string Source);
 
-    private sealed record PriceRow(
-        string IngredientId, string Supplier, string PackAmount, string PackUnit, string Paid, string Currency, string ValidFrom);
 }

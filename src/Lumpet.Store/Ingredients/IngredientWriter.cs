@@ -1,11 +1,10 @@
 using System.Data;
-using System.Globalization;
 using System.Text.Json;
 using Dapper;
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
+using Lumpet.Store.Prices;
 using Microsoft.Data.Sqlite;
-using NodaTime.Text;
 
 namespace Lumpet.Store.Ingredients;
 
@@ -55,7 +54,7 @@ public static class IngredientWriter
     public static void Add(Transaction transaction, Ingredient ingredient, Price? price)
     {
         Add(transaction, [ingredient]);
-        Add(transaction, price);
+        if (price is not null) PriceWriter.Add(transaction, price, becomesUsual: true);
     }
 
     /// <summary>Changes an ingredient that still has the version it was read with, and adds a price row where one is given.</summary>
@@ -69,7 +68,7 @@ public static class IngredientWriter
         if (present != version) return present is null ? ChangeOutcome.Gone : ChangeOutcome.Conflict;
         var (before, stamp) = Bought(transaction.Connection, ingredient.Id);
         State(transaction, ingredient);
-        Add(transaction, price);
+        if (price is not null) PriceWriter.Add(transaction, price, becomesUsual: true);
         // What is paid for it changes no plan.
         if (before is not null && before == Bought(transaction.Connection, ingredient.Id).Stated)
             transaction.Connection.Execute("UPDATE item_stamp SET number = @stamp WHERE kind = 'ingredient' AND id = @Id", new { stamp, ingredient.Id });
@@ -121,22 +120,6 @@ public static class IngredientWriter
         foreach (var (line, position) in (ingredient.Formula?.Lines ?? []).Select((line, position) => (line, position)))
             Rows.Insert(connection, "ingredient_line", new { ingredient_id = ingredient.Id, position, part_id = line.Ingredient.Id, preparation = line.Preparation, grams = line.Amount.Grams, written = line.Written });
         if (ingredient.Formula?.How is { } how) PreparationStore.Insert(connection, ingredient.Id, how);
-    }
-
-    /// <summary>Adds a price row, as part of a transaction; null adds none.</summary>
-    internal static void Add(Transaction transaction, Price? price)
-    {
-        if (price is null) return;
-        Rows.Insert(transaction.Connection, "price", new
-        {
-            ingredient_id = price.IngredientId,
-            supplier = price.Supplier,
-            pack_amount = price.PackAmount.ToString(CultureInfo.InvariantCulture),
-            pack_unit = price.PackUnit == PackUnit.Gram ? "g" : "piece",
-            paid = price.Paid.Amount.ToString(CultureInfo.InvariantCulture),
-            currency = price.Paid.Currency,
-            valid_from = LocalDatePattern.Iso.Format(price.ValidFrom),
-        });
     }
 
     private sealed record TakenRow(string Id, string Name);

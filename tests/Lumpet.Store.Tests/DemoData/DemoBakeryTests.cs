@@ -1,11 +1,10 @@
 using Lumpet.Core.Costing;
-using Lumpet.Core.Ingredients;
 using Lumpet.Core.Pans;
 using Lumpet.Core.Recipes;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.DemoData;
-using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
+using Lumpet.Store.Prices;
 using Lumpet.Store.Recipes;
 using NodaTime;
 using Xunit;
@@ -41,7 +40,7 @@ public sealed class DemoBakeryTests
     {
         using var temporary = TemporaryDatabase.WithDemo();
         using var connection = temporary.Database.Open();
-        var prices = PriceList.On(TemporaryDatabase.Now.Date, IngredientStore.Prices(connection));
+        var prices = PriceStore.Book(connection).On(TemporaryDatabase.Now.Date);
         var products = RecipeStore.Products(connection);
         Assert.True(products.Count >= 12);
         Assert.All(products.SelectMany(product => product.Sizes.Select(size => (product, size))), pair =>

@@ -690,6 +690,143 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Of every ingredient the price in force, what other suppliers ask, and the suppliers. */
+        get: operations["GetPrices"];
+        put?: never;
+        /** Adds a price. What stood before stays; a slip is corrected by another price for the same day. */
+        post: operations["AddPrice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices/{ingredient}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of an ingredient, and since when which of them counts. */
+        get: operations["GetPriceHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices/prices.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The prices in force as comma-separated values. */
+        get: operations["ExportPrices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says from whom an ingredient is bought from a day on: costs follow that supplier's prices. */
+        post: operations["MakeSupplierUsual"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices/list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a supplier's list and says what it would change; takes all of it or nothing, and only where asked. */
+        post: operations["ReadPriceList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Asks a supplier's service for its prices and says what they would change; takes all of them only where asked. */
+        post: operations["AskPriceFeed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/costs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a pie of every product costs in its usual pan, what it sells for, and what changed since a day; the greatest share first. */
+        get: operations["GetCosts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/costs/{product}/{pan}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What one pie costs by ingredient, what each ingredient's price does to it, and what it cost since a day. */
+        get: operations["GetProductCost"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/preparations": {
         parameters: {
             query?: never;
@@ -2022,6 +2159,37 @@ export interface components {
             /** @description Ingredients without a price. */
             missing: string[];
         };
+        /** @description What an ingredient does to a cost. */
+        CostDriverAnswer: {
+            /** @description Its id. */
+            ingredient: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What is bought of it for one pie: "412 g", "1 piece". */
+            bought: string;
+            /** @description The price row in words; null where none is known. */
+            price: null | string;
+            /**
+             * Format: double
+             * @description What that costs; null where it is not known.
+             */
+            cost: null | number;
+            /**
+             * Format: double
+             * @description Of what all ingredients cost; null while a price is missing.
+             */
+            sharePercent: null | number;
+            /**
+             * Format: double
+             * @description What the pie costs more when this gets a tenth dearer.
+             */
+            more: null | number;
+            /**
+             * Format: double
+             * @description Cost over selling price then.
+             */
+            foodCostPercentThen: null | number;
+        };
         /** @description The cost of an ingredient in one pie. */
         CostLineAnswer: {
             /** @description Id of its part. */
@@ -2048,6 +2216,13 @@ export interface components {
              */
             cost: null | number;
         };
+        /** @description A pan that a product is made in. */
+        CostPanAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+        };
         /** @description The cost of a part. */
         CostPartAnswer: {
             /** @description Its id: "dough", that of a layer, or "packaging". */
@@ -2059,6 +2234,95 @@ export interface components {
              * @description Null while a price is missing.
              */
             cost: null | number;
+        };
+        /** @description An ingredient whose price changed a cost. */
+        CostReasonAnswer: {
+            /** @description Its id. */
+            ingredient: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description By how much; null where its price was not known before.
+             */
+            more: null | number;
+            /** @description In words: "Butter 6.20 to 6.80 a kg". */
+            text: string;
+        };
+        /** @description What a pie of a product costs in its usual pan. */
+        CostRowAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Id of the pan. */
+            pan: string;
+            /** @description Name of the pan. */
+            panName: string;
+            /**
+             * Format: double
+             * @description Of its ingredients; null while a price is missing.
+             */
+            cost: null | number;
+            /** @description Ingredients of which nobody knows what they cost. */
+            missing: string[];
+            /**
+             * Format: double
+             * @description Null where none is set.
+             */
+            sellingPrice: null | number;
+            /**
+             * Format: double
+             * @description Cost over selling price; null where either is unknown.
+             */
+            sharePercent: null | number;
+            /**
+             * Format: double
+             * @description What it cost on the day it is compared with; null where that is not known.
+             */
+            before: null | number;
+            /**
+             * Format: double
+             * @description The difference; null where either is not known.
+             */
+            more: null | number;
+            /** @description What did it, the strongest three. */
+            reasons: components["schemas"]["CostReasonAnswer"][];
+        };
+        /** @description A day on which a cost changed. */
+        CostStepAnswer: {
+            /** @description From this day on (ISO date). */
+            day: string;
+            /** @description In words. */
+            dayName: string;
+            /**
+             * Format: double
+             * @description Where between the first day and today, 0 to 1.
+             */
+            at: number;
+            /**
+             * Format: double
+             * @description From then on; null while a price is missing.
+             */
+            cost: null | number;
+            /**
+             * Format: double
+             * @description By how much; null where either is not known.
+             */
+            more: null | number;
+            /** @description What did it. */
+            reasons: components["schemas"]["CostReasonAnswer"][];
+        };
+        /** @description What every product costs. */
+        CostsAnswer: {
+            /** @description ISO 4217 code. */
+            currency: string;
+            /** @description The day with which it is compared (ISO date). */
+            since: string;
+            /** @description The same in words. */
+            sinceName: string;
+            /** @description The greatest share of the price first; those without a share last. */
+            products: components["schemas"]["CostRowAnswer"][];
         };
         /** @description A corner of a temperature curve. */
         CurvePoint: {
@@ -2403,6 +2667,13 @@ export interface components {
             field: string;
             /** @description What is wrong and what would be right. */
             message: string;
+        };
+        /** @description A question to a supplier's service. */
+        FeedRequest: {
+            /** @description Whose. */
+            supplier: null | string;
+            /** @description Whether to take the prices; otherwise it is only said what they would change. */
+            keep: boolean;
         };
         /** @description The filling of a product. */
         FillingAnswer: {
@@ -3070,6 +3341,13 @@ export interface components {
             most: null | number;
             /** @description One of the names of LinkKind; null for after. */
             kind?: null | string;
+        };
+        /** @description Something that is wrong with a list. */
+        ListFaultAnswer: {
+            /** @description "rows[3].paid" is line 3 of the file. */
+            field: string;
+            /** @description What is wrong, in words. */
+            message: string;
         };
         /** @description What a day asks for against what there is. */
         LoadAnswer: {
@@ -4303,6 +4581,49 @@ export interface components {
             /** @description By name. */
             preparations: components["schemas"]["PreparationAnswer"][];
         };
+        /** @description What an offer would change. */
+        PriceChangeAnswer: {
+            /**
+             * Format: int32
+             * @description Which line of the file; counted from 1 where there is no file.
+             */
+            row: number;
+            /** @description What the supplier calls it. */
+            article: string;
+            /** @description Id of the ingredient. */
+            ingredient: string;
+            /** @description Its name. */
+            name: string;
+            /** @description The price offered. */
+            now: components["schemas"]["PriceRowAnswer"];
+            before: null | components["schemas"]["PriceRowAnswer"];
+            /**
+             * Format: double
+             * @description By how much dearer, by unit; null where that cannot be said.
+             */
+            changePercent: null | number;
+            /** @description Whether it is known already. */
+            isNoNews: boolean;
+            /** @description Whether it changes by so much that a slip is likely. */
+            isSurprising: boolean;
+            /** @description Whether costs follow it. */
+            isInForce: boolean;
+        };
+        /** @description Which column of a supplier's list says what. */
+        PriceColumns: {
+            /** @description What is sold. */
+            article: null | string;
+            /** @description What a pack holds. */
+            pack: null | string;
+            /** @description The unit of the pack, where it has a column of its own. */
+            unit: null | string;
+            /** @description What a pack costs. */
+            paid: null | string;
+            /** @description The currency, where it has a column of its own. */
+            currency: null | string;
+            /** @description From when it holds, where that is said row by row. */
+            validFrom: null | string;
+        };
         /** @description A price as stated. */
         PriceDraft: {
             /** @description From whom. */
@@ -4320,6 +4641,162 @@ export interface components {
              */
             paid: null | number;
         };
+        /** @description What new prices do to a product. */
+        PriceEffectAnswer: {
+            /** @description Its id. */
+            product: string;
+            /** @description Its name, and the pan. */
+            name: string;
+            /**
+             * Format: double
+             * @description What a pie costs until then; null while a price is missing.
+             */
+            before: null | number;
+            /**
+             * Format: double
+             * @description What it costs then; null while a price is missing.
+             */
+            now: null | number;
+            /**
+             * Format: double
+             * @description The difference; null where either is not known.
+             */
+            more: null | number;
+        };
+        /** @description The prices of one ingredient. */
+        PriceHistoryAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description ISO 4217 code. */
+            currency: string;
+            /** @description Every price, the newest day first. */
+            rows: components["schemas"]["PriceRowAnswer"][];
+            /** @description The days on which the price that counts changed, in order. */
+            steps: components["schemas"]["PriceStepAnswer"][];
+        };
+        /** @description What a list would change, or has changed. */
+        PriceListAnswer: {
+            /** @description Whose it is. */
+            supplier: string;
+            /** @description ISO 4217 code. */
+            currency: string;
+            /** @description By ingredient: what changes most first, what is known already last. */
+            changes: components["schemas"]["PriceChangeAnswer"][];
+            /** @description What it does to products, what gets dearest first; only those that change. */
+            effects: components["schemas"]["PriceEffectAnswer"][];
+            /** @description The character set that a file was read in. */
+            characterSet?: null | string;
+            /** @description The names of a file's columns. */
+            heading?: string[];
+            columns?: null | components["schemas"]["PriceColumns"];
+            /** @description The sign that parts decimals, where it was said. */
+            decimalSign?: null | string;
+            /** @description Articles of which nobody has said what they are; the first of many. */
+            unknown?: string[];
+            /**
+             * Format: int32
+             * @description Rows whose article is no ingredient.
+             */
+            passedOver?: number;
+            /** @description What keeps the list from being taken; the first of many. */
+            faults?: components["schemas"]["ListFaultAnswer"][];
+            /** @description Whether the prices are made up by a stand-in. */
+            isMadeUp?: boolean;
+            /**
+             * Format: int32
+             * @description Prices taken; 0 while nothing is.
+             */
+            taken?: number;
+            /** @description Whether they are taken now. */
+            isKept?: boolean;
+        };
+        /** @description A supplier's list. */
+        PriceListRequest: {
+            /** @description Whose it is. */
+            supplier: null | string;
+            /** @description The file in base 64 (RFC 4648), as it is: its character set is found out. */
+            file: null | string;
+            columns: null | components["schemas"]["PriceColumns"];
+            /** @description "." or ","; empty where the list is to tell; null for that of the last list. */
+            decimalSign: null | string;
+            /** @description From when prices hold that say nothing of it (ISO date); null for today. */
+            validFrom: null | string;
+            /** @description By article the id of its ingredient, or null for one that is passed over. */
+            articles: null | {
+                [key: string]: string;
+            };
+            /** @description Whether to take the prices; otherwise it is only said what they would change. */
+            keep: boolean;
+        };
+        /** @description A row of the books. */
+        PriceRowAnswer: {
+            /** @description Who asks it. */
+            supplier: string;
+            /** @description For what pack. */
+            pack: string;
+            /**
+             * Format: double
+             * @description What the pack costs.
+             */
+            paid: number;
+            /**
+             * Format: double
+             * @description What a kilogram, a litre or a piece costs, rounded for the eye.
+             */
+            perUnit: number;
+            /** @description "kg", "l" or "piece". */
+            unit: string;
+            /** @description From which day on (ISO date). */
+            validFrom: string;
+            /** @description The same in words: "3 May 2026". */
+            validFromName: string;
+            /** @description "typed", "list" or "feed". */
+            origin: string;
+        };
+        /** @description A day on which the price that counts changed. */
+        PriceStepAnswer: {
+            /** @description From this day on (ISO date). */
+            day: string;
+            /** @description In words. */
+            dayName: string;
+            /** @description The price. */
+            price: components["schemas"]["PriceRowAnswer"];
+            /**
+             * Format: double
+             * @description By how much dearer than before, by unit; null for the first and where the unit changed.
+             */
+            changePercent: null | number;
+        };
+        /** @description An ingredient and what it costs. */
+        PricedIngredientAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            inForce: null | components["schemas"]["PriceRowAnswer"];
+            /** @description What other suppliers ask. */
+            others: components["schemas"]["PriceRowAnswer"][];
+            /** @description What must be known before a gram of it has a cost; null where nothing is lacking. */
+            lacking: null | string;
+            /**
+             * Format: int32
+             * @description In how many products it is used.
+             */
+            usedIn: number;
+        };
+        /** @description Prices of all ingredients. */
+        PricesAnswer: {
+            /** @description ISO 4217 code of the books. */
+            currency: string;
+            /** @description Today at the bakery (ISO date). */
+            today: string;
+            /** @description By name. */
+            ingredients: components["schemas"]["PricedIngredientAnswer"][];
+            /** @description Names of all suppliers. */
+            suppliers: string[];
+        };
         /** @description A product that can be ordered. */
         ProductChoice: {
             /** @description Its id. */
@@ -4332,6 +4809,58 @@ export interface components {
             pans: components["schemas"]["PanChoice"][];
             /** @description Its vent mark: strokes in a circle of radius 1. */
             mark: components["schemas"]["VentStroke"][];
+        };
+        /** @description What a pie costs, by what is bought for it, and over time. */
+        ProductCostAnswer: {
+            /** @description Id of the product. */
+            product: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Id of the pan. */
+            pan: string;
+            /** @description Its name. */
+            panName: string;
+            /** @description Every pan it is made in. */
+            pans: components["schemas"]["CostPanAnswer"][];
+            /** @description ISO 4217 code. */
+            currency: string;
+            /**
+             * Format: double
+             * @description The sum of what is bought; null while a price is missing.
+             */
+            cost: null | number;
+            /**
+             * Format: double
+             * @description The sum of what is known; with a price missing it costs at least that.
+             */
+            knownCost: number;
+            /** @description What has no price. */
+            missing: string[];
+            /**
+             * Format: double
+             * @description Null where none is set.
+             */
+            sellingPrice: null | number;
+            /**
+             * Format: double
+             * @description Cost over selling price; null where either is unknown.
+             */
+            sharePercent: null | number;
+            /** @description By ingredient, what costs most first; their costs add up. */
+            drivers: components["schemas"]["CostDriverAnswer"][];
+            /**
+             * Format: double
+             * @description What it cost on the first day of the history; null where that is not known.
+             */
+            begin: null | number;
+            /** @description The first day (ISO date). */
+            since: string;
+            /** @description The same in words. */
+            sinceName: string;
+            /** @description The last day (ISO date). */
+            today: string;
+            /** @description The days on which that changed. */
+            steps: components["schemas"]["CostStepAnswer"][];
         };
         /** @description A product as a person writes it; anything may be missing or wrong until ProductReader has read it. */
         ProductDraft: {
@@ -5450,6 +5979,24 @@ export interface components {
             /** @description One ingredient a line. */
             text: null | string;
         };
+        /** @description A price as someone states it. */
+        TypedPrice: {
+            /** @description Id of the ingredient. */
+            ingredient: null | string;
+            /** @description From whom. */
+            supplier: null | string;
+            /** @description What a pack holds: "25 kg", "case of 6 x 1 l", "tray of 30 eggs". */
+            pack: null | string;
+            /**
+             * Format: double
+             * @description What a pack costs, in the currency of the books.
+             */
+            paid: null | number;
+            /** @description From which day on (ISO date); null for today. */
+            validFrom: null | string;
+            /** @description Whether it is bought there from that day on. */
+            isUsual: boolean;
+        };
         /** @description What was understood of a typed line. */
         UnderstoodAnswer: {
             /** @description The parts found. */
@@ -5497,6 +6044,15 @@ export interface components {
             steps: components["schemas"]["StepDraft"][];
             /** @description How they follow one another. */
             links: components["schemas"]["LinkDraft"][];
+        };
+        /** @description From whom an ingredient is bought. */
+        UsualSupplierRequest: {
+            /** @description Id of the ingredient. */
+            ingredient: null | string;
+            /** @description Its name; it has asked a price for the ingredient. */
+            supplier: null | string;
+            /** @description From which day on (ISO date); null for today. */
+            validFrom: null | string;
         };
         /** @description A new name for a variation. */
         VariationRequest: {
@@ -7255,6 +7811,292 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetPrices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PricesAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    AddPrice: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedPrice"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetPriceHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceHistoryAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ExportPrices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    MakeSupplierUsual: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UsualSupplierRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadPriceList: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PriceListRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceListAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    AskPriceFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceListAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetCosts: {
+        parameters: {
+            query?: {
+                since?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CostsAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetProductCost: {
+        parameters: {
+            query?: {
+                since?: string;
+            };
+            header?: never;
+            path: {
+                product: string;
+                pan: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProductCostAnswer"];
+                };
             };
             /** @description Bad Request */
             400: {

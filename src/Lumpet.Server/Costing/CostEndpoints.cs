@@ -1,0 +1,81 @@
+using Lumpet.Core.Costing;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Recipes;
+using Lumpet.Server.Bakery;
+using Lumpet.Server.Faults;
+using Lumpet.Server.Prices;
+using Lumpet.Server.Recipes;
+using Lumpet.Store;
+using Lumpet.Store.Bakery;
+using Microsoft.AspNetCore.Http.HttpResults;
+using NodaTime;
+
+namespace Lumpet.Server.Costing;
+
+/// <summary>What pies cost, what moves that, and what moved it.</summary>
+internal static class CostEndpoints
+{
+    // A season: as far back as costs are compared where nobody says.
+    private const int UsualDaysBack = 90;
+    private const int MostDaysBack = 3653;
+
+    /// <summary>Adds the endpoints.</summary>
+    public static void Map(IEndpointRouteBuilder routes)
+    {
+        routes.MapGet("/api/costs", List).WithName("GetCosts").WithSummary("What a pie of every product costs in its usual pan, what it sells for, and what changed since a day; the greatest share first.");
+        routes.MapGet("/api/costs/{product}/{pan}", One).WithName("GetProductCost").WithSummary("What one pie costs by ingredient, what each ingredient's price does to it, and what it cost since a day.");
+    }
+
+    private static Results<Ok<CostsAnswer>, ValidationProblem> List(string? since, Database database, BakeryClock clock, PriceShelf books, RecipeShelf recipes)
+    {
+        using var connection = database.Open();
+        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
+        var today = clock.Today(bakery.Zone);
+        if (Since(since, today) is not { } from) return NoSince();
+        var book = books.Of(connection);
+        return TypedResults.Ok(new CostsAnswer(
+            bakery.Currency,
+            Days.Iso(from),
+            PriceAnswers.DayName(from),
+            [
+                .. recipes.Products(connection).Where(product => !product.IsRetired)
+                    .Select(product => CostRow(product, book, from, today))
+                    .OrderByDescending(row => row.SharePercent is not null).ThenByDescending(row => row.SharePercent).ThenBy(row => row.Name, StringComparer.OrdinalIgnoreCase),
+            ]));
+    }
+
+    private static Results<Ok<ProductCostAnswer>, ValidationProblem, ProblemHttpResult> One(string product, string pan, string? since, Database database, BakeryClock clock, PriceShelf books, RecipeShelf recipes)
+    {
+        using var connection = database.Open();
+        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
+        var today = clock.Today(bakery.Zone);
+        if (Since(since, today) is not { } from) return NoSince();
+        if (recipes.Products(connection).FirstOrDefault(one => one.Id == product) is not { } found || found.SizeIn(pan) is not { } size) return TypedResults.Problem(title: "There is no such product in such a pan.", statusCode: 404);
+        return TypedResults.Ok(CostPages.Of(Scaling.Scale(found, size.Pan, 1), books.Of(connection), from, today, bakery.Currency));
+    }
+
+    private static CostRowAnswer CostRow(Product product, PriceBook book, LocalDate from, LocalDate today)
+    {
+        var scaled = Scaling.Scale(product, product.ReferencePan, 1);
+        var cost = PieCost.Of(scaled, book.On(today));
+        var step = CostHistory.Between(scaled, book, from, today);
+        return new CostRowAnswer(
+            product.Id,
+            product.Name,
+            product.ReferencePan.Id,
+            product.ReferencePan.Name,
+            CostPages.Coins(cost.Total),
+            cost.Missing,
+            cost.SellingPrice?.Amount,
+            cost.FoodCostShare is { } share ? Math.Round(share * 100, 1) : null,
+            CostPages.Coins(step.Before),
+            step is { Cost: { } now, Before: { } was } ? CostPages.Coins(now)!.Value - CostPages.Coins(was)!.Value : null,
+            [.. step.Reasons.Take(3).Select(CostPages.Reason)]);
+    }
+
+    private static LocalDate? Since(string? text, LocalDate today) =>
+        string.IsNullOrEmpty(text) ? today.PlusDays(-UsualDaysBack)
+        : Days.Read(text) is { } day && day <= today && day >= today.PlusDays(-MostDaysBack) ? day : null;
+
+    private static ValidationProblem NoSince() => FieldProblems.Of(("since", "A day is written 2026-05-02, not after today and at most ten years ago."));
+}

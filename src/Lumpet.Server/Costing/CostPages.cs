@@ -1,0 +1,167 @@
+using Lumpet.Core.Costing;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Measures;
+using Lumpet.Core.Recipes;
+using Lumpet.Server.Bakery;
+using Lumpet.Server.Prices;
+using NodaTime;
+
+namespace Lumpet.Server.Costing;
+
+/// <summary>What every product costs.</summary>
+/// <param name="Currency">ISO 4217 code.</param>
+/// <param name="Since">The day with which it is compared (ISO date).</param>
+/// <param name="SinceName">The same in words.</param>
+/// <param name="Products">The greatest share of the price first; those without a share last.</param>
+public sealed record CostsAnswer(string Currency, string Since, string SinceName, IReadOnlyList<CostRowAnswer> Products);
+
+/// <summary>What a pie of a product costs in its usual pan.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Pan">Id of the pan.</param>
+/// <param name="PanName">Name of the pan.</param>
+/// <param name="Cost">Of its ingredients; null while a price is missing.</param>
+/// <param name="Missing">Ingredients of which nobody knows what they cost.</param>
+/// <param name="SellingPrice">Null where none is set.</param>
+/// <param name="SharePercent">Cost over selling price; null where either is unknown.</param>
+/// <param name="Before">What it cost on the day it is compared with; null where that is not known.</param>
+/// <param name="More">The difference; null where either is not known.</param>
+/// <param name="Reasons">What did it, the strongest three.</param>
+public sealed record CostRowAnswer(
+    string Id, string Name, string Pan, string PanName, decimal? Cost, IReadOnlyList<string> Missing, decimal? SellingPrice, decimal? SharePercent, decimal? Before, decimal? More, IReadOnlyList<CostReasonAnswer> Reasons);
+
+/// <summary>An ingredient whose price changed a cost.</summary>
+/// <param name="Ingredient">Its id.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="More">By how much; null where its price was not known before.</param>
+/// <param name="Text">In words: "Butter 6.20 to 6.80 a kg".</param>
+public sealed record CostReasonAnswer(string Ingredient, string Name, decimal? More, string Text);
+
+/// <summary>What a pie costs, by what is bought for it, and over time.</summary>
+/// <param name="Product">Id of the product.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Pan">Id of the pan.</param>
+/// <param name="PanName">Its name.</param>
+/// <param name="Pans">Every pan it is made in.</param>
+/// <param name="Currency">ISO 4217 code.</param>
+/// <param name="Cost">The sum of what is bought; null while a price is missing.</param>
+/// <param name="KnownCost">The sum of what is known; with a price missing it costs at least that.</param>
+/// <param name="Missing">What has no price.</param>
+/// <param name="SellingPrice">Null where none is set.</param>
+/// <param name="SharePercent">Cost over selling price; null where either is unknown.</param>
+/// <param name="Drivers">By ingredient, what costs most first; their costs add up.</param>
+/// <param name="Begin">What it cost on the first day of the history; null where that is not known.</param>
+/// <param name="Since">The first day (ISO date).</param>
+/// <param name="SinceName">The same in words.</param>
+/// <param name="Today">The last day (ISO date).</param>
+/// <param name="Steps">The days on which that changed.</param>
+public sealed record ProductCostAnswer(
+    string Product,
+    string Name,
+    string Pan,
+    string PanName,
+    IReadOnlyList<CostPanAnswer> Pans,
+    string Currency,
+    decimal? Cost,
+    decimal KnownCost,
+    IReadOnlyList<string> Missing,
+    decimal? SellingPrice,
+    decimal? SharePercent,
+    IReadOnlyList<CostDriverAnswer> Drivers,
+    decimal? Begin,
+    string Since,
+    string SinceName,
+    string Today,
+    IReadOnlyList<CostStepAnswer> Steps);
+
+/// <summary>A pan that a product is made in.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Name">Its name.</param>
+public sealed record CostPanAnswer(string Id, string Name);
+
+/// <summary>What an ingredient does to a cost.</summary>
+/// <param name="Ingredient">Its id.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Bought">What is bought of it for one pie: "412 g", "1 piece".</param>
+/// <param name="Price">The price row in words; null where none is known.</param>
+/// <param name="Cost">What that costs; null where it is not known.</param>
+/// <param name="SharePercent">Of what all ingredients cost; null while a price is missing.</param>
+/// <param name="More">What the pie costs more when this gets a tenth dearer.</param>
+/// <param name="FoodCostPercentThen">Cost over selling price then.</param>
+public sealed record CostDriverAnswer(string Ingredient, string Name, string Bought, string? Price, decimal? Cost, decimal? SharePercent, decimal? More, decimal? FoodCostPercentThen);
+
+/// <summary>A day on which a cost changed.</summary>
+/// <param name="Day">From this day on (ISO date).</param>
+/// <param name="DayName">In words.</param>
+/// <param name="At">Where between the first day and today, 0 to 1.</param>
+/// <param name="Cost">From then on; null while a price is missing.</param>
+/// <param name="More">By how much; null where either is not known.</param>
+/// <param name="Reasons">What did it.</param>
+public sealed record CostStepAnswer(string Day, string DayName, double At, decimal? Cost, decimal? More, IReadOnlyList<CostReasonAnswer> Reasons);
+
+/// <summary>Writes costs out for the screen; exact figures are rounded here and only here, and so that what is shown adds up.</summary>
+internal static class CostPages
+{
+    /// <summary>What one pie costs.</summary>
+    public static ProductCostAnswer Of(ScaledProduct scaled, PriceBook book, LocalDate from, LocalDate today, string currency)
+    {
+        var prices = book.On(today);
+        var drivers = CostDrivers.Of(scaled, prices);
+        var priced = drivers.Where(one => one.Cost is not null).ToArray();
+        var coins = priced.Zip(SharedRounding.Round([.. priced.Select(one => one.Cost!.Value.Amount)], Money.SmallestCoin(currency))).ToDictionary(pair => pair.First, pair => pair.Second);
+        var cost = PieCost.Of(scaled, prices);
+        var history = CostHistory.Of(scaled, book, from, today);
+        var days = Math.Max(1, Period.DaysBetween(from, today));
+        return new ProductCostAnswer(
+            scaled.Product.Id,
+            scaled.Product.Name,
+            scaled.Pan.Id,
+            scaled.Pan.Name,
+            [.. scaled.Product.Sizes.Select(size => new CostPanAnswer(size.Pan.Id, size.Pan.Name))],
+            currency,
+            priced.Length == drivers.Count ? coins.Values.Sum() : null,
+            coins.Values.Sum(),
+            [.. drivers.Where(one => one.Cost is null).Select(one => $"{one.Bought.Ingredient.Name}: {prices.Lacks(one.Bought.Ingredient)}")],
+            cost.SellingPrice?.Amount,
+            cost.FoodCostShare is { } share ? Math.Round(share * 100, 1) : null,
+            [.. drivers.Select(one => new CostDriverAnswer(
+                one.Bought.Ingredient.Id,
+                one.Bought.Ingredient.Name,
+                one.Bought.Pieces > 0 ? one.Bought.Pieces == 1 ? "1 piece" : FormattableString.Invariant($"{one.Bought.Pieces} pieces") : FormattableString.Invariant($"{one.Bought.Grams:0.#} g"),
+                prices.Find(one.Bought.Ingredient.Id) is { } price ? PriceWords.Of(price) : null,
+                one.Cost is null ? null : coins[one],
+                one.Share is { } part ? Math.Round(part * 100, 1) : null,
+                one.More is { } more ? Math.Round(more.Amount, 3) : null,
+                one.FoodCostShareThen is { } then ? Math.Round(then * 100, 1) : null))],
+            Coins(history.Begin),
+            Days.Iso(from),
+            PriceAnswers.DayName(from),
+            Days.Iso(today),
+            [.. history.Steps.Select(step => new CostStepAnswer(
+                Days.Iso(step.Day),
+                PriceAnswers.DayName(step.Day),
+                Math.Round(Period.DaysBetween(from, step.Day) / (double)days, 4),
+                Coins(step.Cost),
+                step is { Cost: { } now, Before: { } was } ? Coins(now)!.Value - Coins(was)!.Value : null,
+                [.. step.Reasons.Select(Reason)]))]);
+    }
+
+    /// <summary>What an ingredient's price did.</summary>
+    public static CostReasonAnswer Reason(CostReason reason) => new(
+        reason.Ingredient.Id,
+        reason.Ingredient.Name,
+        reason.More is { } more ? Math.Round(more.Amount, 3) : null,
+        reason switch
+        {
+            { From: null, To: { } first } => $"{reason.Ingredient.Name}: its first price, {Unit(first)}",
+            { From: { } from, To: { } to } when from.Supplier != to.Supplier => $"{reason.Ingredient.Name} {Unit(from)} to {Unit(to)}, now from {to.Supplier}",
+            { From: { } from, To: { } to } => $"{reason.Ingredient.Name} {Unit(from)} to {Unit(to)}",
+            _ => $"{reason.Ingredient.Name}: what goes in is bought otherwise",
+        });
+
+    /// <summary>An amount in whole coins.</summary>
+    public static decimal? Coins(Money? money) =>
+        money is { } amount ? Math.Round(amount.Amount / Money.SmallestCoin(amount.Currency), MidpointRounding.AwayFromZero) * Money.SmallestCoin(amount.Currency) : null;
+
+    private static string Unit(Price price) => PriceAnswers.Row(price) is var row ? FormattableString.Invariant($"{row.PerUnit:0.00##} a {row.Unit}") : string.Empty;
+}
