@@ -19,14 +19,26 @@ public sealed record PriceListTerms(string Supplier, LocalDate ValidFrom, IReadO
     /// <param name="today">The day on which it is read.</param>
     /// <returns>What was said, or what is wrong with it.</returns>
     public static (PriceListTerms? Terms, IReadOnlyList<FieldFault> Faults) Read(
-        string? supplier, string? validFrom, IReadOnlyDictionary<string, string?>? articles, IReadOnlyDictionary<string, Ingredient> ingredients, LocalDate today)
+        string? supplier, string? validFrom, IReadOnlyList<SaidArticle?>? articles, IReadOnlyDictionary<string, Ingredient> ingredients, LocalDate today)
     {
         var checks = new FieldChecks();
         var name = checks.Name("supplier", supplier, "A supplier");
         var from = PriceListReader.Day(checks, validFrom, today);
         if (articles?.Count > MostArticles) checks.Add("articles", $"Of at most {MostArticles} articles it can be said what they are.");
-        else if ((articles ?? new Dictionary<string, string?>()).FirstOrDefault(said => said.Key.Length is 0 or > PriceListReader.LongestArticle || (said.Value is { } id && !ingredients.ContainsKey(id))) is { Key: not null } wrong)
-            checks.Add("articles", wrong.Key.Length is 0 or > PriceListReader.LongestArticle ? $"An article has a name of at most {PriceListReader.LongestArticle} characters." : $"\"{wrong.Key}\" cannot be \"{wrong.Value}\": there is no such ingredient.");
-        return checks.Faults.Count > 0 ? (null, checks.Faults) : (new PriceListTerms(name, from, articles ?? new Dictionary<string, string?>()), []);
+        var said = new Dictionary<string, string?>();
+        foreach (var (one, at) in (articles ?? []).Take(MostArticles).Select((one, at) => (one, at)))
+        {
+            var article = one?.Article?.Trim() ?? string.Empty;
+            if (article.Length is 0 or > PriceListReader.LongestArticle) checks.Add($"articles[{at}].article", $"An article has a name of at most {PriceListReader.LongestArticle} characters.");
+            else if (one!.Ingredient is { } id && !ingredients.ContainsKey(id)) checks.Add($"articles[{at}].ingredient", "There is no such ingredient.");
+            else if (!said.TryAdd(article, one.Ingredient)) checks.Add($"articles[{at}].article", "It was said before what this article is.");
+        }
+
+        return checks.Faults.Count > 0 ? (null, checks.Faults) : (new PriceListTerms(name, from, said), []);
     }
 }
+
+/// <summary>What an article of a supplier is.</summary>
+/// <param name="Article">What the supplier calls it.</param>
+/// <param name="Ingredient">Id of the ingredient; null for an article that is passed over.</param>
+public sealed record SaidArticle(string? Article, string? Ingredient);

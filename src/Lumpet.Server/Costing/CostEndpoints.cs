@@ -33,15 +33,13 @@ internal static class CostEndpoints
         var today = clock.Today(bakery.Zone);
         if (Since(since, today) is not { } from) return NoSince();
         var book = books.Of(connection);
-        return TypedResults.Ok(new CostsAnswer(
-            bakery.Currency,
-            Days.Iso(from),
-            PriceAnswers.DayName(from),
-            [
-                .. recipes.Products(connection).Where(product => !product.IsRetired)
-                    .Select(product => CostRow(product, book, from, today))
-                    .OrderByDescending(row => row.SharePercent is not null).ThenByDescending(row => row.SharePercent).ThenBy(row => row.Name, StringComparer.OrdinalIgnoreCase),
-            ]));
+        CostRowAnswer[] rows =
+        [
+            .. recipes.Products(connection).Where(product => !product.IsRetired)
+                .Select(product => CostRow(product, book, from, today))
+                .OrderByDescending(row => row.SharePercent is not null).ThenByDescending(row => row.SharePercent).ThenBy(row => row.Name, StringComparer.OrdinalIgnoreCase),
+        ];
+        return TypedResults.Ok(new CostsAnswer(bakery.Currency, Days.Iso(from), PriceAnswers.DayName(from), CostPages.Sentence(rows, PriceAnswers.DayName(from)), rows));
     }
 
     private static Results<Ok<ProductCostAnswer>, ValidationProblem, ProblemHttpResult> One(string product, string pan, string? since, Database database, BakeryClock clock, PriceShelf books, RecipeShelf recipes)

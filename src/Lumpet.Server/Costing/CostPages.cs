@@ -12,8 +12,9 @@ namespace Lumpet.Server.Costing;
 /// <param name="Currency">ISO 4217 code.</param>
 /// <param name="Since">The day with which it is compared (ISO date).</param>
 /// <param name="SinceName">The same in words.</param>
+/// <param name="Sentence">What a tired manager reads first.</param>
 /// <param name="Products">The greatest share of the price first; those without a share last.</param>
-public sealed record CostsAnswer(string Currency, string Since, string SinceName, IReadOnlyList<CostRowAnswer> Products);
+public sealed record CostsAnswer(string Currency, string Since, string SinceName, string Sentence, IReadOnlyList<CostRowAnswer> Products);
 
 /// <summary>What a pie of a product costs in its usual pan.</summary>
 /// <param name="Id">Its id.</param>
@@ -102,6 +103,21 @@ public sealed record CostStepAnswer(string Day, string DayName, double At, decim
 /// <summary>Writes costs out for the screen; exact figures are rounded here and only here, and so that what is shown adds up.</summary>
 internal static class CostPages
 {
+    /// <summary>What of all costs is worth saying first.</summary>
+    public static string Sentence(IReadOnlyList<CostRowAnswer> rows, string since)
+    {
+        if (rows.Count == 0) return "There is no recipe yet, so nothing has a cost.";
+        var said = new List<string>();
+        if (rows.FirstOrDefault(row => row.SharePercent is not null) is { } dear)
+            said.Add(FormattableString.Invariant($"Of what pies sell for, ingredients take most of {dear.Name}: {dear.SharePercent:0.#} %."));
+        var more = rows.Where(row => row.More > 0).ToArray();
+        if (more.MaxBy(row => row.More) is { } most)
+            said.Add(FormattableString.Invariant($"Since {since} {(more.Length == 1 ? "one product" : $"{more.Length} of {rows.Count} products")} got dearer, {most.Name} most, by {most.More:0.00}{(most.Reasons.Count > 0 ? $": {most.Reasons[0].Text}" : string.Empty)}."));
+        else said.Add($"Nothing got dearer since {since}.");
+        if (rows.Count(row => row.Missing.Count > 0) is > 0 and var lacking) said.Add($"Of {(lacking == 1 ? "one product" : $"{lacking} products")} a price is missing.");
+        return string.Join(' ', said);
+    }
+
     /// <summary>What one pie costs.</summary>
     public static ProductCostAnswer Of(ScaledProduct scaled, PriceBook book, LocalDate from, LocalDate today, string currency)
     {

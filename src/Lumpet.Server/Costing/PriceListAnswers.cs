@@ -13,10 +13,10 @@ namespace Lumpet.Server.Costing;
 /// <param name="Columns">Which column says what; null for those of the last list, or as their headings say.</param>
 /// <param name="DecimalSign">"." or ","; empty where the list is to tell; null for that of the last list.</param>
 /// <param name="ValidFrom">From when prices hold that say nothing of it (ISO date); null for today.</param>
-/// <param name="Articles">By article the id of its ingredient, or null for one that is passed over.</param>
+/// <param name="Articles">What articles are, as far as it is said anew.</param>
 /// <param name="Keep">Whether to take the prices; otherwise it is only said what they would change.</param>
 public sealed record PriceListRequest(
-    string? Supplier, string? File, PriceColumns? Columns, string? DecimalSign, string? ValidFrom, Dictionary<string, string?>? Articles, bool Keep);
+    string? Supplier, string? File, PriceColumns? Columns, string? DecimalSign, string? ValidFrom, IReadOnlyList<SaidArticle?>? Articles, bool Keep);
 
 /// <summary>A question to a supplier's service.</summary>
 /// <param name="Supplier">Whose.</param>
@@ -28,38 +28,31 @@ public sealed record FeedRequest(string? Supplier, bool Keep);
 /// <param name="Currency">ISO 4217 code.</param>
 /// <param name="Changes">By ingredient: what changes most first, what is known already last.</param>
 /// <param name="Effects">What it does to products, what gets dearest first; only those that change.</param>
-public sealed record PriceListAnswer(string Supplier, string Currency, IReadOnlyList<PriceChangeAnswer> Changes, IReadOnlyList<PriceEffectAnswer> Effects)
-{
-    /// <summary>The character set that a file was read in.</summary>
-    public string? CharacterSet { get; init; }
-
-    /// <summary>The names of a file's columns.</summary>
-    public IReadOnlyList<string> Heading { get; init; } = [];
-
-    /// <summary>Which column was taken for what.</summary>
-    public PriceColumns? Columns { get; init; }
-
-    /// <summary>The sign that parts decimals, where it was said.</summary>
-    public string? DecimalSign { get; init; }
-
-    /// <summary>Articles of which nobody has said what they are; the first of many.</summary>
-    public IReadOnlyList<string> Unknown { get; init; } = [];
-
-    /// <summary>Rows whose article is no ingredient.</summary>
-    public int PassedOver { get; init; }
-
-    /// <summary>What keeps the list from being taken; the first of many.</summary>
-    public IReadOnlyList<ListFaultAnswer> Faults { get; init; } = [];
-
-    /// <summary>Whether the prices are made up by a stand-in.</summary>
-    public bool IsMadeUp { get; init; }
-
-    /// <summary>Prices taken; 0 while nothing is.</summary>
-    public int Taken { get; init; }
-
-    /// <summary>Whether they are taken now.</summary>
-    public bool IsKept { get; init; }
-}
+/// <param name="CharacterSet">The character set that a file was read in; null where there is no file.</param>
+/// <param name="Heading">The names of a file's columns.</param>
+/// <param name="Columns">Which column was taken for what; null where there is no file.</param>
+/// <param name="DecimalSign">The sign that parts decimals, where it was said.</param>
+/// <param name="Unknown">Articles of which nobody has said what they are; the first of many.</param>
+/// <param name="PassedOver">Rows whose article is no ingredient.</param>
+/// <param name="Faults">What keeps the list from being taken; the first of many.</param>
+/// <param name="IsMadeUp">Whether the prices are made up by a stand-in.</param>
+/// <param name="Taken">Prices taken; 0 while nothing is.</param>
+/// <param name="IsKept">Whether they are taken now.</param>
+public sealed record PriceListAnswer(
+    string Supplier,
+    string Currency,
+    IReadOnlyList<PriceChangeAnswer> Changes,
+    IReadOnlyList<PriceEffectAnswer> Effects,
+    string? CharacterSet,
+    IReadOnlyList<string> Heading,
+    PriceColumns? Columns,
+    string? DecimalSign,
+    IReadOnlyList<string> Unknown,
+    int PassedOver,
+    IReadOnlyList<ListFaultAnswer> Faults,
+    bool IsMadeUp,
+    int Taken,
+    bool IsKept);
 
 /// <summary>Something that is wrong with a list.</summary>
 /// <param name="Field">"rows[3].paid" is line 3 of the file.</param>

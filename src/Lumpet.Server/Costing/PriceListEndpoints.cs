@@ -119,7 +119,17 @@ internal static class PriceListEndpoints
             supplier,
             currency,
             [.. changes.Select(change => PriceAnswers.Change(change, ingredients)).OrderBy(change => change.IsNoNews).ThenByDescending(change => Math.Abs(change.ChangePercent ?? 1000))],
-            PriceEffects.Of(book, [.. changes.Where(change => !change.IsNoNews).Select(change => change.Now)], products, today));
+            PriceEffects.Of(book, [.. changes.Where(change => !change.IsNoNews).Select(change => change.Now)], products, today),
+            CharacterSet: null,
+            Heading: [],
+            Columns: null,
+            DecimalSign: null,
+            Unknown: [],
+            PassedOver: 0,
+            Faults: [],
+            IsMadeUp: false,
+            Taken: 0,
+            IsKept: false);
     }
 
     private static (PriceTable? Table, string? CharacterSet, FieldFault? Fault) Table(PriceListRequest request)

@@ -2321,6 +2321,8 @@ export interface components {
             since: string;
             /** @description The same in words. */
             sinceName: string;
+            /** @description What a tired manager reads first. */
+            sentence: string;
             /** @description The greatest share of the price first; those without a share last. */
             products: components["schemas"]["CostRowAnswer"][];
         };
@@ -4686,31 +4688,31 @@ export interface components {
             changes: components["schemas"]["PriceChangeAnswer"][];
             /** @description What it does to products, what gets dearest first; only those that change. */
             effects: components["schemas"]["PriceEffectAnswer"][];
-            /** @description The character set that a file was read in. */
-            characterSet?: null | string;
+            /** @description The character set that a file was read in; null where there is no file. */
+            characterSet: null | string;
             /** @description The names of a file's columns. */
-            heading?: string[];
-            columns?: null | components["schemas"]["PriceColumns"];
+            heading: string[];
+            columns: null | components["schemas"]["PriceColumns"];
             /** @description The sign that parts decimals, where it was said. */
-            decimalSign?: null | string;
+            decimalSign: null | string;
             /** @description Articles of which nobody has said what they are; the first of many. */
-            unknown?: string[];
+            unknown: string[];
             /**
              * Format: int32
              * @description Rows whose article is no ingredient.
              */
-            passedOver?: number;
+            passedOver: number;
             /** @description What keeps the list from being taken; the first of many. */
-            faults?: components["schemas"]["ListFaultAnswer"][];
+            faults: components["schemas"]["ListFaultAnswer"][];
             /** @description Whether the prices are made up by a stand-in. */
-            isMadeUp?: boolean;
+            isMadeUp: boolean;
             /**
              * Format: int32
              * @description Prices taken; 0 while nothing is.
              */
-            taken?: number;
+            taken: number;
             /** @description Whether they are taken now. */
-            isKept?: boolean;
+            isKept: boolean;
         };
         /** @description A supplier's list. */
         PriceListRequest: {
@@ -4723,10 +4725,8 @@ export interface components {
             decimalSign: null | string;
             /** @description From when prices hold that say nothing of it (ISO date); null for today. */
             validFrom: null | string;
-            /** @description By article the id of its ingredient, or null for one that is passed over. */
-            articles: null | {
-                [key: string]: string;
-            };
+            /** @description What articles are, as far as it is said anew. */
+            articles: null | components["schemas"]["SaidArticle"][];
             /** @description Whether to take the prices; otherwise it is only said what they would change. */
             keep: boolean;
         };
@@ -5247,6 +5247,13 @@ export interface components {
              * @description How much, in the place's unit.
              */
             amount: number;
+        };
+        /** @description What an article of a supplier is. */
+        SaidArticle: {
+            /** @description What the supplier calls it. */
+            article: null | string;
+            /** @description Id of the ingredient; null for an article that is passed over. */
+            ingredient: null | string;
         };
         /** @description A product scaled to a pan and a count. */
         ScaleAnswer: {

@@ -19,6 +19,7 @@ export const places: Place[] = [
   { id: 'bench', name: 'Bench', key: 'h', ofDay: true },
   { id: 'ovens', name: 'Ovens', key: 'v', ofDay: true, endsGroup: true },
   { id: 'recipes', name: 'Recipes', key: 'r', ofDay: false },
+  { id: 'costs', name: 'Costs', key: 't', ofDay: false },
   { id: 'bakery', name: 'Bakery', key: 'b', ofDay: false },
 ]
 
@@ -28,6 +29,7 @@ export const screens = [
   { id: 'doughs', name: 'Doughs', key: 'u' },
   { id: 'preparations', name: 'Preparations', key: 'm' },
   { id: 'ingredients', name: 'Ingredients', key: 'i' },
+  { id: 'prices', name: 'Prices', key: 'e' },
   { id: 'pans', name: 'Pans', key: 'a' },
   { id: 'library', name: 'Take in, give out', key: 'l' },
 ]
@@ -40,6 +42,7 @@ const within: Record<string, string> = {
   doughs: 'recipes',
   preparations: 'recipes',
   ingredients: 'recipes',
+  prices: 'costs',
   pans: 'recipes',
   versions: 'recipes',
   compare: 'recipes',

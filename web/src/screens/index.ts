@@ -3,6 +3,9 @@ import OrdersScreen from './orders/OrdersScreen.svelte'
 
 /** Screens are fetched when they are opened; the first is there at once. */
 const screens = {
+  costs: () => import('./costs/CostsScreen.svelte'),
+  productCost: () => import('./costs/ProductCostScreen.svelte'),
+  prices: () => import('./prices/PricesScreen.svelte'),
   bakery: () => import('./bakery/BakeryScreen.svelte'),
   cold: () => import('./cold/ColdScreen.svelte'),
   dough: () => import('./dough/DoughScreen.svelte'),
@@ -49,6 +52,9 @@ export const routes = {
   '/ingredients': when(screens.ingredients),
   '/pans': when(screens.pans),
   '/library': when(screens.library),
+  '/costs': when(screens.costs),
+  '/costs/:product/:pan': when(screens.productCost),
+  '/prices': when(screens.prices),
   '/bakery': when(screens.bakery),
   '*': OrdersScreen,
 }
