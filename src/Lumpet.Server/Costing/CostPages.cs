@@ -109,10 +109,10 @@ internal static class CostPages
         if (rows.Count == 0) return "There is no recipe yet, so nothing has a cost.";
         var said = new List<string>();
         if (rows.FirstOrDefault(row => row.SharePercent is not null) is { } dear)
-            said.Add(FormattableString.Invariant($"Of what pies sell for, ingredients take most of {dear.Name}: {dear.SharePercent:0.#} %."));
+            said.Add(FormattableString.Invariant($"Of what pies sell for, ingredients take most of {dear.Name}: {dear.SharePercent:0.0} %."));
         var more = rows.Where(row => row.More > 0).ToArray();
         if (more.MaxBy(row => row.More) is { } most)
-            said.Add(FormattableString.Invariant($"Since {since} {(more.Length == 1 ? "one product" : $"{more.Length} of {rows.Count} products")} got dearer, {most.Name} most, by {most.More:0.00}{(most.Reasons.Count > 0 ? $": {most.Reasons[0].Text}" : string.Empty)}."));
+            said.Add(FormattableString.Invariant($"Since {since} {(more.Length == 1 ? "one product" : $"{more.Length} of {rows.Count} products")} got dearer, {most.Name} most, by {most.More:0.00}."));
         else said.Add($"Nothing got dearer since {since}.");
         if (rows.Count(row => row.Missing.Count > 0) is > 0 and var lacking) said.Add($"Of {(lacking == 1 ? "one product" : $"{lacking} products")} a price is missing.");
         return string.Join(' ', said);

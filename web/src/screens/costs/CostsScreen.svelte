@@ -60,7 +60,7 @@
           </th>
           <td class="figure weight">{row.cost === null ? '–' : money(row.cost)}</td>
           <td class="figure">{row.sellingPrice === null ? 'not set' : money(row.sellingPrice)}</td>
-          <td class="figure weight">{row.sharePercent === null ? '–' : `${row.sharePercent} %`}</td>
+          <td class="figure weight">{row.sharePercent === null ? '–' : `${row.sharePercent.toFixed(1)} %`}</td>
           <td class="figure">{row.more === null ? 'not known' : difference(row.more)}</td>
           <td class="why small"
             >{#if row.missing.length > 0}<b>No price known of {row.missing.join(', ')}.</b>

@@ -75,10 +75,10 @@
               >{one.name} <span class="small">{one.bought}{one.price ? `, ${one.price}` : ''}</span></th
             >
             <td class="figure weight">{one.cost === null ? 'no price' : money(one.cost)}</td>
-            <td class="figure">{one.sharePercent === null ? '' : `${one.sharePercent} %`}</td>
+            <td class="figure">{one.sharePercent === null ? '' : `${one.sharePercent.toFixed(1)} %`}</td>
             <td class="figure">{one.more === null ? '' : `+${one.more.toFixed(3)}`}</td>
             {#if answer.sharePercent !== null}<td class="figure"
-                >{one.foodCostPercentThen === null ? '' : `${one.foodCostPercentThen} %`}</td
+                >{one.foodCostPercentThen === null ? '' : `${one.foodCostPercentThen.toFixed(1)} %`}</td
               >{/if}
           </tr>
         {/each}
