@@ -44,7 +44,8 @@
 </script>
 
 <form onsubmit={add} aria-label="A price of {ingredient.name}">
-  <FailureNote {failure} />
+  <!-- What has a field is said there. -->
+  <FailureNote failure={failure && Object.keys(failure.fields).length > 0 ? undefined : failure} />
   <div class="flex flex-wrap gap-x-4">
     <TextField label="Supplier" field="supplier" {failure} bind:value={supplier} size={20} list="{id}-suppliers" />
     <TextField label="Pack: 25 kg, 6 x 1 l, tray of 30" field="pack" {failure} bind:value={pack} size={22} />
