@@ -14,7 +14,8 @@
   }
   const { slices, size, isNamed = false, label }: Props = $props()
 
-  const radius = $derived(isNamed ? size * 0.3 : size / 2 - 1)
+  const radius = $derived(isNamed ? size * 0.25 : size / 2 - 1)
+  const height = $derived(isNamed ? size * 0.64 : size)
   const round = (percent: number) => (percent / 100) * 2 * Math.PI - Math.PI / 2
   const at = (angle: number, far: number) => [Math.cos(angle) * far, Math.sin(angle) * far] as const
 
@@ -37,7 +38,7 @@
   })
 </script>
 
-<svg width={size} height={size} viewBox="{-size / 2} {-size / 2} {size} {size}" role="img" aria-label={label}>
+<svg width={size} {height} viewBox="{-size / 2} {-height / 2} {size} {height}" role="img" aria-label={label}>
   <circle r={radius} class="crust" />
   {#each cut as slice, index (index)}
     <path d={slice.path} class:other={index % 2 === 1} />
@@ -53,6 +54,11 @@
 </svg>
 
 <style>
+  svg {
+    overflow: visible;
+    max-width: 100%;
+  }
+
   .crust {
     fill: none;
     stroke: #8b7763;

@@ -50,9 +50,9 @@
         set.{/if}{/if}
   </Sentence>
   {#each answer.missing as missing (missing)}<p class="note mt-2">{missing}.</p>{/each}
-  <div class="mt-3 grid items-start gap-6 lg:grid-cols-[25rem_1fr]">
+  <div class="mt-3 grid items-start gap-6 lg:grid-cols-[27rem_1fr]">
     <PieCut
-      size={400}
+      size={430}
       isNamed
       slices={answer.drivers.map((one) => ({ percent: one.sharePercent ?? 0, name: one.name }))}
       label="The cost cut by ingredient; the table beside it says the same"

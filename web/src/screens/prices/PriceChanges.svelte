@@ -35,8 +35,7 @@
       {#each news as change (`${change.row} ${change.ingredient}`)}
         <tr class="border-line border-t">
           <th scope="row" class="py-0.5 text-left font-normal"
-            >{change.name}{#if change.article !== change.name}{' '}
-              <span class="small">“{change.article}”</span>{/if}
+            >{change.name}{#if change.article !== change.name}<span class="small pl-1">“{change.article}”</span>{/if}
             <span class="small">{money(change.now.paid)} for {change.now.pack}</span></th
           >
           <td class="figure"
