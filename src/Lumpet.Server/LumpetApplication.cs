@@ -118,6 +118,7 @@ internal static class LumpetApplication
         PriceEndpoints.Map(app);
         PriceListEndpoints.Map(app);
         CostEndpoints.Map(app);
+        ChannelEndpoints.Map(app);
         PreparationEndpoints.Map(app);
         WayEndpoints.Map(app);
         StockEndpoints.Map(app);

@@ -20,6 +20,7 @@ const screens = [
   '/bakery',
   '/costs',
   '/costs/pear/23',
+  '/costs/channels',
   '/prices',
   '/write',
   '/write/pear',

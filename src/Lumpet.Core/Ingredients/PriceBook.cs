@@ -12,13 +12,15 @@ public sealed class PriceBook
     private readonly Dictionary<string, Price[]> rows;
     private readonly Dictionary<string, UsualSupplier[]> usual;
 
+    private PriceBook(Dictionary<string, Price[]> rows, Dictionary<string, UsualSupplier[]> usual) => (this.rows, this.usual) = (rows, usual);
+
     /// <summary>A book of rows.</summary>
     /// <param name="rows">Every price, in the order in which they were added.</param>
     /// <param name="usual">From whom things are usually bought, in the order in which it was said; nothing where that was never said.</param>
     public PriceBook(IEnumerable<Price> rows, IEnumerable<UsualSupplier> usual)
     {
-        this.rows = rows.GroupBy(row => row.IngredientId).ToDictionary(group => group.Key, group => group.OrderBy(row => row.ValidFrom).ToArray());
-        this.usual = usual.GroupBy(row => row.IngredientId).ToDictionary(group => group.Key, group => group.OrderBy(row => row.ValidFrom).ToArray());
+        this.rows = Joined([], rows, row => row.IngredientId, row => row.ValidFrom);
+        this.usual = Joined([], usual, row => row.IngredientId, row => row.ValidFrom);
     }
 
     /// <summary>Ingredients of which a price was ever known, by id.</summary>
@@ -63,9 +65,19 @@ public sealed class PriceBook
         return steps;
     }
 
-    /// <summary>This book with more rows, as if they were added now.</summary>
-    public PriceBook With(IEnumerable<Price> more) =>
-        new(rows.Values.SelectMany(all => all).Concat(more), usual.Values.SelectMany(all => all));
+    /// <summary>This book with more rows, as if they were added now; what they are not of is not looked at.</summary>
+    /// <param name="more">Prices, in the order in which they are added.</param>
+    /// <param name="moreUsual">From whom things are bought, in the order in which it is said; null for nothing said.</param>
+    public PriceBook With(IEnumerable<Price> more, IEnumerable<UsualSupplier>? moreUsual = null) =>
+        new(Joined(rows, more, row => row.IngredientId, row => row.ValidFrom), Joined(usual, moreUsual ?? [], row => row.IngredientId, row => row.ValidFrom));
+
+    // Sorting keeps the order of rows of one day: the last written stays last.
+    private static Dictionary<string, T[]> Joined<T>(Dictionary<string, T[]> known, IEnumerable<T> more, Func<T, string> of, Func<T, LocalDate> from)
+    {
+        var joined = new Dictionary<string, T[]>(known);
+        foreach (var group in more.GroupBy(of)) joined[group.Key] = [.. known.GetValueOrDefault(group.Key, []).Concat(group).OrderBy(from)];
+        return joined;
+    }
 
     private static Price? Last(Price[] all, LocalDate day, string? supplier)
     {

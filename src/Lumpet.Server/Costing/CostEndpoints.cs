@@ -7,6 +7,7 @@ using Lumpet.Server.Prices;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
+using Lumpet.Store.Prices;
 using Microsoft.AspNetCore.Http.HttpResults;
 using NodaTime;
 
@@ -18,6 +19,8 @@ internal static class CostEndpoints
     // A season: as far back as costs are compared where nobody says.
     private const int UsualDaysBack = 90;
     private const int MostDaysBack = 3653;
+    private const int UsualSlices = 8;
+    private const int MostSlices = 100;
 
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)
@@ -33,29 +36,32 @@ internal static class CostEndpoints
         var today = clock.Today(bakery.Zone);
         if (Since(since, today) is not { } from) return NoSince();
         var book = books.Of(connection);
+        var prices = book.On(today);
+        var aim = ChannelStore.All(connection)[0].FoodCostShare;
         CostRowAnswer[] rows =
         [
             .. recipes.Products(connection).Where(product => !product.IsRetired)
-                .Select(product => CostRow(product, book, from, today))
+                .Select(product => CostRow(product, book, prices, aim, from, today))
                 .OrderByDescending(row => row.SharePercent is not null).ThenByDescending(row => row.SharePercent).ThenBy(row => row.Name, StringComparer.OrdinalIgnoreCase),
         ];
-        return TypedResults.Ok(new CostsAnswer(bakery.Currency, Days.Iso(from), PriceAnswers.DayName(from), CostPages.Sentence(rows, PriceAnswers.DayName(from)), rows));
+        return TypedResults.Ok(new CostsAnswer(bakery.Currency, Days.Iso(from), PriceAnswers.DayName(from), CostPages.Sentence(rows, aim * 100, PriceAnswers.DayName(from)), aim * 100, rows));
     }
 
-    private static Results<Ok<ProductCostAnswer>, ValidationProblem, ProblemHttpResult> One(string product, string pan, string? since, Database database, BakeryClock clock, PriceShelf books, RecipeShelf recipes)
+    private static Results<Ok<ProductCostAnswer>, ValidationProblem, ProblemHttpResult> One(string product, string pan, string? since, int? slices, Database database, BakeryClock clock, PriceShelf books, RecipeShelf recipes)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var today = clock.Today(bakery.Zone);
         if (Since(since, today) is not { } from) return NoSince();
+        if (slices is < 1 or > MostSlices) return FieldProblems.Of(("slices", $"A pie is cut into 1 to {MostSlices} slices."));
         if (recipes.Products(connection).FirstOrDefault(one => one.Id == product) is not { } found || found.SizeIn(pan) is not { } size) return TypedResults.Problem(title: "There is no such product in such a pan.", statusCode: 404);
-        return TypedResults.Ok(CostPages.Of(Scaling.Scale(found, size.Pan, 1), books.Of(connection), from, today, bakery.Currency));
+        return TypedResults.Ok(CostPages.Of(Scaling.Scale(found, size.Pan, 1), books.Of(connection), from, today, bakery.Currency, ChannelStore.All(connection), slices ?? UsualSlices));
     }
 
-    private static CostRowAnswer CostRow(Product product, PriceBook book, LocalDate from, LocalDate today)
+    private static CostRowAnswer CostRow(Product product, PriceBook book, PriceList prices, decimal aim, LocalDate from, LocalDate today)
     {
         var scaled = Scaling.Scale(product, product.ReferencePan, 1);
-        var cost = PieCost.Of(scaled, book.On(today));
+        var cost = PieCost.Of(scaled, prices);
         var step = CostHistory.Between(scaled, book, from, today);
         return new CostRowAnswer(
             product.Id,
@@ -66,6 +72,7 @@ internal static class CostEndpoints
             cost.Missing,
             cost.SellingPrice?.Amount,
             cost.FoodCostShare is { } share ? Math.Round(share * 100, 1) : null,
+            cost.FoodCostShare > aim,
             CostPages.Coins(step.Before),
             step is { Cost: { } now, Before: { } was } ? CostPages.Coins(now)!.Value - CostPages.Coins(was)!.Value : null,
             [.. step.Reasons.Take(3).Select(CostPages.Reason)]);

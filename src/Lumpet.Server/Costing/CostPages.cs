@@ -13,8 +13,9 @@ namespace Lumpet.Server.Costing;
 /// <param name="Since">The day with which it is compared (ISO date).</param>
 /// <param name="SinceName">The same in words.</param>
 /// <param name="Sentence">What a tired manager reads first.</param>
+/// <param name="AimPercent">What ingredients are to take of the price at most, as the first channel says.</param>
 /// <param name="Products">The greatest share of the price first; those without a share last.</param>
-public sealed record CostsAnswer(string Currency, string Since, string SinceName, string Sentence, IReadOnlyList<CostRowAnswer> Products);
+public sealed record CostsAnswer(string Currency, string Since, string SinceName, string Sentence, decimal AimPercent, IReadOnlyList<CostRowAnswer> Products);
 
 /// <summary>What a pie of a product costs in its usual pan.</summary>
 /// <param name="Id">Its id.</param>
@@ -25,11 +26,12 @@ public sealed record CostsAnswer(string Currency, string Since, string SinceName
 /// <param name="Missing">Ingredients of which nobody knows what they cost.</param>
 /// <param name="SellingPrice">Null where none is set.</param>
 /// <param name="SharePercent">Cost over selling price; null where either is unknown.</param>
+/// <param name="IsOverAim">Whether that is more than is aimed at.</param>
 /// <param name="Before">What it cost on the day it is compared with; null where that is not known.</param>
 /// <param name="More">The difference; null where either is not known.</param>
 /// <param name="Reasons">What did it, the strongest three.</param>
 public sealed record CostRowAnswer(
-    string Id, string Name, string Pan, string PanName, decimal? Cost, IReadOnlyList<string> Missing, decimal? SellingPrice, decimal? SharePercent, decimal? Before, decimal? More, IReadOnlyList<CostReasonAnswer> Reasons);
+    string Id, string Name, string Pan, string PanName, decimal? Cost, IReadOnlyList<string> Missing, decimal? SellingPrice, decimal? SharePercent, bool IsOverAim, decimal? Before, decimal? More, IReadOnlyList<CostReasonAnswer> Reasons);
 
 /// <summary>An ingredient whose price changed a cost.</summary>
 /// <param name="Ingredient">Its id.</param>
@@ -51,6 +53,8 @@ public sealed record CostReasonAnswer(string Ingredient, string Name, decimal? M
 /// <param name="SellingPrice">Null where none is set.</param>
 /// <param name="SharePercent">Cost over selling price; null where either is unknown.</param>
 /// <param name="Drivers">By ingredient, what costs most first; their costs add up.</param>
+/// <param name="Slices">Into how many slices it is cut, for prices by the slice.</param>
+/// <param name="Channels">What to charge, by channel; empty while a price is missing.</param>
 /// <param name="Begin">What it cost on the first day of the history; null where that is not known.</param>
 /// <param name="Since">The first day (ISO date).</param>
 /// <param name="SinceName">The same in words.</param>
@@ -69,6 +73,8 @@ public sealed record ProductCostAnswer(
     decimal? SellingPrice,
     decimal? SharePercent,
     IReadOnlyList<CostDriverAnswer> Drivers,
+    int Slices,
+    IReadOnlyList<ChannelPriceAnswer> Channels,
     decimal? Begin,
     string Since,
     string SinceName,
@@ -79,6 +85,25 @@ public sealed record ProductCostAnswer(
 /// <param name="Id">Its id.</param>
 /// <param name="Name">Its name.</param>
 public sealed record CostPanAnswer(string Id, string Name);
+
+/// <summary>What to charge for a pie in a channel.</summary>
+/// <param name="Id">Id of the channel.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="AimPercent">What ingredients are to take of the price before tax.</param>
+/// <param name="ShowsTax">Whether prices shown there hold the tax.</param>
+/// <param name="Present">What the price that is set earns there; null where none is set.</param>
+/// <param name="Aimed">The least price that keeps to the aim.</param>
+/// <param name="Slice">The same by the slice.</param>
+public sealed record ChannelPriceAnswer(string Id, string Name, decimal AimPercent, bool ShowsTax, ChargedAnswer? Present, ChargedAnswer Aimed, ChargedAnswer Slice);
+
+/// <summary>A price and where it goes: shown = before tax and, where it holds it, tax; before tax = cost, fee and what is earned.</summary>
+/// <param name="Shown">What is shown.</param>
+/// <param name="Net">Before tax.</param>
+/// <param name="Tax">The tax on it.</param>
+/// <param name="Fee">What whoever sells it keeps.</param>
+/// <param name="Earned">What is left beside ingredients.</param>
+/// <param name="SharePercent">Ingredients over the price before tax; null where it is given away.</param>
+public sealed record ChargedAnswer(decimal Shown, decimal Net, decimal Tax, decimal Fee, decimal Earned, decimal? SharePercent);
 
 /// <summary>What an ingredient does to a cost.</summary>
 /// <param name="Ingredient">Its id.</param>
@@ -104,12 +129,17 @@ public sealed record CostStepAnswer(string Day, string DayName, double At, decim
 internal static class CostPages
 {
     /// <summary>What of all costs is worth saying first.</summary>
-    public static string Sentence(IReadOnlyList<CostRowAnswer> rows, string since)
+    public static string Sentence(IReadOnlyList<CostRowAnswer> rows, decimal aimPercent, string since)
     {
         if (rows.Count == 0) return "There is no recipe yet, so nothing has a cost.";
         var said = new List<string>();
         if (rows.FirstOrDefault(row => row.SharePercent is not null) is { } dear)
-            said.Add(FormattableString.Invariant($"Of what pies sell for, ingredients take most of {dear.Name}: {dear.SharePercent:0.0} %."));
+        {
+            var over = rows.Count(row => row.IsOverAim);
+            said.Add(over == 0 ? FormattableString.Invariant($"Ingredients take no more than the {aimPercent:0.#} % of the price aimed at of any product.")
+                : FormattableString.Invariant($"Of {(over == 1 ? "one product" : $"{over} of {rows.Count} products")} ingredients take more than the {aimPercent:0.#} % aimed at, most of {dear.Name}: {dear.SharePercent:0.0} %."));
+        }
+
         var more = rows.Where(row => row.More > 0).ToArray();
         if (more.MaxBy(row => row.More) is { } most)
             said.Add(FormattableString.Invariant($"Since {since} {(more.Length == 1 ? "one product" : $"{more.Length} of {rows.Count} products")} got dearer, {most.Name} most, by {most.More:0.00}."));
@@ -119,7 +149,7 @@ internal static class CostPages
     }
 
     /// <summary>What one pie costs.</summary>
-    public static ProductCostAnswer Of(ScaledProduct scaled, PriceBook book, LocalDate from, LocalDate today, string currency)
+    public static ProductCostAnswer Of(ScaledProduct scaled, PriceBook book, LocalDate from, LocalDate today, string currency, IReadOnlyList<Channel> channels, int slices)
     {
         var prices = book.On(today);
         var drivers = CostDrivers.Of(scaled, prices);
@@ -149,6 +179,8 @@ internal static class CostPages
                 one.Share is { } part ? Math.Round(part * 100, 1) : null,
                 one.More is { } more ? Math.Round(more.Amount, 3) : null,
                 one.FoodCostShareThen is { } then ? Math.Round(then * 100, 1) : null))],
+            slices,
+            cost.Total is { } whole ? [.. channels.Select(channel => Charged(channel, whole, cost.SellingPrice, slices))] : [],
             Coins(history.Begin),
             Days.Iso(from),
             PriceAnswers.DayName(from),
@@ -174,6 +206,23 @@ internal static class CostPages
             { From: { } from, To: { } to } => $"{reason.Ingredient.Name} {Unit(from)} to {Unit(to)}",
             _ => $"{reason.Ingredient.Name}: what goes in is bought otherwise",
         });
+
+    private static ChannelPriceAnswer Charged(Channel channel, Money cost, Money? set, int slices) => new(
+        channel.Id,
+        channel.Name,
+        channel.FoodCostShare * 100,
+        channel.ShowsTax,
+        set is { } net && net.Currency == cost.Currency ? Charged(channel.AtNet(cost, net)) : null,
+        Charged(channel.ToCharge(cost)),
+        Charged(channel.ToCharge(cost * (1m / slices))));
+
+    // Each is rounded so that what is shown adds up: what is earned is what is left of the rounded others.
+    private static ChargedAnswer Charged(ChargedPrice price)
+    {
+        var (shown, net, fee, cost) = (Coins(price.Shown)!.Value, Coins(price.Net)!.Value, Coins(price.Fee)!.Value, Coins(price.Cost)!.Value);
+        var isShown = price.Shown != price.Net;
+        return new ChargedAnswer(shown, net, isShown ? shown - net : Coins(price.Tax)!.Value, fee, net - fee - cost, price.FoodCostShare is { } share ? Math.Round(share * 100, 1) : null);
+    }
 
     /// <summary>An amount in whole coins.</summary>
     public static decimal? Coins(Money? money) =>

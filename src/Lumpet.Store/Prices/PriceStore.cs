@@ -10,13 +10,12 @@ namespace Lumpet.Store.Prices;
 /// <summary>Reads what suppliers asked, from whom things are usually bought, and how suppliers write their lists.</summary>
 public static class PriceStore
 {
-    /// <summary>Every price row, in the order in which they were added.</summary>
-    public static IReadOnlyList<Price> Rows(SqliteConnection connection) =>
+    private static IEnumerable<Price> Rows(SqliteConnection connection, long after) =>
         [.. connection.Query<PriceRow>(
             """
             SELECT ingredient_id AS ingredientId, supplier, pack_amount AS packAmount, pack_unit AS packUnit, pack_said AS packSaid, paid, currency, valid_from AS validFrom, origin
-            FROM price ORDER BY id
-            """).Select(row => new Price(
+            FROM price WHERE id > @after ORDER BY id
+            """, new { after }).Select(row => new Price(
                 row.IngredientId,
                 row.Supplier,
                 decimal.Parse(row.PackAmount, CultureInfo.InvariantCulture),
@@ -25,9 +24,17 @@ public static class PriceStore
                 LocalDatePattern.Iso.Parse(row.ValidFrom).Value) { PackSaid = row.PackSaid, Origin = Enum.Parse<PriceOrigin>(row.Origin, ignoreCase: true) })];
 
     /// <summary>Everything that is known of prices.</summary>
-    public static PriceBook Book(SqliteConnection connection) =>
-        new(Rows(connection), connection.Query<UsualRow>("SELECT ingredient_id AS ingredientId, supplier, valid_from AS validFrom FROM usual_supplier ORDER BY id")
-            .Select(row => new UsualSupplier(row.IngredientId, row.Supplier, LocalDatePattern.Iso.Parse(row.ValidFrom).Value)));
+    public static PriceBook Book(SqliteConnection connection) => Grown(connection, new PriceBook([], []), (0, 0));
+
+    /// <summary>A book that was read before, with what has been added since.</summary>
+    /// <param name="connection">The bakery.</param>
+    /// <param name="book">The book as it was.</param>
+    /// <param name="extent">How far it had grown then.</param>
+    public static PriceBook Grown(SqliteConnection connection, PriceBook book, (long Prices, long Usual) extent) =>
+        book.With(
+            Rows(connection, extent.Prices),
+            connection.Query<UsualRow>("SELECT ingredient_id AS ingredientId, supplier, valid_from AS validFrom FROM usual_supplier WHERE id > @after ORDER BY id", new { after = extent.Usual })
+                .Select(row => new UsualSupplier(row.IngredientId, row.Supplier, LocalDatePattern.Iso.Parse(row.ValidFrom).Value)));
 
     /// <summary>What was said of whom an ingredient is bought from, by day.</summary>
     internal static IReadOnlyList<UsualSupplier> Usual(SqliteConnection connection, string ingredientId) =>

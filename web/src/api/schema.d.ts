@@ -827,6 +827,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/channels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The ways in which pies are sold, with their version. */
+        get: operations["GetChannels"];
+        /** States all channels anew; If-Match carries the version they were read with. */
+        put: operations["StateChannels"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/preparations": {
         parameters: {
             query?: never;
@@ -1902,6 +1920,105 @@ export interface components {
             /** @description The day concerned (ISO date); null where it is not of one day. */
             day: null | string;
         };
+        /** @description A channel as someone states it; shares in per cent. */
+        ChannelDraft: {
+            /** @description What it is called. */
+            name: null | string;
+            /**
+             * Format: double
+             * @description What ingredients are to take of the price before tax, 1 to 99.
+             */
+            foodCostPercent: null | number;
+            /**
+             * Format: double
+             * @description Tax on top, 0 to 100.
+             */
+            taxPercent: null | number;
+            /** @description Whether the price that is shown holds it. */
+            showsTax: boolean;
+            /**
+             * Format: double
+             * @description What whoever sells it keeps, 0 to 90.
+             */
+            feePercent: null | number;
+            /**
+             * Format: double
+             * @description Steps of prices, 0.001 to 1000.
+             */
+            step: null | number;
+            /**
+             * Format: double
+             * @description By how much below a step, 0 to below a step.
+             */
+            under: null | number;
+        };
+        /** @description What to charge for a pie in a channel. */
+        ChannelPriceAnswer: {
+            /** @description Id of the channel. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description What ingredients are to take of the price before tax.
+             */
+            aimPercent: number;
+            /** @description Whether prices shown there hold the tax. */
+            showsTax: boolean;
+            present: null | components["schemas"]["ChargedAnswer"];
+            /** @description The least price that keeps to the aim. */
+            aimed: components["schemas"]["ChargedAnswer"];
+            /** @description The same by the slice. */
+            slice: components["schemas"]["ChargedAnswer"];
+        };
+        /** @description All channels. */
+        ChannelsAnswer: {
+            /**
+             * Format: int64
+             * @description Their version, together.
+             */
+            version: number;
+            /** @description In their order. */
+            channels: components["schemas"]["ChannelDraft"][];
+        };
+        /** @description All channels, stated anew. */
+        ChannelsRequest: {
+            /** @description In their order; at least one. */
+            channels: null | components["schemas"]["ChannelDraft"][];
+        };
+        /** @description A price and where it goes: shown = before tax and, where it holds it, tax; before tax = cost, fee and what is earned. */
+        ChargedAnswer: {
+            /**
+             * Format: double
+             * @description What is shown.
+             */
+            shown: number;
+            /**
+             * Format: double
+             * @description Before tax.
+             */
+            net: number;
+            /**
+             * Format: double
+             * @description The tax on it.
+             */
+            tax: number;
+            /**
+             * Format: double
+             * @description What whoever sells it keeps.
+             */
+            fee: number;
+            /**
+             * Format: double
+             * @description What is left beside ingredients.
+             */
+            earned: number;
+            /**
+             * Format: double
+             * @description Ingredients over the price before tax; null where it is given away.
+             */
+            sharePercent: null | number;
+        };
         /** @description What is still wrong about a recipe. */
         CheckAnswer: {
             /** @description Messages by field; empty where it can be saved. */
@@ -2276,6 +2393,8 @@ export interface components {
              * @description Cost over selling price; null where either is unknown.
              */
             sharePercent: null | number;
+            /** @description Whether that is more than is aimed at. */
+            isOverAim: boolean;
             /**
              * Format: double
              * @description What it cost on the day it is compared with; null where that is not known.
@@ -2323,6 +2442,11 @@ export interface components {
             sinceName: string;
             /** @description What a tired manager reads first. */
             sentence: string;
+            /**
+             * Format: double
+             * @description What ingredients are to take of the price at most, as the first channel says.
+             */
+            aimPercent: number;
             /** @description The greatest share of the price first; those without a share last. */
             products: components["schemas"]["CostRowAnswer"][];
         };
@@ -4848,6 +4972,13 @@ export interface components {
             sharePercent: null | number;
             /** @description By ingredient, what costs most first; their costs add up. */
             drivers: components["schemas"]["CostDriverAnswer"][];
+            /**
+             * Format: int32
+             * @description Into how many slices it is cut, for prices by the slice.
+             */
+            slices: number;
+            /** @description What to charge, by channel; empty while a price is missing. */
+            channels: components["schemas"]["ChannelPriceAnswer"][];
             /**
              * Format: double
              * @description What it cost on the first day of the history; null where that is not known.
@@ -8086,6 +8217,7 @@ export interface operations {
         parameters: {
             query?: {
                 since?: string;
+                slices?: number;
             };
             header?: never;
             path: {
@@ -8104,6 +8236,59 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ProductCostAnswer"];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetChannels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChannelsAnswer"];
+                };
+            };
+        };
+    };
+    StateChannels: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChannelsRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

@@ -5,6 +5,7 @@ import OrdersScreen from './orders/OrdersScreen.svelte'
 const screens = {
   costs: () => import('./costs/CostsScreen.svelte'),
   productCost: () => import('./costs/ProductCostScreen.svelte'),
+  channels: () => import('./costs/ChannelsScreen.svelte'),
   prices: () => import('./prices/PricesScreen.svelte'),
   bakery: () => import('./bakery/BakeryScreen.svelte'),
   cold: () => import('./cold/ColdScreen.svelte'),
@@ -53,6 +54,7 @@ export const routes = {
   '/pans': when(screens.pans),
   '/library': when(screens.library),
   '/costs': when(screens.costs),
+  '/costs/channels': when(screens.channels),
   '/costs/:product/:pan': when(screens.productCost),
   '/prices': when(screens.prices),
   '/bakery': when(screens.bakery),

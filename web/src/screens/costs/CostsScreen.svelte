@@ -17,11 +17,15 @@
 <svelte:head><title>Costs · Lumpet</title></svelte:head>
 <FailureNote failure={asked.failure} />
 {#if answer}
-  <p class="small"><a class="link" href="#/prices">Prices of ingredients</a></p>
+  <p class="small">
+    <a class="link" href="#/prices">Prices of ingredients</a>,
+    <a class="link" href="#/costs/channels">where pies are sold</a>
+  </p>
   <h1 class="sentence">{answer.sentence}</h1>
   <p class="small mt-2">
     Ingredients and packaging of one pie in its usual pan, at today’s prices in {answer.currency}, bought weight through
-    yields and what is made here; hands and ovens are not in it. The slice is what they take of the price.
+    yields and what is made here; hands and ovens are not in it. The slice is what they take of the price; more than the {answer.aimPercent}
+    % aimed at is underlined.
   </p>
   <label class="mt-2 block w-fit"
     ><span class="small block">Compared with</span><input
@@ -60,7 +64,9 @@
           </th>
           <td class="figure weight">{row.cost === null ? '–' : money(row.cost)}</td>
           <td class="figure">{row.sellingPrice === null ? 'not set' : money(row.sellingPrice)}</td>
-          <td class="figure weight">{row.sharePercent === null ? '–' : `${row.sharePercent.toFixed(1)} %`}</td>
+          <td class="figure weight" class:over={row.isOverAim}
+            >{row.sharePercent === null ? '–' : `${row.sharePercent.toFixed(1)} %`}</td
+          >
           <td class="figure">{row.more === null ? 'not known' : difference(row.more)}</td>
           <td class="why small"
             >{#if row.missing.length > 0}<b>No price known of {row.missing.join(', ')}.</b>
@@ -77,6 +83,11 @@
     padding: 0.25rem 0.6rem;
     text-align: right;
     white-space: nowrap;
+  }
+
+  .over {
+    text-decoration: underline 3px;
+    text-underline-offset: 0.2em;
   }
 
   .why {

@@ -8,16 +8,18 @@
   import PieCut from '../../parts/PieCut.svelte'
   import Sentence from '../../parts/Sentence.svelte'
   import CostOverTime from './CostOverTime.svelte'
+  import WhatToCharge from './WhatToCharge.svelte'
 
   interface Props {
     params?: { product?: string; pan?: string }
   }
   const { params }: Props = $props()
   let since = $state('')
+  let slices = $state(8)
   const asked = new Asked<Schemas['ProductCostAnswer']>()
   asked.follow(['ingredients', 'recipes', 'bakery'], () => {
     const path = { product: params?.product ?? '', pan: params?.pan ?? '' }
-    const query = since ? { since } : {}
+    const query = { slices, ...(since ? { since } : {}) }
     return (signal) => api.GET('/api/costs/{product}/{pan}', { params: { path, query }, signal })
   })
   const answer = $derived(asked.current)
@@ -92,6 +94,7 @@
       </tfoot>
     </table>
   </div>
+  <WhatToCharge {answer} slices={answer.slices} onslices={(wanted) => (slices = Number.isNaN(wanted) ? 8 : wanted)} />
   <section class="mt-6" aria-label="Over time">
     <div class="flex flex-wrap items-end gap-4">
       <h2 class="font-headline text-lg font-semibold">This recipe at the prices of each day</h2>
