@@ -168,6 +168,8 @@ test('every place has its key, and the keys can be switched off', async ({ page 
     ['k', 'stock'],
     ['h', 'bench'],
     ['r', 'recipes'],
+    ['s', 'costs'],
+    ['e', 'prices'],
     ['b', 'bakery'],
     ['i', 'ingredients'],
     ['a', 'pans'],

@@ -19,7 +19,7 @@ export const places: Place[] = [
   { id: 'bench', name: 'Bench', key: 'h', ofDay: true },
   { id: 'ovens', name: 'Ovens', key: 'v', ofDay: true, endsGroup: true },
   { id: 'recipes', name: 'Recipes', key: 'r', ofDay: false },
-  { id: 'costs', name: 'Costs', key: 't', ofDay: false },
+  { id: 'costs', name: 'Costs', key: 's', ofDay: false },
   { id: 'bakery', name: 'Bakery', key: 'b', ofDay: false },
 ]
 
