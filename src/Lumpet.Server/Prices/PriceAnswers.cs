@@ -75,10 +75,9 @@ public sealed record PriceEffectAnswer(string Product, string Name, decimal? Bef
 internal static class PriceAnswers
 {
     /// <summary>An ingredient and its prices.</summary>
-    public static PricedIngredientAnswer Priced(Ingredient ingredient, PriceBook book, LocalDate today, int usedIn)
+    public static PricedIngredientAnswer Priced(Ingredient ingredient, PriceBook book, PriceList list, LocalDate today, int usedIn)
     {
-        var inForce = book.Find(ingredient.Id, today);
-        var list = book.On(today);
+        var inForce = list.Find(ingredient.Id);
         var isCounted = ingredient.Facts.Role == IngredientRole.Packaging;
         return new PricedIngredientAnswer(
             ingredient.Id,

@@ -32,12 +32,13 @@ internal static class PriceEndpoints
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var (book, today, used) = (books.Of(connection), clock.Today(bakery.Zone), IngredientStore.UsedIn(connection));
+        var list = book.On(today);
         return TypedResults.Ok(new PricesAnswer(
             bakery.Currency,
             Days.Iso(today),
             [
                 .. IngredientStore.All(connection).Values.Where(one => !one.IsDough && !one.IsRetired && (one.Formula is null || book.Of(one.Id).Count > 0))
-                    .OrderBy(one => one.Name, StringComparer.OrdinalIgnoreCase).Select(one => PriceAnswers.Priced(one, book, today, used.GetValueOrDefault(one.Id))),
+                    .OrderBy(one => one.Name, StringComparer.OrdinalIgnoreCase).Select(one => PriceAnswers.Priced(one, book, list, today, used.GetValueOrDefault(one.Id))),
             ],
             [.. PriceStore.Suppliers(connection).Select(one => one.Name)]));
     }
