@@ -6,7 +6,7 @@ namespace Lumpet.Core.Prices;
 /// <param name="Offer">The offer; it names its ingredient.</param>
 /// <param name="Now">The row that it would become.</param>
 /// <param name="Before">What the same supplier asked until then; null where nothing is known.</param>
-/// <param name="IsInForce">Whether costs follow it: its supplier is the usual one on its day, or there is no other price.</param>
+/// <param name="IsInForce">Whether costs follow it: its supplier is the usual one on its day, or nobody is yet.</param>
 public sealed record PriceChange(PriceOffer Offer, Price Now, Price? Before, bool IsInForce)
 {
     // A change beyond this is looked at twice (our own choice, no source).
@@ -36,7 +36,7 @@ public sealed record PriceChange(PriceOffer Offer, Price Now, Price? Before, boo
             var now = offer.AsPrice(supplier, currency, origin);
             var before = book.Find(now.IngredientId, supplier, now.ValidFrom);
             var usual = book.UsualOf(now.IngredientId, now.ValidFrom);
-            return new PriceChange(offer, now, before, usual is null ? book.Of(now.IngredientId).Count == 0 : usual == supplier);
+            return new PriceChange(offer, now, before, usual is null || usual == supplier);
         }),
     ];
 }

@@ -51,6 +51,16 @@ public sealed class CostDriverTests
     }
 
     [Fact]
+    public void Two_boxes_are_paid_twice_and_bought_once()
+    {
+        var pie = Scaling.Scale(Pear with { Packaging = [Ingredient("box"), Ingredient("box")] }, Pan23, 1);
+        var prices = PriceList.On(First, Prices);
+        var boxes = BoughtAmount.Of(pie, prices).Single(one => one.Ingredient.Id == "box");
+        Assert.Equal((2, 0.76m), (boxes.Pieces, boxes.CostAt(prices)!.Value.Amount));
+        Assert.Equal(Cost(Prices) + 0.38m, Cost(Prices, pie));
+    }
+
+    [Fact]
     public void What_has_no_price_has_no_cost_and_makes_no_share_of_the_rest()
     {
         var drivers = CostDrivers.Of(Pie, PriceList.On(First, Prices.Where(price => price.IngredientId != "sugar")));

@@ -20,6 +20,8 @@ public sealed class WrittenPricesTests
         Assert.Equal([1234.5m, 1234.5m], Read(null, "1 234,50", "1'234,50 €").Paid);
         Assert.Equal([12.5m, 3m], Read(null, "EUR 12.50", "3 eur").Paid);
         Assert.Equal([0.125m], Read(null, "0.125").Paid);
+        // Twice the same sign parts thousands, and tells of the rest.
+        Assert.Equal([1_000_000m, 1234m], Read(null, "1.000.000", "1.234").Paid);
     }
 
     [Fact]
