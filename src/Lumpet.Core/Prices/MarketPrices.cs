@@ -30,6 +30,8 @@ public static class MarketPrices
     /// <returns>The price of the same pack, in whole coins of its currency, at least one.</returns>
     public static Money On(Price known, IngredientRole role, LocalDate day)
     {
+        // What is given away stays a gift.
+        if (known.Paid.Amount == 0) return known.Paid;
         var paid = (double)known.Paid.Amount * Level(known.IngredientId, role, day) / Level(known.IngredientId, role, known.ValidFrom);
         var coin = Money.SmallestCoin(known.Paid.Currency);
         return known.Paid with { Amount = Math.Max(coin, Math.Round((decimal)paid / coin, MidpointRounding.ToEven) * coin) };

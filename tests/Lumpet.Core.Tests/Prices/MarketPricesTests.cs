@@ -19,6 +19,7 @@ public sealed class MarketPricesTests
     {
         Assert.Equal(10m, On("butter", IngredientRole.Fat, Day));
         Assert.Equal(On("butter", IngredientRole.Fat, Day.PlusDays(100)), On("butter", IngredientRole.Fat, Day.PlusDays(100)));
+        Assert.Equal(0m, MarketPrices.On(Known("butter") with { Paid = new Money(0, "EUR") }, IngredientRole.Fat, Day.PlusDays(100)).Amount);
         // A week is a week: Monday 2 March to Sunday 8 March.
         Assert.Equal(10m, On("butter", IngredientRole.Fat, Day.PlusDays(6)));
     }
