@@ -122,6 +122,10 @@ internal static class LumpetApplication
         PreparationEndpoints.Map(app);
         WayEndpoints.Map(app);
         StockEndpoints.Map(app);
+        ShelfEndpoints.Map(app);
+        LotEndpoints.Map(app);
+        BatchEndpoints.Map(app);
+        TraceEndpoints.Map(app);
         ColdEndpoints.Map(app);
         AheadEndpoints.Map(app);
         PublishEndpoints.Map(app);

@@ -56,7 +56,7 @@ internal static class PreparationTaking
     };
 
     /// <summary>The first step of which a person says that it takes something; null where nobody does.</summary>
-    private static int? Said(StepGraph graph, Ingredient ingredient) =>
+    internal static int? Said(StepGraph graph, Ingredient ingredient) =>
         Enumerable.Range(0, graph.Nodes.Count).Where(node => graph.Nodes[node].Takes.Contains(ingredient.Id)).Select(node => (int?)node).FirstOrDefault();
 
     /// <summary>Whether some layer goes in, or on, at a step.</summary>
@@ -70,7 +70,7 @@ internal static class PreparationTaking
     /// on, a filling that has no such step with the first, a topping where the pie is filled; a finish with what closes the
     /// pie, or last where it goes on when it is cold; what is served beside with the last step.
     /// </summary>
-    private static int NodeOf(Product product, StepGraph graph, Layer layer)
+    internal static int NodeOf(Product product, StepGraph graph, Layer layer)
     {
         int[] nodes = [.. Enumerable.Range(0, graph.Nodes.Count)];
         if (layer.Kind == PartKind.Beside) return nodes[^1];

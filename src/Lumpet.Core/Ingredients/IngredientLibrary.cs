@@ -156,6 +156,9 @@ public static class IngredientLibrary
 
     private static readonly Dictionary<string, Ingredient> ById = All.ToDictionary(one => one.Id);
 
+    /// <summary>Id of water, which comes from the tap: nobody stores it.</summary>
+    public const string TapWater = "water";
+
     /// <summary>The ingredient that ships under an id, or null.</summary>
     public static Ingredient? Find(string id) => ById.GetValueOrDefault(id);
 

@@ -21,6 +21,14 @@ public abstract record MadeAlready(KeepPlace Place, LocalDateTime MadeAt, string
 
     /// <summary>So many days back something may have been made; what is older is not known well enough to be promised.</summary>
     public const int MostDaysBack = 366;
+
+    /// <summary>Whether it is of the same thing as another: of the same dough or filling, or pies of the same product, however far they are brought.</summary>
+    public bool IsOfTheSame(MadeAlready other) => (this, other) switch
+    {
+        (MadeMass mine, MadeMass its) => mine.Made == its.Made,
+        (MadePies mine, MadePies its) => mine.Product == its.Product,
+        _ => false,
+    };
 }
 
 /// <summary>A dough, or something else that is made before the pies.</summary>

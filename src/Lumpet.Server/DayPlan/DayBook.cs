@@ -89,20 +89,20 @@ internal sealed record DayBook(
     {
         if (BakeryStore.Find(connection) is not { } bakery) return null;
         var first = clock?.Today(bakery.Zone).PlusDays(-1);
-        if (first is null) return Alone(connection, bakery, day, [], arranged);
+        if (first is null) return Alone(connection, bakery, day, day, [], arranged);
         var before = new List<DayBook>();
         // What lies beyond, and what has passed, is planned by itself.
         for (var date = first.Value; date < day && day <= first.Value.PlusDays(DaysAhead + 1); date = date.PlusDays(1))
         {
-            if (OrderStore.Total(connection, date).Lines > 0) before.Add(FollowedPlan.Of(connection, Alone(connection, bakery, date, before, null), clock!.Now));
+            if (OrderStore.Total(connection, date).Lines > 0) before.Add(FollowedPlan.Of(connection, Alone(connection, bakery, date, first.Value.PlusDays(1), before, null), clock!.Now));
         }
 
-        var asked = Alone(connection, bakery, day, before, arranged);
+        var asked = Alone(connection, bakery, day, first.Value.PlusDays(1), before, arranged);
         return arranged is null ? FollowedPlan.Of(connection, asked, clock!.Now) : asked;
     }
 
     /// <summary>A day, with what of the days before reaches into it.</summary>
-    private static DayBook Alone(SqliteConnection connection, BakeryRecord bakery, LocalDate day, IReadOnlyList<DayBook> before, DayArrangement? arranged)
+    private static DayBook Alone(SqliteConnection connection, BakeryRecord bakery, LocalDate day, LocalDate today, IReadOnlyList<DayBook> before, DayArrangement? arranged)
     {
         var orders = OrderStore.OnDay(connection, day);
         var arrangement = arranged ?? ArrangementStore.Of(connection, day);
@@ -124,7 +124,7 @@ internal sealed record DayBook(
             var product = byId[line.Product];
             return new DayOrder(product, product.SizeIn(line.Pan)!.Pan, line.Count, clock.MinuteOf(line.PickUp), line.For) { MayBeLateMin = line.MayBeLateMin };
         })];
-        var (stock, there) = StockOfDay.Read(connection, clock);
+        var (stock, there) = StockOfDay.Read(connection, clock, today, [day, .. earlier.Select(other => other.Day)]);
         var snapshot = new DaySnapshot(
             lines,
             [.. worked.SelectMany(one => one.Shift.AtTheBench().Select(bench => Shift(one.Shift, one.Start, bench.FromMin, bench.ToMin))).OrderBy(shift => shift.StartMin)],

@@ -7,6 +7,7 @@ using Lumpet.Store.Ingredients;
 using Lumpet.Store.Recipes;
 using Lumpet.Store.Stock;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Lumpet.Server.DayPlan;
 
@@ -16,9 +17,11 @@ internal static class StockOfDay
     /// <summary>What is there, and of what by the ingredient's id; what its recipe knows no more is left out.</summary>
     /// <param name="connection">Where it is read.</param>
     /// <param name="clock">The day's clock.</param>
-    public static (DayStock Stock, IReadOnlyDictionary<string, Ingredient> There) Read(SqliteConnection connection, PlanClock clock)
+    /// <param name="today">The day by the bakery's clock.</param>
+    /// <param name="days">The day, and days before whose plans take their part of it first: what is entered of theirs is taken by their plans.</param>
+    public static (DayStock Stock, IReadOnlyDictionary<string, Ingredient> There) Read(SqliteConnection connection, PlanClock clock, LocalDate today, IReadOnlyCollection<LocalDate> days)
     {
-        var all = MadeAlreadyStore.All(connection);
+        var all = MadeAlreadyStore.AsOf(connection, today, days);
         if (all.Count == 0) return (DayStock.None, new Dictionary<string, Ingredient>());
         var ingredients = all.Any(one => one.Entry is MadeMass) ? IngredientStore.All(connection) : null;
         var products = RecipeStore.Products(connection, [.. all.Select(one => one.Entry).OfType<MadePies>().Select(pies => pies.Product).Distinct()]).ToDictionary(product => product.Id);

@@ -32,7 +32,7 @@ internal static class StockEndpoints
         var (view, refused) = await PlanEndpoints.ViewAsync(day, from, given, database, shelf, clock, waiting);
         if (view is null) return refused!;
         using var connection = database.Open();
-        return TypedResults.Ok(StockWords.Of(view, MadeAlreadyStore.All(connection), IngredientStore.All(connection), recipes.Products(connection)));
+        return TypedResults.Ok(StockWords.Of(view, MadeAlreadyStore.All(connection, clock.Today(view.Book.Bakery.Zone)), IngredientStore.All(connection), recipes.Products(connection)));
     }
 
     private static Results<Created<MadeAnswered>, ValidationProblem> Add(
@@ -46,7 +46,7 @@ internal static class StockEndpoints
         if (MadeAlreadyStore.Count(transaction.Connection) >= MadeAlready.Most) return FieldProblems.Of(("made", $"At most {MadeAlready.Most} things are noted at once. Remove what is used up."));
         var (entry, refused) = Read(request, transaction, clock, recipes);
         if (entry is null) return refused!;
-        var added = MadeAlreadyStore.Add(transaction, entry);
+        var added = MadeAlreadyStore.Add(transaction, entry, clock.Now);
         var answer = new MadeAnswered(added.Id, added.RowVersion);
         once.Remember(transaction, answer, clock.Now);
         transaction.Commit();
@@ -61,18 +61,20 @@ internal static class StockEndpoints
         using var transaction = database.Begin();
         var (entry, refused) = Read(request, transaction, clock, recipes);
         if (entry is null) return refused!;
-        var outcome = MadeAlreadyStore.Change(transaction, id, version, entry);
+        if (MadeAlreadyStore.Find(transaction.Connection, id) is { } before && !entry.IsOfTheSame(before.Entry))
+            return FieldProblems.Of((entry is MadePies ? "product" : "made", "What a lot is does not change: remove it, and note the other."));
+        var outcome = MadeAlreadyStore.Change(transaction, id, version, entry, clock.Now);
         if (outcome != ChangeOutcome.Done) return Refused(outcome);
         transaction.Commit();
         feed.Publish("stock");
         return TypedResults.Ok(new MadeAnswered(id, version + 1));
     }
 
-    private static Results<NoContent, ProblemHttpResult> Remove(Guid id, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, ChangeFeed feed)
+    private static Results<NoContent, ProblemHttpResult> Remove(Guid id, [FromHeader(Name = "If-Match")] string? ifMatch, Database database, BakeryClock clock, ChangeFeed feed)
     {
         if (RowVersion.Read(ifMatch) is not { } version) return RowVersion.Missing("note");
         using var transaction = database.Begin();
-        var outcome = MadeAlreadyStore.Remove(transaction, id, version);
+        var outcome = MadeAlreadyStore.Remove(transaction, id, version, clock.Now);
         if (outcome != ChangeOutcome.Done) return Refused(outcome);
         transaction.Commit();
         feed.Publish("stock");

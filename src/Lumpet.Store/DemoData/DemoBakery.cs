@@ -77,8 +77,10 @@ public static class DemoBakery
                 var (made, faults) = MadeAlreadyReader.Read(
                     written.Deserialize<MadeAlreadyDraft>(Format)! with { MadeAt = PickUpText.Written.Format(at) }, IngredientStore.All(transaction.Connection), products, localNow);
                 Check("made-already", faults);
-                MadeAlreadyStore.Add(transaction, made!);
+                MadeAlreadyStore.Add(transaction, made!, savedAt);
             }
+
+            foreach (var written in Read("shelves")) Shelve(transaction, written, bakery.Currency, localNow, zone);
 
             return true;
         });
@@ -92,6 +94,26 @@ public static class DemoBakery
         BakeryWriter.Save(transaction, read!, pans, 0);
         return (read!, pans);
     }
+
+    /// <summary>A lot that came some days ago, of which some has been used since.</summary>
+    private static void Shelve(Transaction transaction, JsonNode written, string currency, LocalDateTime localNow, DateTimeZone zone)
+    {
+        var came = localNow.Date.PlusDays(-written["daysAgo"]!.GetValue<int>()).At(Delivered);
+        var draft = written.Deserialize<StockReceiptDraft>(Format)! with
+        {
+            UseBy = written["useByDays"] is { } days ? LocalDatePattern.Iso.Format(localNow.Date.PlusDays(days.GetValue<int>())) : null,
+        };
+        var ingredients = IngredientStore.All(transaction.Connection);
+        var (lot, faults) = StockReceiptReader.Read(draft, Guid.NewGuid(), ingredients, currency, came);
+        Check("shelves", faults);
+        StockWriter.Add(transaction, lot!, isMade: false, StockEntryKind.Received, came.InZoneLeniently(zone).ToInstant());
+        if (written["usedKg"] is not { } used) return;
+        var (change, wrong) = LotChangeReader.Read(new LotChangeDraft("used", Kilograms: used.GetValue<double>()), lot!, null, Guid.NewGuid(), localNow);
+        Check("shelves", wrong);
+        StockWriter.Enter(transaction, StockEntryKind.Used, localNow.Date.PlusDays(-1).At(Delivered).InZoneLeniently(zone).ToInstant(), "baked since it came", [new TracedMovement(lot!.Id, change!.Change)]);
+    }
+
+    private static readonly LocalTime Delivered = new(8, 30);
 
     private static void Prices(Transaction transaction, string currency, LocalDate today)
     {

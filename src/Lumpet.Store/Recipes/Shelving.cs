@@ -111,14 +111,15 @@ public static class Shelving
               UNION ALL
               SELECT 'an order that repeats' || CASE for_whom WHEN '' THEN '' ELSE ', for ' || for_whom END, from_date FROM standing_order WHERE product_id = @id
               UNION ALL
-              SELECT 'pies of ' || replace(made_at, 'T', ' ') || ' that are made already', made_at FROM made_already WHERE product_id = @id)
+              SELECT 'a lot of ' || replace(since, 'T', ' ') || ' on the books of the shelves', since FROM stock_lot WHERE product_id = @id)
             ORDER BY at DESC
             """,
             new { id }),
         Shelved.Dough => connection.Query<string>(
             $"""
             SELECT name FROM product WHERE @id IN (dough_id, top_dough_id)
-            UNION SELECT 'what is made already of ' || replace(made_at, 'T', ' ') FROM made_already WHERE dough_id = @id
+            UNION SELECT 'a lot of ' || replace(since, 'T', ' ') || ' on the books of the shelves' FROM stock_lot WHERE dough_id = @id
+            UNION SELECT 'a batch on the books of the shelves' FROM stock_unknown WHERE dough_id = @id
             UNION {MadeOf}
             ORDER BY 1
             """,
@@ -129,7 +130,8 @@ public static class Shelving
             UNION SELECT p.name FROM product p JOIN product_size_packaging l ON l.product_id = p.id WHERE l.ingredient_id = @id
             UNION {MadeOf}
             UNION SELECT name FROM pan WHERE bought_as = @id
-            UNION SELECT 'what is made already of ' || replace(made_at, 'T', ' ') FROM made_already WHERE ingredient_id = @id
+            UNION SELECT 'a lot of ' || replace(since, 'T', ' ') || ' on the books of the shelves' FROM stock_lot WHERE ingredient_id = @id
+            UNION SELECT 'a batch on the books of the shelves' FROM stock_unknown WHERE ingredient_id = @id
             UNION SELECT 'a price of ' || valid_from FROM price WHERE ingredient_id = @id
             ORDER BY 1
             """,

@@ -1,11 +1,7 @@
 using Dapper;
-using Lumpet.Core;
-using Lumpet.Core.Ingredients;
-using Lumpet.Core.Measures;
-using Lumpet.Core.Orders;
-using Lumpet.Core.Preparations;
 using Lumpet.Core.Stock;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Lumpet.Store.Stock;
 
@@ -15,89 +11,85 @@ namespace Lumpet.Store.Stock;
 /// <param name="Entry">What it is.</param>
 public sealed record StoredMade(Guid Id, long RowVersion, MadeAlready Entry);
 
-/// <summary>Keeps what is made already.</summary>
+/// <summary>
+/// What is made already: the lots that were made here, as a day's plan counts on them. What a batch made for one day is not among them until that day is over.
+/// </summary>
 public static class MadeAlreadyStore
 {
-    private const string Columns =
-        """
-        SELECT id, row_version AS rowVersion, dough_id AS doughId, ingredient_id AS ingredientId, grams, product_id AS productId, pan_id AS panId, pies,
-               after_step AS afterStep, place, made_at AS madeAt, note
-        FROM made_already
-        """;
-
     /// <summary>All of it, what was made first before what was made later.</summary>
-    public static IReadOnlyList<StoredMade> All(SqliteConnection connection) => [.. connection.Query<Row>($"{Columns} ORDER BY made_at, rowid").Select(Read)];
+    /// <param name="connection">The bakery.</param>
+    /// <param name="today">The day by the bakery's clock: what was made for a day before it is there for every other now.</param>
+    public static IReadOnlyList<StoredMade> All(SqliteConnection connection, LocalDate today) => AsOf(connection, today, []);
 
-    /// <summary>One of it, or null.</summary>
-    public static StoredMade? Find(SqliteConnection connection, Guid id) => connection.QuerySingleOrDefault<Row>($"{Columns} WHERE id = @id", new { id = Key(id) }) is { } row ? Read(row) : null;
-
-    /// <summary>How much is noted.</summary>
-    public static int Count(SqliteConnection connection) => connection.QuerySingle<int>("SELECT count(*) FROM made_already");
-
-    /// <summary>Adds something.</summary>
-    public static StoredMade Add(Transaction transaction, MadeAlready entry)
+    /// <summary>
+    /// All of it as it was before the batches of some days took theirs: a plan of such a day still takes it, and would take it twice from what is left.
+    /// </summary>
+    /// <param name="connection">The bakery.</param>
+    /// <param name="today">The day by the bakery's clock.</param>
+    /// <param name="days">The days whose plans take it.</param>
+    public static IReadOnlyList<StoredMade> AsOf(SqliteConnection connection, LocalDate today, IReadOnlyCollection<LocalDate> days)
     {
-        var id = Guid.NewGuid();
-        transaction.Connection.Execute(
-            """
-            INSERT INTO made_already (id, dough_id, ingredient_id, grams, product_id, pan_id, pies, after_step, place, made_at, note)
-            VALUES (@id, @dough, @ingredient, @grams, @product, @pan, @pies, @after, @place, @at, @note)
-            """,
-            Parameters(id, entry));
-        return Find(transaction.Connection, id)!;
+        var taken = days.Count == 0 ? new Dictionary<Guid, long>() : StockStore.TakenFor(connection, days);
+        return
+        [
+            .. StockStore.Made(connection).Concat(StockStore.Find(connection, taken.Keys).Values.Where(stored => stored.IsMade && stored.Lot.Left.IsNothing))
+                .Where(stored => stored.Lot.ForDay is null || stored.Lot.ForDay < today)
+                .Select(stored => stored with { Lot = stored.Lot with { Left = stored.Lot.Left with { Count = stored.Lot.Left.Count + taken.GetValueOrDefault(stored.Lot.Id) } } })
+                .OrderBy(stored => stored.Lot.Since).ThenBy(stored => stored.Number)
+                .Select(Entry),
+        ];
     }
 
-    /// <summary>Changes something that still has the version it was read with.</summary>
-    public static ChangeOutcome Change(Transaction transaction, Guid id, long rowVersion, MadeAlready entry) => Checked(transaction, id, rowVersion, () => transaction.Connection.Execute(
-        """
-        UPDATE made_already SET dough_id = @dough, ingredient_id = @ingredient, grams = @grams, product_id = @product, pan_id = @pan, pies = @pies, after_step = @after,
-               place = @place, made_at = @at, note = @note, row_version = row_version + 1
-        WHERE id = @id
-        """,
-        Parameters(id, entry)));
+    /// <summary>One of it, or null.</summary>
+    public static StoredMade? Find(SqliteConnection connection, Guid id) => StockStore.Find(connection, id) is { IsMade: true, Lot.Left.IsNothing: false } stored ? Entry(stored) : null;
 
-    /// <summary>Removes something that still has the version it was read with.</summary>
-    public static ChangeOutcome Remove(Transaction transaction, Guid id, long rowVersion) =>
-        Checked(transaction, id, rowVersion, () => transaction.Connection.Execute("DELETE FROM made_already WHERE id = @id", new { id = Key(id) }));
+    /// <summary>How much is noted.</summary>
+    public static int Count(SqliteConnection connection) => connection.QuerySingle<int>("SELECT count(*) FROM stock_lot WHERE amount > 0 AND is_made = 1");
 
-    private static ChangeOutcome Checked(Transaction transaction, Guid id, long rowVersion, Action change)
+    /// <summary>Adds something.</summary>
+    public static StoredMade Add(Transaction transaction, MadeAlready entry, Instant now)
+    {
+        var lot = Lot(Guid.NewGuid(), entry);
+        StockWriter.Add(transaction, lot, isMade: true, StockEntryKind.Counted, now);
+        return Find(transaction.Connection, lot.Id)!;
+    }
+
+    /// <summary>Changes something that still has the version it was read with and is still the same thing; where its amount is another, it was counted.</summary>
+    public static ChangeOutcome Change(Transaction transaction, Guid id, long rowVersion, MadeAlready entry, Instant now)
+    {
+        if (Find(transaction.Connection, id) is null) return ChangeOutcome.Gone;
+        var (before, lot) = (StockStore.Find(transaction.Connection, id)!.Lot, Lot(id, entry));
+        var outcome = StockWriter.Describe(transaction, rowVersion, before with { Thing = lot.Thing, Place = lot.Place, Since = lot.Since, Note = lot.Note });
+        if (outcome == ChangeOutcome.Done && lot.Left != before.Left) StockWriter.Enter(transaction, StockEntryKind.Counted, now, string.Empty, [new TracedMovement(id, lot.Left - before.Left)]);
+        return outcome;
+    }
+
+    /// <summary>Takes off the books something that still has the version it was read with: it is used up, or gone.</summary>
+    public static ChangeOutcome Remove(Transaction transaction, Guid id, long rowVersion, Instant now)
     {
         if (Find(transaction.Connection, id) is not { } before) return ChangeOutcome.Gone;
         if (before.RowVersion != rowVersion) return ChangeOutcome.Conflict;
-        change();
+        var left = StockStore.Find(transaction.Connection, id)!.Lot.Left;
+        StockWriter.Enter(transaction, StockEntryKind.Adjusted, now, "used up, or gone", [new TracedMovement(id, -left)]);
         return ChangeOutcome.Done;
     }
 
-    private static object Parameters(Guid id, MadeAlready entry)
+    private static StockLot Lot(Guid id, MadeAlready entry) => new(id, Thing(entry), string.Empty, Amount(entry), entry.Place) { Since = entry.MadeAt, Note = entry.Note };
+
+    private static StockThing Thing(MadeAlready entry) => entry switch
     {
-        var (mass, pies) = (entry as MadeMass, entry as MadePies);
-        var isDough = mass is not null && Ingredient.IsDoughId(mass.Made);
-        return new
-        {
-            id = Key(id),
-            dough = isDough ? mass!.Made[Ingredient.DoughPrefix.Length..] : null,
-            ingredient = isDough ? null : mass?.Made,
-            grams = mass?.Mass.Grams,
-            product = pies?.Product,
-            pan = pies?.Pan,
-            pies = pies?.Count,
-            after = pies?.After,
-            place = Naming.Of(entry.Place),
-            at = PickUpText.Written.Format(entry.MadeAt),
-            note = entry.Note,
-        };
-    }
+        MadePies pies => new StockedPie(pies.Product, pies.Pan, pies.After),
+        MadeMass mass => new StockedGoods(mass.Made),
+        _ => throw new ArgumentException($"{entry.GetType().Name} is nothing that is made.", nameof(entry)),
+    };
 
-    private static StoredMade Read(Row row)
+    private static StockAmount Amount(MadeAlready entry) => entry is MadePies pies ? StockAmount.Pieces(pies.Count) : StockAmount.Of(((MadeMass)entry).Mass);
+
+    private static StoredMade Entry(StoredLot stored)
     {
-        var (place, at) = (Naming.Known<KeepPlace>(row.Place), PickUpText.Read(row.MadeAt)!.Value);
-        return new StoredMade(Guid.Parse(row.Id), row.RowVersion, row.ProductId is { } product
-            ? new MadePies(product, row.PanId!, (int)row.Pies!, row.AfterStep!, place, at, row.Note)
-            : new MadeMass(row.DoughId is { } dough ? Ingredient.DoughPrefix + dough : row.IngredientId!, Mass.FromGrams(row.Grams!.Value), place, at, row.Note));
+        var lot = stored.Lot;
+        return new StoredMade(lot.Id, stored.RowVersion, lot.Thing is StockedPie pie
+            ? new MadePies(pie.Product, pie.Pan, (int)lot.Left.Count, pie.After, lot.Place, lot.Since, lot.Note)
+            : new MadeMass(((StockedGoods)lot.Thing).Id, lot.Left.Mass, lot.Place, lot.Since, lot.Note));
     }
-
-    private static string Key(Guid id) => id.ToString("D");
-
-    private sealed record Row(
-        string Id, long RowVersion, string? DoughId, string? IngredientId, double? Grams, string? ProductId, string? PanId, long? Pies, string? AfterStep, string Place, string MadeAt, string Note);
 }

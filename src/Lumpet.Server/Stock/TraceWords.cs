@@ -1,0 +1,129 @@
+using Lumpet.Core;
+using Lumpet.Core.Orders;
+using Lumpet.Core.Stock;
+using Lumpet.Server.Bakery;
+using Lumpet.Store.Stock;
+using Microsoft.Data.Sqlite;
+using NodaTime;
+
+namespace Lumpet.Server.Stock;
+
+/// <summary>Tells the ways through the ledger. What was taken back is on none of them.</summary>
+/// <param name="connection">Where it is read.</param>
+/// <param name="names">Names of what lies on shelves.</param>
+/// <param name="zone">The bakery's time zone.</param>
+internal sealed class TraceWords(SqliteConnection connection, ThingNames names, DateTimeZone zone)
+{
+    private readonly Dictionary<Guid, TracedEntry[]> known = [];
+    private readonly Dictionary<long, StoredEntry> entries = [];
+
+    /// <summary>A lot: what went into it, and what it went into.</summary>
+    public TraceAnswer OfLot(StoredLot stored)
+    {
+        var (back, forward) = (StockTrace.Back(stored.Lot.Id, EntriesOf), StockTrace.Forward(stored.Lot.Id, EntriesOf));
+        return Answer($"{names.Of(stored.Lot.Thing)}{(stored.Lot.Code.Length > 0 ? $", lot {stored.Lot.Code}" : string.Empty)}", stored.Lot.Id, [back], [forward]);
+    }
+
+    /// <summary>An order: what went into its pies.</summary>
+    /// <param name="made">Its pies as they were entered; those that were taken back are none.</param>
+    public TraceAnswer OfOrder(IReadOnlyList<EnteredOrder> made)
+    {
+        var stored = StockStore.Entries(connection, made.Select(one => one.Entry)).Where(entry => !entry.IsTakenBack).ToArray();
+        Guid[] lots = [.. stored.SelectMany(entry => entry.Traced.To)];
+        var first = made[0];
+        return Answer($"{(first.ForWhom.Length > 0 ? first.ForWhom : "Counter")}, {PickUpText.Said.Format(first.PickUp)}", null, [.. lots.Select(lot => StockTrace.Back(lot, EntriesOf))], []);
+    }
+
+    private TraceAnswer Answer(string about, Guid? lot, IReadOnlyList<StockTrace> back, IReadOnlyList<StockTrace> forward)
+    {
+        var lots = StockStore.Find(connection, back.Concat(forward).SelectMany(trace => trace.Lots.Concat(trace.Steps.SelectMany(step => step.Movements.Select(movement => movement.Lot)))));
+        long[] numbers = [.. back.Concat(forward).SelectMany(trace => trace.Steps).Select(step => step.Number).Distinct()];
+        var unknown = StockStore.Unknown(connection, numbers).ToLookup(one => one.Entry);
+        var bakes = StockStore.Bakes(connection, numbers).ToLookup(one => one.Entry);
+        var orders = StockStore.Orders(connection, numbers).ToLookup(one => one.Entry);
+        TraceLotAnswer Lot(Guid id, StockAmount amount) => new(
+            id, names.Of(lots[id].Lot.Thing), lots[id].Lot.Code, names.Of(lots[id].Lot.Thing, amount), lots[id].Lot.Supplier ?? string.Empty, lots[id].Lot.UseBy is { } day ? Days.Name(day) : string.Empty, lots[id].IsMade);
+        TraceStepAnswer Step(TracedEntry step) => new(
+            step.Number,
+            Naming.Of(step.Kind),
+            PickUpText.Said.Format(entries[step.Number].At.InZone(zone).LocalDateTime),
+            [.. step.Movements.Where(movement => movement.Amount.Count < 0).Select(movement => Lot(movement.Lot, -movement.Amount))],
+            [.. step.Movements.Where(movement => movement.Amount.Count > 0).Select(movement => Lot(movement.Lot, movement.Amount))],
+            [.. unknown[step.Number].Select(one => $"{names.Of(one.Thing, one.Amount)} {names.Of(one.Thing)}")],
+            [.. bakes[step.Number].Select(bake => $"{bake.Bake} in {bake.Oven}, {PickUpText.Said.Format(bake.Start.InZone(zone).LocalDateTime)} to {PickUpText.Clock.Format(bake.End.InZone(zone).TimeOfDay)}")],
+            [.. orders[step.Number].Select(order => new TraceOrderAnswer(order.OrderId, order.ForWhom, order.Pies, PickUpText.Said.Format(order.PickUp), Product(step)))]);
+        string Product(TracedEntry step) => step.To.Select(id => names.Of(lots[id].Lot.Thing)).FirstOrDefault() ?? string.Empty;
+        TraceStepAnswer[] Steps(IReadOnlyList<StockTrace> traces) => [.. traces.SelectMany(trace => trace.Steps).DistinctBy(step => step.Number).OrderBy(step => step.Number).Select(Step)];
+        var (before, after) = (Steps(back), Steps(forward));
+        return new TraceAnswer(
+            about,
+            lot,
+            before,
+            after,
+            [.. back.SelectMany(trace => trace.Lots).Distinct().Where(id => !lots[id].IsMade).Select(id => Lot(id, lots[id].Lot.Left))],
+            [.. after.SelectMany(step => step.Orders)],
+            [.. forward.SelectMany(trace => trace.Lots).Distinct().Where(id => !lots[id].Lot.Left.IsNothing).Select(id => Lot(id, lots[id].Lot.Left))]);
+    }
+
+    private IEnumerable<TracedEntry> EntriesOf(Guid lot)
+    {
+        if (known.TryGetValue(lot, out var traced)) return traced;
+        StoredEntry[] stored = [.. StockStore.EntriesOf(connection, lot).Where(entry => !entry.IsTakenBack && entry.TakesBack is null)];
+        foreach (var entry in stored) entries[entry.Traced.Number] = entry;
+        return known[lot] = [.. stored.Select(entry => entry.Traced)];
+    }
+}
+
+/// <summary>A way through the ledger.</summary>
+/// <param name="About">Of what.</param>
+/// <param name="Lot">The lot that it is of; null of an order.</param>
+/// <param name="Before">What led to it, in the order of the books.</param>
+/// <param name="After">What it led to, in the order of the books.</param>
+/// <param name="Sources">The lots from outside that went into it, each with what is left of it.</param>
+/// <param name="Orders">The orders that it went to.</param>
+/// <param name="StillHere">What it went into, itself among it, that lies on a shelf still, with how much.</param>
+public sealed record TraceAnswer(
+    string About,
+    Guid? Lot,
+    IReadOnlyList<TraceStepAnswer> Before,
+    IReadOnlyList<TraceStepAnswer> After,
+    IReadOnlyList<TraceLotAnswer> Sources,
+    IReadOnlyList<TraceOrderAnswer> Orders,
+    IReadOnlyList<TraceLotAnswer> StillHere);
+
+/// <summary>A step of the way: a batch, a pack that was opened, something that was moved.</summary>
+/// <param name="Number">The number of its entry.</param>
+/// <param name="Kind">"made", "opened" or "moved".</param>
+/// <param name="At">When it was entered.</param>
+/// <param name="From">What went in.</param>
+/// <param name="To">What came of it.</param>
+/// <param name="Unknown">What went in that no lot on the books held.</param>
+/// <param name="Bakes">When it was in which oven.</param>
+/// <param name="Orders">The orders that the pies were for.</param>
+public sealed record TraceStepAnswer(
+    long Number,
+    string Kind,
+    string At,
+    IReadOnlyList<TraceLotAnswer> From,
+    IReadOnlyList<TraceLotAnswer> To,
+    IReadOnlyList<string> Unknown,
+    IReadOnlyList<string> Bakes,
+    IReadOnlyList<TraceOrderAnswer> Orders);
+
+/// <summary>So much of a lot.</summary>
+/// <param name="Lot">Its identity.</param>
+/// <param name="Name">What it is.</param>
+/// <param name="Code">Its number; may be empty.</param>
+/// <param name="Amount">How much, in words.</param>
+/// <param name="Supplier">From whom; empty of what was made here.</param>
+/// <param name="UseBy">Its last day as it was stated; empty where none was.</param>
+/// <param name="IsMade">Whether it was made here.</param>
+public sealed record TraceLotAnswer(Guid Lot, string Name, string Code, string Amount, string Supplier, string UseBy, bool IsMade);
+
+/// <summary>An order that pies went to.</summary>
+/// <param name="Order">The order.</param>
+/// <param name="ForWhom">Who it is for; may be empty.</param>
+/// <param name="Pies">How many.</param>
+/// <param name="PickUp">Its pick-up.</param>
+/// <param name="Product">Which pies.</param>
+public sealed record TraceOrderAnswer(Guid Order, string ForWhom, int Pies, string PickUp, string Product);

@@ -1,0 +1,181 @@
+using Dapper;
+using Lumpet.Core;
+using Lumpet.Core.Ingredients;
+using Lumpet.Core.Orders;
+using Lumpet.Core.Stock;
+using Microsoft.Data.Sqlite;
+using NodaTime;
+
+namespace Lumpet.Store.Stock;
+
+/// <summary>A lot as it is kept.</summary>
+/// <param name="Lot">The lot.</param>
+/// <param name="IsMade">Whether it was made here; else it came from outside.</param>
+/// <param name="RowVersion">Counts the changes of its description, from 1.</param>
+/// <param name="Number">Lots that came to the books later have higher ones.</param>
+public sealed record StoredLot(StockLot Lot, bool IsMade, long RowVersion, long Number);
+
+/// <summary>An entry of the ledger as it is kept.</summary>
+/// <param name="Traced">Its number, its kind and what moved.</param>
+/// <param name="At">When it was entered.</param>
+/// <param name="Reason">Why; may be empty.</param>
+/// <param name="Day">Of a batch the day whose plan it is of.</param>
+/// <param name="Generation">Of a batch which of that day's plans.</param>
+/// <param name="Batch">Of a batch its name there.</param>
+/// <param name="TakesBack">The number of the entry that it takes back.</param>
+/// <param name="IsTakenBack">Whether another takes it back.</param>
+public sealed record StoredEntry(TracedEntry Traced, Instant At, string Reason, LocalDate? Day, int? Generation, string? Batch, long? TakesBack, bool IsTakenBack);
+
+/// <summary>What a batch took that no lot held.</summary>
+/// <param name="Entry">The batch's entry.</param>
+/// <param name="Thing">What.</param>
+/// <param name="Amount">How much.</param>
+public sealed record UnknownTake(long Entry, StockedGoods Thing, StockAmount Amount);
+
+/// <summary>A batch in an oven, as it was when the batch was entered.</summary>
+/// <param name="Entry">The batch's entry.</param>
+/// <param name="Oven">Name of the oven.</param>
+/// <param name="Bake">Name of the bake.</param>
+/// <param name="Start">When its trays go in.</param>
+/// <param name="End">When they come out.</param>
+public sealed record EnteredBake(long Entry, string Oven, string Bake, Instant Start, Instant End);
+
+/// <summary>An order that pies were made for, as it was then.</summary>
+/// <param name="Entry">The entry of the pies.</param>
+/// <param name="OrderId">The order.</param>
+/// <param name="ForWhom">Who it is for; may be empty.</param>
+/// <param name="Pies">How many of the pies.</param>
+/// <param name="PickUp">Its pick-up, by the bakery's clock.</param>
+public sealed record EnteredOrder(long Entry, Guid OrderId, string ForWhom, int Pies, LocalDateTime PickUp);
+
+/// <summary>Reads what lies on the shelves, and the ledger of it.</summary>
+public static class StockStore
+{
+    /// <summary>Every lot of which something is left, in the order in which they came to the books.</summary>
+    public static IReadOnlyList<StoredLot> Lots(SqliteConnection connection) => [.. connection.Query<LotRow>($"{StockRows.Columns} WHERE amount > 0 ORDER BY rowid").Select(StockRows.Read)];
+
+    /// <summary>Lots that were made here, of which something is left.</summary>
+    internal static IEnumerable<StoredLot> Made(SqliteConnection connection) =>
+        connection.Query<LotRow>($"{StockRows.Columns} WHERE amount > 0 AND is_made = 1 ORDER BY rowid").Select(StockRows.Read);
+
+    /// <summary>What the batches that are entered for some days have taken of each lot; what was taken back is not counted.</summary>
+    internal static IReadOnlyDictionary<Guid, long> TakenFor(SqliteConnection connection, IEnumerable<LocalDate> days) =>
+        connection.Query<(string Lot, long Taken)>(
+            """
+            SELECT m.lot_id, -sum(m.amount) FROM stock_entry e JOIN stock_movement m ON m.entry_id = e.id
+            WHERE e.day IN @days AND m.amount < 0 AND NOT EXISTS (SELECT 1 FROM stock_entry b WHERE b.takes_back = e.id) GROUP BY m.lot_id
+            """, new { days = days.Select(day => StockRows.Written(day)).ToArray() }).ToDictionary(row => Guid.Parse(row.Lot), row => row.Taken);
+
+    /// <summary>A lot, or null.</summary>
+    public static StoredLot? Find(SqliteConnection connection, Guid id) =>
+        connection.QuerySingleOrDefault<LotRow>($"{StockRows.Columns} WHERE id = @id", new { id = StockRows.Key(id) }) is { } row ? StockRows.Read(row) : null;
+
+    /// <summary>Lots by their ids, used up or not.</summary>
+    public static IReadOnlyDictionary<Guid, StoredLot> Find(SqliteConnection connection, IEnumerable<Guid> ids) =>
+        ids.Distinct().Chunk(500).SelectMany(some => connection.Query<LotRow>($"{StockRows.Columns} WHERE id IN @some", new { some = some.Select(StockRows.Key) }))
+            .Select(StockRows.Read).ToDictionary(stored => stored.Lot.Id);
+
+    /// <summary>Lots whose number holds some text, or that are of some things, used up or not, the latest first.</summary>
+    /// <param name="connection">The bakery.</param>
+    /// <param name="text">The text; all of it is meant as it stands.</param>
+    /// <param name="goods">Ids of ingredients and doughs.</param>
+    /// <param name="products">Ids of products.</param>
+    /// <param name="most">How many at most.</param>
+    public static IReadOnlyList<StoredLot> Found(SqliteConnection connection, string text, IReadOnlyCollection<string> goods, IReadOnlyCollection<string> products, int most)
+    {
+        var doughs = goods.Where(Ingredient.IsDoughId).Select(id => id[Ingredient.DoughPrefix.Length..]);
+        return [.. connection.Query<LotRow>(
+            $"""
+            {StockRows.Columns} WHERE instr(lower(code), lower(@text)) > 0 OR ingredient_id IN @goods OR dough_id IN @doughs OR product_id IN @products
+            ORDER BY since DESC, rowid DESC LIMIT @most
+            """, new { text, goods, doughs, products, most }).Select(StockRows.Read)];
+    }
+
+    /// <summary>Orders on the books of pies whose customer's name holds some text, the latest first, each once.</summary>
+    /// <param name="connection">The bakery.</param>
+    /// <param name="text">The text; all of it is meant as it stands.</param>
+    /// <param name="most">How many at most.</param>
+    public static IReadOnlyList<EnteredOrder> OrdersFound(SqliteConnection connection, string text, int most) =>
+        [.. connection.Query<OrderRow>(
+            """
+            SELECT max(entry_id) AS entry, order_id AS orderId, for_whom AS forWhom, sum(pies) AS pies, pick_up AS pickUp FROM stock_order
+            WHERE instr(lower(for_whom), lower(@text)) > 0 AND NOT EXISTS (SELECT 1 FROM stock_entry b WHERE b.takes_back = entry_id)
+            GROUP BY order_id ORDER BY pick_up DESC LIMIT @most
+            """, new { text, most }).Select(Read)];
+
+    /// <summary>How many lots have something left.</summary>
+    public static int Count(SqliteConnection connection) => connection.QuerySingle<int>("SELECT count(*) FROM stock_lot WHERE amount > 0");
+
+    /// <summary>The entries that touch a lot, in the order of the books, each with all that moved.</summary>
+    public static IReadOnlyList<StoredEntry> EntriesOf(SqliteConnection connection, Guid lot) =>
+        Entries(connection, "e.id IN (SELECT entry_id FROM stock_movement WHERE lot_id = @lot)", new { lot = StockRows.Key(lot) });
+
+    /// <summary>Entries by their numbers.</summary>
+    public static IReadOnlyList<StoredEntry> Entries(SqliteConnection connection, IEnumerable<long> numbers) =>
+        [.. numbers.Distinct().Chunk(500).SelectMany(some => Entries(connection, "e.id IN @some", new { some }))];
+
+    /// <summary>The batches of a day that are entered and not taken back.</summary>
+    public static IReadOnlyList<StoredEntry> MadeFor(SqliteConnection connection, LocalDate day) =>
+        [.. Entries(connection, "e.day = @day", new { day = StockRows.Written(day) }).Where(entry => !entry.IsTakenBack)];
+
+    /// <summary>What entries took that no lot held.</summary>
+    public static IReadOnlyList<UnknownTake> Unknown(SqliteConnection connection, IEnumerable<long> entries) =>
+        [.. Of<UnknownRow>(connection, "SELECT entry_id AS entry, ingredient_id AS ingredient, dough_id AS dough, unit, amount FROM stock_unknown", entries)
+            .Select(row => new UnknownTake(row.Entry, new StockedGoods(row.Dough is { } dough ? Ingredient.DoughPrefix + dough : row.Ingredient!), new StockAmount(row.Amount, Naming.Known<StockUnit>(row.Unit))))];
+
+    /// <summary>When batches were in which ovens.</summary>
+    public static IReadOnlyList<EnteredBake> Bakes(SqliteConnection connection, IEnumerable<long> entries) =>
+        [.. Of<BakeRow>(connection, "SELECT entry_id AS entry, oven, bake, start_unix AS start, end_unix AS end FROM stock_bake", entries)
+            .Select(row => new EnteredBake(row.Entry, row.Oven, row.Bake, Instant.FromUnixTimeSeconds(row.Start), Instant.FromUnixTimeSeconds(row.End)))];
+
+    /// <summary>Which orders pies were made for.</summary>
+    public static IReadOnlyList<EnteredOrder> Orders(SqliteConnection connection, IEnumerable<long> entries) =>
+        [.. Of<OrderRow>(connection, $"{OrderColumns}", entries).Select(Read)];
+
+    /// <summary>The pies that were made for an order.</summary>
+    public static IReadOnlyList<EnteredOrder> OfOrder(SqliteConnection connection, Guid order) =>
+        [.. connection.Query<OrderRow>($"{OrderColumns} WHERE order_id = @order ORDER BY rowid", new { order = StockRows.Key(order) }).Select(Read)];
+
+    /// <summary>What somebody has said of ingredients: whether they are kept on the books.</summary>
+    public static IReadOnlyDictionary<string, bool> Counted(SqliteConnection connection) =>
+        connection.Query<(string Id, long IsCounted)>("SELECT ingredient_id, is_counted FROM stock_counted").ToDictionary(row => row.Id, row => row.IsCounted != 0);
+
+    private const string OrderColumns = "SELECT entry_id AS entry, order_id AS orderId, for_whom AS forWhom, pies, pick_up AS pickUp FROM stock_order";
+
+    private static IReadOnlyList<StoredEntry> Entries(SqliteConnection connection, string which, object parameters) =>
+    [
+        .. connection.Query<MovementRow>(
+            $"""
+            SELECT e.id, e.kind, e.at_unix AS at, e.reason, e.day, e.generation, e.batch, e.takes_back AS takesBack, b.id AS takenBackBy, m.lot_id AS lot, m.amount, l.unit
+            FROM stock_entry e LEFT JOIN stock_entry b ON b.takes_back = e.id LEFT JOIN stock_movement m ON m.entry_id = e.id LEFT JOIN stock_lot l ON l.id = m.lot_id
+            WHERE {which} ORDER BY e.id, m.id
+            """, parameters)
+            .GroupBy(row => row.Id)
+            .Select(rows =>
+            {
+                var first = rows.First();
+                return new StoredEntry(
+                    new TracedEntry(first.Id, Naming.Known<StockEntryKind>(first.Kind), [.. rows.Where(row => row.Lot is not null).Select(row => new TracedMovement(Guid.Parse(row.Lot!), new StockAmount(row.Amount!.Value, Naming.Known<StockUnit>(row.Unit!))))]),
+                    Instant.FromUnixTimeSeconds(first.At),
+                    first.Reason,
+                    first.Day is { } day ? NodaTime.Text.LocalDatePattern.Iso.Parse(day).Value : null,
+                    (int?)first.Generation,
+                    first.Batch,
+                    first.TakesBack,
+                    first.TakenBackBy is not null);
+            }),
+    ];
+
+    private static IEnumerable<T> Of<T>(SqliteConnection connection, string columns, IEnumerable<long> entries) =>
+        entries.Distinct().Chunk(500).SelectMany(some => connection.Query<T>($"{columns} WHERE entry_id IN @some ORDER BY rowid", new { some }));
+
+    private static EnteredOrder Read(OrderRow row) => new(row.Entry, Guid.Parse(row.OrderId), row.ForWhom, (int)row.Pies, PickUpText.Read(row.PickUp)!.Value);
+
+    private sealed record MovementRow(long Id, string Kind, long At, string Reason, string? Day, long? Generation, string? Batch, long? TakesBack, long? TakenBackBy, string? Lot, long? Amount, string? Unit);
+
+    private sealed record UnknownRow(long Entry, string? Ingredient, string? Dough, string Unit, long Amount);
+
+    private sealed record BakeRow(long Entry, string Oven, string Bake, long Start, long End);
+
+    private sealed record OrderRow(long Entry, string OrderId, string ForWhom, long Pies, string PickUp);
+}
