@@ -121,6 +121,6 @@ public sealed class StockTests : IDisposable
         await Add(new { made = "praline", kilograms = 1, place = "room", madeAt = "2026-11-25T08:00" });
         var (status, body) = await server.Send(HttpMethod.Delete, "/api/ingredients/almond-paste", null);
         Assert.Equal(400, status);
-        Assert.Contains("made already", body.ToString(), StringComparison.Ordinal);
+        Assert.Contains("on the books of the shelves", body.ToString(), StringComparison.Ordinal);
     }
 }
