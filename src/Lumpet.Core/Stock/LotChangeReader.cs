@@ -33,7 +33,7 @@ public static class LotChangeReader
     {
         var checks = new FieldChecks();
         var kind = Naming.Read<StockEntryKind>(draft.Kind);
-        if (kind is null or StockEntryKind.Received or StockEntryKind.Made or StockEntryKind.TakenBack)
+        if (kind is null or StockEntryKind.Received or StockEntryKind.Made or StockEntryKind.HandedOver or StockEntryKind.TakenBack)
         {
             checks.Add("kind", "Say what happens: used, counted, adjusted, wasted, opened or moved.");
             return (null, checks.Faults);

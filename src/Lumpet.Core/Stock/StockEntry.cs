@@ -27,6 +27,9 @@ public enum StockEntryKind
     /// <summary>Some or all was moved to another place.</summary>
     Moved,
 
+    /// <summary>Pies were picked up.</summary>
+    HandedOver,
+
     /// <summary>A batch was not made after all: everything is where it was before.</summary>
     TakenBack,
 }

@@ -6,6 +6,7 @@ using Lumpet.Server.DayPlan;
 using Lumpet.Server.Faults;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
+using Lumpet.Store.Bakery;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Stock;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -23,10 +24,11 @@ internal static class BatchEndpoints
         var batches = routes.MapGroup("/api/batches/{day}");
         batches.MapGet("", Get).WithName("GetBatches").WithSummary("The batches of a day's plan, with what each takes of which lots, and which are entered.");
         batches.MapPost("/made", Made).WithName("EnterBatch").WithSummary("Enters a batch that is made: it takes what it needs and puts what it makes on the shelf, once, however often it is sent.");
+        batches.MapPost("/handed-over", HandOver).WithName("HandOverPies").WithSummary("Enters that the pies of a batch were picked up; without a batch those of all pick-ups until now.");
         batches.MapPost("/taken-back", TakeBack).WithName("TakeBatchBack").WithSummary("Takes an entered batch back: everything is where it was before.");
     }
 
-    private static async Task<Results<Ok<BatchesAnswer>, ValidationProblem>> Get(
+    private static async Task<Results<Ok<DayBatchesAnswer>, ValidationProblem>> Get(
         string day, Database database, PlanShelf shelf, BakeryClock clock, RecipeShelf recipes, CancellationToken waiting)
     {
         var (book, refused) = PlanEndpoints.Open(day, database, clock);
@@ -35,11 +37,11 @@ internal static class BatchEndpoints
         var batches = await DayOfBatches.OfAsync(book, shelf, connection, waiting);
         var store = Storeroom.Read(connection, recipes.Products(connection));
         var on = clock.Today(book.Bakery.Zone);
-        return TypedResults.Ok(new BatchesAnswer(
+        return TypedResults.Ok(new DayBatchesAnswer(
             Days.Iso(book.Day),
             Days.Name(book.Day),
             batches.Stumbles,
-            [.. batches.Batches.Select(listed => Answer(listed, book, store, on, connection))]));
+            [.. batches.Batches.Select(listed => Answer(listed, batches, store, on, connection))]));
     }
 
     private static async Task<Results<Ok<BatchEntered>, ValidationProblem, ProblemHttpResult>> Made(
@@ -79,6 +81,23 @@ internal static class BatchEndpoints
         return TypedResults.Ok(new BatchEntered(number, made.Code));
     }
 
+    private static Results<Ok<PiesHandedOver>, ValidationProblem> HandOver(string day, HandOverRequest request, Database database, BakeryClock clock, ChangeFeed feed)
+    {
+        if (Days.Read(day) is not { } date) return Days.NoDay();
+        using var transaction = database.Begin();
+        var connection = transaction.Connection;
+        if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
+        var entries = StockStore.MadeFor(connection, date);
+        var pickUps = StockStore.Orders(connection, entries.Select(entry => entry.Traced.Number)).ToLookup(order => order.Entry, order => order.PickUp);
+        var now = clock.LocalNow(bakery.Zone);
+        var lots = entries.Where(entry => request.Batch is { } batch ? entry.Batch == batch : pickUps[entry.Traced.Number].Any() && pickUps[entry.Traced.Number].All(pickUp => pickUp <= now))
+            .Select(entry => LotOf(connection, entry)).OfType<StockLot>().Where(lot => lot.Thing is StockedPie && !lot.Left.IsNothing).ToArray();
+        foreach (var lot in lots) StockWriter.Enter(transaction, StockEntryKind.HandedOver, clock.Now, string.Empty, [new TracedMovement(lot.Id, -lot.Left)]);
+        transaction.Commit();
+        if (lots.Length > 0) feed.Publish("stock");
+        return TypedResults.Ok(new PiesHandedOver((int)lots.Sum(lot => lot.Left.Count)));
+    }
+
     private static Results<NoContent, ValidationProblem, ProblemHttpResult> TakeBack(string day, TakeBatchBackRequest request, Database database, BakeryClock clock, ChangeFeed feed)
     {
         if (Days.Read(day) is not { } date) return Days.NoDay();
@@ -112,11 +131,11 @@ internal static class BatchEndpoints
             ? OrderStore.OnDay(connection, book.Day).Where(order => order.Line.Product == pie.Product && order.Line.Pan == pie.Pan && order.Line.PickUp == book.Clock.LocalAt(pickUp))
             : [];
 
-    private static BatchAnswer Answer(ListedBatch listed, DayBook book, Storeroom store, LocalDate on, SqliteConnection connection)
+    private static DayBatchAnswer Answer(ListedBatch listed, DayOfBatches day, Storeroom store, LocalDate on, SqliteConnection connection)
     {
-        var (batch, names) = (listed.Batch, store.Names);
+        var (batch, book, names) = (listed.Batch, day.Book, store.Names);
         var lot = listed.Entered is { } entry ? LotOf(connection, entry) : null;
-        return new BatchAnswer(
+        return new DayBatchAnswer(
             batch.Id,
             Naming.Of(batch.Kind),
             batch.About,
@@ -129,7 +148,8 @@ internal static class BatchEndpoints
             listed.Entered is not null,
             lot?.Code ?? string.Empty,
             lot?.Id,
-            listed.Entered is { } entered ? Entered(entered, connection, names) : ToTake(listed, book, store, on));
+            lot is { Thing: StockedPie, Left.IsNothing: false },
+            listed.Entered is { } entered ? Entered(entered, connection, names) : ToTake(listed, day, store, on));
     }
 
     private static IReadOnlyList<BatchTakeAnswer> Entered(StoredEntry entry, SqliteConnection connection, ThingNames names)
@@ -138,21 +158,23 @@ internal static class BatchEndpoints
         return
         [
             .. entry.Traced.Movements.Where(movement => movement.Amount.Count < 0).Select(movement => Take(lots[movement.Lot].Lot, -movement.Amount, names)),
-            .. StockStore.Unknown(connection, [entry.Traced.Number]).Select(unknown => new BatchTakeAnswer(names.Of(unknown.Thing), names.Of(unknown.Thing, unknown.Amount), string.Empty, null, true)),
+            .. StockStore.Unknown(connection, [entry.Traced.Number]).Select(unknown => new BatchTakeAnswer(names.Of(unknown.Thing), names.Of(unknown.Thing, unknown.Amount), string.Empty, null, true, string.Empty)),
         ];
     }
 
-    private static IReadOnlyList<BatchTakeAnswer> ToTake(ListedBatch listed, DayBook book, Storeroom store, LocalDate on)
+    private static IReadOnlyList<BatchTakeAnswer> ToTake(ListedBatch listed, DayOfBatches day, Storeroom store, LocalDate on)
     {
-        var taking = BatchTaking.Of(listed.Batch, book.Day, [.. store.Lots.Select(stored => stored.Lot)], on, store.IsCounted);
+        var taking = BatchTaking.Of(listed.Batch, day.Book.Day, [.. store.Lots.Select(stored => stored.Lot)], on, store.IsCounted);
+        var open = day.Batches.Where(other => other.Entered is null).ToDictionary(other => other.Batch.Id, other => other.Batch.About);
         return
         [
             .. taking.Taken.Select(one => Take(one.Lot, one.Amount, store.Names)),
-            .. taking.Unknown.Select(take => new BatchTakeAnswer(store.Names.Of(take.Thing), store.Names.Of(take.Thing, take.Amount), string.Empty, null, true)),
+            .. taking.Unknown.Select(take => new BatchTakeAnswer(
+                store.Names.Of(take.Thing), store.Names.Of(take.Thing, take.Amount), string.Empty, null, true, take.Batch is { } batch ? open.GetValueOrDefault(batch, string.Empty) : string.Empty)),
         ];
     }
 
-    private static BatchTakeAnswer Take(StockLot lot, StockAmount amount, ThingNames names) => new(names.Of(lot.Thing), names.Of(lot.Thing, amount), lot.Code, lot.Id, false);
+    private static BatchTakeAnswer Take(StockLot lot, StockAmount amount, ThingNames names) => new(names.Of(lot.Thing), names.Of(lot.Thing, amount), lot.Code, lot.Id, false, string.Empty);
 }
 
 /// <summary>The batches of a day.</summary>
@@ -160,7 +182,7 @@ internal static class BatchEndpoints
 /// <param name="DayName">The day.</param>
 /// <param name="Stumbles">Why it cannot be planned; empty where it can.</param>
 /// <param name="Batches">In the order in which work on them begins.</param>
-public sealed record BatchesAnswer(string Day, string DayName, string Stumbles, IReadOnlyList<BatchAnswer> Batches);
+public sealed record DayBatchesAnswer(string Day, string DayName, string Stumbles, IReadOnlyList<DayBatchAnswer> Batches);
 
 /// <summary>A batch of a day.</summary>
 /// <param name="Id">Its name among the day's batches.</param>
@@ -175,8 +197,9 @@ public sealed record BatchesAnswer(string Day, string DayName, string Stumbles, 
 /// <param name="IsEntered">Whether it is entered as made.</param>
 /// <param name="Code">The number of the lot that it made; empty while it is not entered.</param>
 /// <param name="Lot">The lot that it made; null while it is not entered.</param>
+/// <param name="IsToHandOver">Whether some of its pies have not been handed over.</param>
 /// <param name="Takes">What it took, or would take now.</param>
-public sealed record BatchAnswer(
+public sealed record DayBatchAnswer(
     string Id,
     string Kind,
     string About,
@@ -189,6 +212,7 @@ public sealed record BatchAnswer(
     bool IsEntered,
     string Code,
     Guid? Lot,
+    bool IsToHandOver,
     IReadOnlyList<BatchTakeAnswer> Takes);
 
 /// <summary>What a batch takes of a lot.</summary>
@@ -197,7 +221,8 @@ public sealed record BatchAnswer(
 /// <param name="Code">The lot's number; may be empty.</param>
 /// <param name="Lot">The lot; null of what no lot on the books holds.</param>
 /// <param name="IsUnknown">Whether no lot on the books holds it.</param>
-public sealed record BatchTakeAnswer(string Name, string Amount, string Code, Guid? Lot, bool IsUnknown);
+/// <param name="WaitsFor">The batch of the same day that makes it and is not entered yet; empty where there is none.</param>
+public sealed record BatchTakeAnswer(string Name, string Amount, string Code, Guid? Lot, bool IsUnknown, string WaitsFor);
 
 /// <summary>A batch that is made.</summary>
 /// <param name="Batch">Its name among the day's batches.</param>
@@ -213,3 +238,11 @@ public sealed record TakeBatchBackRequest(string? Batch);
 /// <param name="Entry">The number of its entry.</param>
 /// <param name="Code">The number of the lot that it made.</param>
 public sealed record BatchEntered(long Entry, string Code);
+
+/// <summary>Pies that were picked up.</summary>
+/// <param name="Batch">Their name among the day's batches; null for all whose pick-up has passed.</param>
+public sealed record HandOverRequest(string? Batch);
+
+/// <summary>Pies that were handed over.</summary>
+/// <param name="Pies">How many.</param>
+public sealed record PiesHandedOver(int Pies);

@@ -2,9 +2,9 @@ using Lumpet.Core;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Preparations;
 using Lumpet.Core.Stock;
-using Lumpet.Server.Bakery;
 using Lumpet.Store.Stock;
 using NodaTime;
+using NodaTime.Text;
 
 namespace Lumpet.Server.Stock;
 
@@ -25,7 +25,7 @@ internal sealed class ShelfWords(ThingNames names, LocalDate today)
         var largest = lots.GroupBy(stored => (stored.Lot.Left.Unit, stored.Lot.Thing is StockedPie)).ToDictionary(same => same.Key, same => same.Max(stored => stored.Lot.Left.Count));
         return
         [
-            .. Enum.GetValues<KeepPlace>().Select(place => new ShelfPlaceAnswer(
+            .. InOrder.Select(place => new ShelfPlaceAnswer(
                 Naming.Of(place),
                 [
                     .. lots.Where(stored => stored.Lot.Place == place).GroupBy(stored => stored.Lot.Shelf, StringComparer.OrdinalIgnoreCase)
@@ -63,11 +63,12 @@ internal sealed class ShelfWords(ThingNames names, LocalDate today)
     /// <summary>Its last day in words; empty where none is stated.</summary>
     public string UseBy(LocalDate? useBy) => useBy is not { } day ? string.Empty : Period.DaysBetween(today, day) switch
     {
-        < 0 => $"past since {Days.Name(day)}",
+        < 0 => $"past since {PickUpText.Day.Format(day)}",
         0 => "use today",
         1 => "use by tomorrow",
-        <= 6 => $"use by {Days.Name(day)}",
-        _ => $"use by {LastDay.Format(day)}",
+        <= 6 => $"use by {PickUpText.Day.Format(day)}",
+        <= 300 => $"use by {NearDay.Format(day)}",
+        _ => $"use by {FarDay.Format(day)}",
     };
 
     /// <summary>A lot with the last day that its recipe gives it, where it is made here and states none.</summary>
@@ -77,7 +78,12 @@ internal sealed class ShelfWords(ThingNames names, LocalDate today)
         ? stored
         : stored with { Lot = stored.Lot with { UseBy = stored.Lot.Since.PlusMinutes(keeps.GoodForMin).Date } };
 
-    private static readonly NodaTime.Text.LocalDatePattern LastDay = NodaTime.Text.LocalDatePattern.CreateWithInvariantCulture("d MMM uuuu");
+    // What ends soonest is looked for in the fridge.
+    private static readonly KeepPlace[] InOrder = [KeepPlace.Cold, KeepPlace.Room, KeepPlace.Frozen];
+
+    private static readonly LocalDatePattern NearDay = LocalDatePattern.CreateWithInvariantCulture("d MMM");
+
+    private static readonly LocalDatePattern FarDay = LocalDatePattern.CreateWithInvariantCulture("MMM uuuu");
 
     private ShelfLotAnswer Lot(StockLot lot, IReadOnlyList<Reservation> kept, long largest)
     {
@@ -104,7 +110,7 @@ internal sealed class ShelfWords(ThingNames names, LocalDate today)
 /// <param name="Past">How many of them are past their last day.</param>
 /// <param name="Soon">How many end today or in the next three days.</param>
 /// <param name="Missing">What plans need and is not there.</param>
-/// <param name="Places">The room, the fridge, the freezer.</param>
+/// <param name="Places">The fridge, the room, the freezer.</param>
 /// <param name="Stumbles">Days that cannot be planned, with what stands in the way.</param>
 /// <param name="Goods">What can be received.</param>
 /// <param name="Suppliers">From whom.</param>

@@ -31,7 +31,8 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
         var stored = StockStore.Entries(connection, made.Select(one => one.Entry)).Where(entry => !entry.IsTakenBack).ToArray();
         Guid[] lots = [.. stored.SelectMany(entry => entry.Traced.To)];
         var first = made[0];
-        return Answer($"{(first.ForWhom.Length > 0 ? first.ForWhom : "Counter")}, {PickUpText.Said.Format(first.PickUp)}", null, [.. lots.Select(lot => StockTrace.Back(lot, EntriesOf))], []);
+        var what = string.Join(", ", StockStore.Find(connection, lots).Values.Select(pies => names.Of(pies.Lot.Thing)).Distinct());
+        return Answer($"{(first.ForWhom.Length > 0 ? first.ForWhom : "Counter")}, {made.Max(one => one.Pies)} {what}, {PickUpText.Said.Format(first.PickUp)}", null, [.. lots.Select(lot => StockTrace.Back(lot, EntriesOf))], []);
     }
 
     private TraceAnswer Answer(string about, Guid? lot, IReadOnlyList<StockTrace> back, IReadOnlyList<StockTrace> forward)
@@ -61,7 +62,8 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
             before,
             after,
             [.. back.SelectMany(trace => trace.Lots).Distinct().Where(id => !lots[id].IsMade).Select(id => Lot(id, lots[id].Lot.Left))],
-            [.. after.SelectMany(step => step.Orders)],
+            // Of pies the orders stand with their own making.
+            [.. before.Where(step => step.To.Any(to => to.Lot == lot)).Concat(after).SelectMany(step => step.Orders)],
             [.. forward.SelectMany(trace => trace.Lots).Distinct().Where(id => !lots[id].Lot.Left.IsNothing).Select(id => Lot(id, lots[id].Lot.Left))]);
     }
 

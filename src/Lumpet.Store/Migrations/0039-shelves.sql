@@ -48,7 +48,7 @@ CREATE INDEX stock_lot_of_a_day ON stock_lot (for_day);
 
 CREATE TABLE stock_entry (
   id INTEGER PRIMARY KEY,
-  kind TEXT NOT NULL CHECK (kind IN ('received', 'made', 'used', 'counted', 'adjusted', 'wasted', 'opened', 'moved', 'takenBack')),
+  kind TEXT NOT NULL CHECK (kind IN ('received', 'made', 'used', 'counted', 'adjusted', 'wasted', 'opened', 'moved', 'handedOver', 'takenBack')),
   at_unix INTEGER NOT NULL,
   reason TEXT NOT NULL DEFAULT '',
   -- Of a batch: the day whose plan it is of, which of its plans, and its name there.

@@ -12,7 +12,7 @@ namespace Lumpet.Store.Stock;
 public sealed record StoredMade(Guid Id, long RowVersion, MadeAlready Entry);
 
 /// <summary>
-/// What is made already: the lots that were made here, as a day's plan counts on them. What a batch made for one day is not among them until that day is over.
+/// What is made already: the lots that were made here, as a day's plan counts on them. What a batch made for one day is not among them until that day is over; pies that were made for orders never are: they are handed over.
 /// </summary>
 public static class MadeAlreadyStore
 {
@@ -33,7 +33,7 @@ public static class MadeAlreadyStore
         return
         [
             .. StockStore.Made(connection).Concat(StockStore.Find(connection, taken.Keys).Values.Where(stored => stored.IsMade && stored.Lot.Left.IsNothing))
-                .Where(stored => stored.Lot.ForDay is null || stored.Lot.ForDay < today)
+                .Where(stored => stored.Lot.ForDay is null || (stored.Lot.ForDay < today && stored.Lot.Thing is not StockedPie))
                 .Select(stored => stored with { Lot = stored.Lot with { Left = stored.Lot.Left with { Count = stored.Lot.Left.Count + taken.GetValueOrDefault(stored.Lot.Id) } } })
                 .OrderBy(stored => stored.Lot.Since).ThenBy(stored => stored.Number)
                 .Select(Entry),

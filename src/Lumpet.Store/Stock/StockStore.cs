@@ -97,10 +97,12 @@ public static class StockStore
     /// <param name="most">How many at most.</param>
     public static IReadOnlyList<EnteredOrder> OrdersFound(SqliteConnection connection, string text, int most) =>
         [.. connection.Query<OrderRow>(
-            """
-            SELECT max(entry_id) AS entry, order_id AS orderId, for_whom AS forWhom, sum(pies) AS pies, pick_up AS pickUp FROM stock_order
-            WHERE instr(lower(for_whom), lower(@text)) > 0 AND NOT EXISTS (SELECT 1 FROM stock_entry b WHERE b.takes_back = entry_id)
-            GROUP BY order_id ORDER BY pick_up DESC LIMIT @most
+            // No sums: of no rows at all a sum has no type.
+            $"""
+            {OrderColumns} WHERE rowid IN (
+              SELECT max(o.rowid) FROM stock_order o
+              WHERE instr(lower(o.for_whom), lower(@text)) > 0 AND NOT EXISTS (SELECT 1 FROM stock_entry b WHERE b.takes_back = o.entry_id) GROUP BY o.order_id)
+            ORDER BY pick_up DESC LIMIT @most
             """, new { text, most }).Select(Read)];
 
     /// <summary>How many lots have something left.</summary>

@@ -913,6 +913,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shelves/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What lies on the shelves, what plans until a day keep of it, and what they need that is not there. */
+        get: operations["GetShelves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/counted-goods/{ingredient}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says whether an ingredient is kept on the books. */
+        put: operations["SetCounted"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lots and orders on the books whose number, name or customer holds a text. */
+        get: operations["FindTraces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trace/lots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that a lot went into, to the orders, and all that went into it. */
+        get: operations["TraceLot"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trace/orders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All lots that went into the pies of an order. */
+        get: operations["TraceOrder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cold/{day}": {
         parameters: {
             query?: never;
@@ -1464,6 +1549,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock-lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts on the shelf what comes from outside. */
+        post: operations["ReceiveLot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock-lots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A lot with everything that happened to it. */
+        get: operations["GetLot"];
+        /** Describes a lot anew; If-Match carries the version it was read with. */
+        put: operations["DescribeLot"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock-lots/{id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Uses, counts, puts right, throws away, opens or moves some of a lot. */
+        post: operations["ChangeLot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The batches of a day's plan, with what each takes of which lots, and which are entered. */
+        get: operations["GetBatches"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{day}/made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enters a batch that is made: it takes what it needs and puts what it makes on the shelf, once, however often it is sent. */
+        post: operations["EnterBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{day}/handed-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enters that the pies of a batch were picked up; without a batch those of all pick-ups until now. */
+        post: operations["HandOverPies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{day}/taken-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes an entered batch back: everything is where it was before. */
+        post: operations["TakeBatchBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/{day}/publish": {
         parameters: {
             query?: never;
@@ -1790,6 +1995,16 @@ export interface components {
             /** @description The orders they are for, in order of their pick-ups. */
             orders: components["schemas"]["DiscOrderAnswer"][];
         };
+        /** @description A batch that is entered. */
+        BatchEntered: {
+            /**
+             * Format: int64
+             * @description The number of its entry.
+             */
+            entry: number;
+            /** @description The number of the lot that it made. */
+            code: string;
+        };
         /** @description An ingredient of a batch. */
         BatchLineAnswer: {
             /** @description Its name. */
@@ -1806,6 +2021,24 @@ export interface components {
              * @description Its share of the formula.
              */
             percent: number;
+        };
+        /** @description What a batch takes of a lot. */
+        BatchTakeAnswer: {
+            /** @description What. */
+            name: string;
+            /** @description How much, in words. */
+            amount: string;
+            /** @description The lot's number; may be empty. */
+            code: string;
+            /**
+             * Format: uuid
+             * @description The lot; null of what no lot on the books holds.
+             */
+            lot: null | string;
+            /** @description Whether no lot on the books holds it. */
+            isUnknown: boolean;
+            /** @description The batch of the same day that makes it and is not entered yet; empty where there is none. */
+            waitsFor: string;
         };
         /** @description Work that a published plan has begun by now. */
         BegunAnswer: {
@@ -2450,6 +2683,11 @@ export interface components {
             /** @description The greatest share of the price first; those without a share last. */
             products: components["schemas"]["CostRowAnswer"][];
         };
+        /** @description Whether something is kept on the books. */
+        CountedRequest: {
+            /** @description Whether it is. */
+            isCounted: null | boolean;
+        };
         /** @description A corner of a temperature curve. */
         CurvePoint: {
             /**
@@ -2474,6 +2712,53 @@ export interface components {
              * @description Pies ordered for it.
              */
             pies: number;
+        };
+        /** @description A batch of a day. */
+        DayBatchAnswer: {
+            /** @description Its name among the day's batches. */
+            id: string;
+            /** @description "dough", "made" or "pies". */
+            kind: string;
+            /** @description What it is. */
+            about: string;
+            /** @description How much it makes, in words. */
+            makes: string;
+            /**
+             * Format: int64
+             * @description How much it makes, in milligrams or pieces: an entry says what it has seen.
+             */
+            amount: number;
+            /** @description When work on it begins. */
+            start: components["schemas"]["Moment"];
+            /** @description When it is done. */
+            done: components["schemas"]["Moment"];
+            pickUp: null | components["schemas"]["Moment"];
+            /** @description Who pies are for. */
+            for: string[];
+            /** @description Whether it is entered as made. */
+            isEntered: boolean;
+            /** @description The number of the lot that it made; empty while it is not entered. */
+            code: string;
+            /**
+             * Format: uuid
+             * @description The lot that it made; null while it is not entered.
+             */
+            lot: null | string;
+            /** @description Whether some of its pies have not been handed over. */
+            isToHandOver: boolean;
+            /** @description What it took, or would take now. */
+            takes: components["schemas"]["BatchTakeAnswer"][];
+        };
+        /** @description The batches of a day. */
+        DayBatchesAnswer: {
+            /** @description The day (ISO date). */
+            day: string;
+            /** @description The day. */
+            dayName: string;
+            /** @description Why it cannot be planned; empty where it can. */
+            stumbles: string;
+            /** @description In the order in which work on them begins. */
+            batches: components["schemas"]["DayBatchAnswer"][];
         };
         /** @description A change of what is arranged for a day; what is null stays as it is. */
         DayChange: {
@@ -2772,6 +3057,18 @@ export interface components {
             /** @description How it was reckoned. */
             why: string;
         };
+        /** @description A batch that is made. */
+        EnterBatchRequest: {
+            /** @description Its name among the day's batches. */
+            batch: null | string;
+            /**
+             * Format: int64
+             * @description How much it makes, as it was seen.
+             */
+            amount: null | number;
+            /** @description Whether it is entered even where the books do not hold all that went in. */
+            evenIfUnknown: null | boolean;
+        };
         /** @description How long the bake may take in this pan. */
         EstimateAnswer: {
             /**
@@ -3060,6 +3357,11 @@ export interface components {
             most: number;
             /** @description What to expect; empty where it is usual. */
             expect: string;
+        };
+        /** @description Pies that were picked up. */
+        HandOverRequest: {
+            /** @description Their name among the day's batches; null for all whose pick-up has passed. */
+            batch: null | string;
         };
         /** @description People the plan needs. */
         HandsAnswer: {
@@ -3514,6 +3816,139 @@ export interface components {
              */
             minutes: null | number;
         };
+        /** @description A lot. */
+        LotAnswer: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+            /**
+             * Format: int64
+             * @description Counts the changes of its description, from 1.
+             */
+            version: number;
+            /** @description What it is. */
+            name: string;
+            /** @description Its number; may be empty. */
+            code: string;
+            /** @description How much is left, in words. */
+            left: string;
+            /** @description Whether nothing is left. */
+            isUsedUp: boolean;
+            /** @description "room", "cold" or "frozen". */
+            place: string;
+            /** @description Its shelf; may be empty. */
+            shelf: string;
+            /** @description Its last day as it was stated (ISO date); null where none was. */
+            statedUseBy: null | string;
+            /** @description Its last day in words, stated or by its recipe; empty where neither says. */
+            useBy: string;
+            /** @description "past", "today", "soon", "good" or "none". */
+            freshness: string;
+            /** @description When it came, was made or opened. */
+            since: string;
+            /** @description From whom; null of what was made here, and of what nobody said it of. */
+            supplier: null | string;
+            /** @description What one pack of it is; empty of what lies open or came in none. */
+            pack: string;
+            /** @description Whether it was made here. */
+            isMade: boolean;
+            /** @description Whether it lies open. */
+            isOpen: boolean;
+            /** @description Whether amounts of it are said in pieces; else in kilograms. */
+            isByPiece: boolean;
+            /** @description What a person says of it. */
+            note: string;
+            /** @description Everything that happened to it, in order. */
+            entries: components["schemas"]["LotEntryAnswer"][];
+        };
+        /** @description What somebody does to a lot, as it is said. */
+        LotChangeDraft: {
+            /** @description "used", "counted", "adjusted", "wasted", "opened" or "moved". */
+            kind: null | string;
+            /**
+             * Format: int32
+             * @description So many whole packs; they add to the rest.
+             */
+            packs?: null | number;
+            /**
+             * Format: double
+             * @description So many kilograms, of what is weighed; adjusted downwards it is below zero.
+             */
+            kilograms?: null | number;
+            /**
+             * Format: int32
+             * @description So many pieces, of what is counted; adjusted downwards it is below zero.
+             */
+            pieces?: null | number;
+            /** @description Why. */
+            reason?: null | string;
+            /** @description Of a pack that is opened its last day from then on (ISO date); null for that of the lot. */
+            useBy?: null | string;
+            /** @description Where it is moved to: "room", "cold" or "frozen"; null for where it lies. */
+            place?: null | string;
+            /** @description The shelf it is moved to; null for the one on which it lies. */
+            shelf?: null | string;
+        };
+        /** @description What may be corrected of how a lot is described; how much there is of it only its movements say. */
+        LotDescriptionDraft: {
+            /** @description Its lot number. */
+            code: null | string;
+            /** @description Its last day (ISO date); null where none is stated. */
+            useBy: null | string;
+            /** @description Which shelf. */
+            shelf: null | string;
+            /** @description What else is to be said of it. */
+            note: null | string;
+        };
+        /** @description What was entered. */
+        LotEntered: {
+            /**
+             * Format: int64
+             * @description The number of the entry.
+             */
+            entry: number;
+            /**
+             * Format: uuid
+             * @description The lot that it made more or less of; where some was parted, that.
+             */
+            lot: string;
+        };
+        /** @description Something that happened to a lot. */
+        LotEntryAnswer: {
+            /**
+             * Format: int64
+             * @description The number of the entry.
+             */
+            number: number;
+            /** @description What happened. */
+            kind: string;
+            /** @description When it was entered. */
+            at: string;
+            /** @description By how much it became more or less, in words. */
+            change: string;
+            /** @description How much was left after it, in words. */
+            left: string;
+            /** @description Why; may be empty. */
+            reason: string;
+            /** @description The lots that it went into, or came of. */
+            others: components["schemas"]["LotLinkAnswer"][];
+            /** @description Whether it was taken back later. */
+            isTakenBack: boolean;
+        };
+        /** @description Another lot. */
+        LotLinkAnswer: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            lot: string;
+            /** @description What it is. */
+            name: string;
+            /** @description Its number; may be empty. */
+            code: string;
+        };
         /** @description A lot of a day: all of a product in a pan for one pick-up. */
         LotOfDayAnswer: {
             /** @description Id of the product. */
@@ -3860,6 +4295,17 @@ export interface components {
              * @description What it was when it was read.
              */
             before: null | number;
+        };
+        /** @description Something that is not there. */
+        MissingAnswer: {
+            /** @description What. */
+            name: string;
+            /** @description How much is missing, in words. */
+            amount: string;
+            /** @description When the first of it is needed, in words. */
+            at: string;
+            /** @description For what. */
+            for: string[];
         };
         /** @description A minute of a plan, and what the bakery's clock shows then. */
         Moment: {
@@ -4550,6 +4996,14 @@ export interface components {
             source: string;
             /** @description Whether the bakery has set it itself. */
             isOwn: boolean;
+        };
+        /** @description Pies that were handed over. */
+        PiesHandedOver: {
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pies: number;
         };
         /** @description A link and its place in the list. */
         PlacedLink: {
@@ -5616,12 +6070,94 @@ export interface components {
              */
             y: number;
         };
+        /** @description A shelf. */
+        ShelfAnswer: {
+            /** @description Its name; empty where nobody has given it one. */
+            name: string;
+            /** @description What lies on it, what expires first in front. */
+            lots: components["schemas"]["ShelfLotAnswer"][];
+        };
+        /** @description A lot on a shelf. */
+        ShelfLotAnswer: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+            /** @description What it is. */
+            name: string;
+            /** @description Its lot number; may be empty. */
+            code: string;
+            /** @description How much is left, in words. */
+            left: string;
+            /**
+             * Format: double
+             * @description Side of its box, so that areas are to scale: 1 for the largest lot that is counted as it is.
+             */
+            side: number;
+            /**
+             * Format: double
+             * @description What of it is kept for plans, 0 to 1.
+             */
+            keptShare: number;
+            /** @description How much that is, in words; empty for nothing. */
+            kept: string;
+            /** @description Whether it lies open. */
+            isOpen: boolean;
+            /** @description "past", "today", "soon", "good", or "none" where no last day is stated. */
+            freshness: string;
+            /** @description Its last day in words; empty where none is stated. */
+            useBy: string;
+        };
+        /** @description A place with its shelves. */
+        ShelfPlaceAnswer: {
+            /** @description "room", "cold" or "frozen". */
+            place: string;
+            /** @description Its shelves; that which has no name last. */
+            shelves: components["schemas"]["ShelfAnswer"][];
+        };
         /** @description A shell made here that a product may have for its crust. */
         ShellAnswer: {
             /** @description Stands where a dough's id stands. */
             id: string;
             /** @description Its name. */
             name: string;
+        };
+        /** @description The shelves of a bakery. */
+        ShelvesAnswer: {
+            /** @description Until which day what is planned is kept (ISO date). */
+            day: string;
+            /** @description The day, in words. */
+            dayName: string;
+            /** @description Today (ISO date). */
+            today: string;
+            /**
+             * Format: int32
+             * @description How many lots lie there.
+             */
+            lots: number;
+            /**
+             * Format: int32
+             * @description How many of them are past their last day.
+             */
+            past: number;
+            /**
+             * Format: int32
+             * @description How many end today or in the next three days.
+             */
+            soon: number;
+            /** @description What plans need and is not there. */
+            missing: components["schemas"]["MissingAnswer"][];
+            /** @description The fridge, the room, the freezer. */
+            places: components["schemas"]["ShelfPlaceAnswer"][];
+            /** @description Days that cannot be planned, with what stands in the way. */
+            stumbles: string[];
+            /** @description What can be received. */
+            goods: components["schemas"]["StoredGoodsAnswer"][];
+            /** @description From whom. */
+            suppliers: string[];
+            /** @description The currency of the books. */
+            currency: string;
         };
         /** @description A shift. */
         ShiftAnswer: {
@@ -5971,6 +6507,53 @@ export interface components {
             /** @description As far as which steps pies may have been brought, by product. */
             stages: components["schemas"]["PieStagesAnswer"][];
         };
+        /** @description What comes to the shelves from outside, as it is said. */
+        StockReceiptDraft: {
+            /** @description Id of the ingredient. */
+            ingredient: null | string;
+            /** @description What one pack holds: "25 kg", "case of 6 x 1 l", "tray of 30". */
+            pack: null | string;
+            /**
+             * Format: int32
+             * @description How many packs.
+             */
+            packs: null | number;
+            /** @description From whom; may be missing. */
+            supplier?: null | string;
+            /** @description Its lot number; may be missing. */
+            code?: null | string;
+            /** @description Last day on which it may be used (ISO date); null where none is stated. */
+            useBy?: null | string;
+            /** @description Where it lies: "room", "cold" or "frozen"; null for the room. */
+            place?: null | string;
+            /** @description Which shelf. */
+            shelf?: null | string;
+            /**
+             * Format: double
+             * @description What was paid for a pack, in the currency of the books; null where nobody says.
+             */
+            paid?: null | number;
+            /** @description What else is to be said of it. */
+            note?: null | string;
+        };
+        /** @description Something that can be received. */
+        StoredGoodsAnswer: {
+            /** @description Id of the ingredient. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description The pack in which it is usually bought; empty where no price says. */
+            pack: string;
+            /** @description From whom it is usually bought; empty where no price says. */
+            supplier: string;
+            /** @description Whether it is kept on the books. */
+            isCounted: boolean;
+        };
+        /** @description A batch that was not made after all. */
+        TakeBatchBackRequest: {
+            /** @description Its name among the day's batches. */
+            batch: null | string;
+        };
         /** @description A school to take, or a set of steps to put back. */
         TakeSchoolRequest: {
             draft: null | components["schemas"]["ProductDraft"];
@@ -6085,6 +6668,108 @@ export interface components {
              * @description Pies at all pick-ups.
              */
             total: number;
+        };
+        /** @description A way through the ledger. */
+        TraceAnswer: {
+            /** @description Of what. */
+            about: string;
+            /**
+             * Format: uuid
+             * @description The lot that it is of; null of an order.
+             */
+            lot: null | string;
+            /** @description What led to it, in the order of the books. */
+            before: components["schemas"]["TraceStepAnswer"][];
+            /** @description What it led to, in the order of the books. */
+            after: components["schemas"]["TraceStepAnswer"][];
+            /** @description The lots from outside that went into it, each with what is left of it. */
+            sources: components["schemas"]["TraceLotAnswer"][];
+            /** @description The orders that it went to. */
+            orders: components["schemas"]["TraceOrderAnswer"][];
+            /** @description What it went into, itself among it, that lies on a shelf still, with how much. */
+            stillHere: components["schemas"]["TraceLotAnswer"][];
+        };
+        /** @description Something that can be traced. */
+        TraceFoundAnswer: {
+            /**
+             * Format: uuid
+             * @description The lot; null of an order.
+             */
+            lot: null | string;
+            /**
+             * Format: uuid
+             * @description The order; null of a lot.
+             */
+            order: null | string;
+            /** @description What it is, or who it is for. */
+            name: string;
+            /** @description The lot's number; empty where nobody knows. */
+            code: string;
+            /** @description When the lot came or was made; of an order its pick-up. */
+            at: string;
+            /** @description From whom the lot came; of an order how many pies. */
+            more: string;
+        };
+        /** @description So much of a lot. */
+        TraceLotAnswer: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            lot: string;
+            /** @description What it is. */
+            name: string;
+            /** @description Its number; may be empty. */
+            code: string;
+            /** @description How much, in words. */
+            amount: string;
+            /** @description From whom; empty of what was made here. */
+            supplier: string;
+            /** @description Its last day as it was stated; empty where none was. */
+            useBy: string;
+            /** @description Whether it was made here. */
+            isMade: boolean;
+        };
+        /** @description An order that pies went to. */
+        TraceOrderAnswer: {
+            /**
+             * Format: uuid
+             * @description The order.
+             */
+            order: string;
+            /** @description Who it is for; may be empty. */
+            forWhom: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pies: number;
+            /** @description Its pick-up. */
+            pickUp: string;
+            /** @description Which pies. */
+            product: string;
+        };
+        /** @description A step of the way: a batch, a pack that was opened, something that was moved. */
+        TraceStepAnswer: {
+            /**
+             * Format: int64
+             * @description The number of its entry.
+             */
+            number: number;
+            /** @description "made", "opened" or "moved". */
+            kind: string;
+            /** @description When it was entered. */
+            at: string;
+            /** @description What went in. */
+            from: components["schemas"]["TraceLotAnswer"][];
+            /** @description What came of it. */
+            to: components["schemas"]["TraceLotAnswer"][];
+            /** @description What went in that no lot on the books held. */
+            unknown: string[];
+            /** @description When it was in which oven. */
+            bakes: string[];
+            /** @description The orders that the pies were for. */
+            orders: components["schemas"]["TraceOrderAnswer"][];
         };
         /** @description A tray seen from above. */
         TrayAnswer: {
@@ -8433,6 +9118,145 @@ export interface operations {
             };
         };
     };
+    GetShelves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelvesAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    SetCounted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CountedRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    FindTraces: {
+        parameters: {
+            query?: {
+                text?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceFoundAnswer"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    TraceLot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceAnswer"];
+                };
+            };
+        };
+    };
+    TraceOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceAnswer"];
+                };
+            };
+        };
+    };
     GetCold: {
         parameters: {
             query?: {
@@ -9718,6 +10542,269 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    ReceiveLot: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockReceiptDraft"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotEntered"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetLot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotAnswer"];
+                };
+            };
+        };
+    };
+    DescribeLot: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotDescriptionDraft"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ChangeLot: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotChangeDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LotEntered"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetBatches: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayBatchesAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    EnterBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnterBatchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchEntered"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    HandOverPies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PiesHandedOver"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    TakeBatchBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeBatchBackRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
             };
         };
     };

@@ -38,6 +38,9 @@ export const screens = [
 const within: Record<string, string> = {
   '': 'orders',
   sheets: 'plan',
+  made: 'stock',
+  batches: 'stock',
+  trace: 'stock',
   write: 'recipes',
   doughs: 'recipes',
   preparations: 'recipes',
@@ -49,9 +52,14 @@ const within: Record<string, string> = {
   library: 'recipes',
 }
 
+/** Screens of a day within a place: of another day they stay what they are. */
+const ofADay = ['sheets', 'made', 'batches']
+
 /** Where the same is shown of another day: sheets stay sheets. */
-export const ofAnotherDay = (location: string, day: string) =>
-  `/${location.startsWith('/sheets') ? 'sheets' : placeOf(location).id}/${day}`
+export function ofAnotherDay(location: string, day: string) {
+  const first = location.split('/')[1] ?? ''
+  return `/${ofADay.includes(first) ? first : placeOf(location).id}/${day}`
+}
 
 /** The place that an address belongs to. */
 export function placeOf(location: string): Place {

@@ -52,10 +52,11 @@
   }
 </script>
 
-<svelte:head><title>Stock · Lumpet</title></svelte:head>
+<svelte:head><title>Made already · Lumpet</title></svelte:head>
 <FailureNote failure={failure ?? asked.failure} />
 {#if answer}
   <LateNote />
+  <p class="small"><a class="link" href="#/stock/{today.day}">All shelves</a></p>
   <h1 class="sentence">
     {#if answer.entries.length === 0}
       Nothing is noted that is made already: everything for <DayWord day={today.day} name={answer.dayName} /> is made anew.
