@@ -4,6 +4,7 @@ using Lumpet.Core.Scheduling;
 using Lumpet.Server.Ahead;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Bench;
+using Lumpet.Server.Buying;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Cold;
 using Lumpet.Server.Costing;
@@ -126,6 +127,8 @@ internal static class LumpetApplication
         LotEndpoints.Map(app);
         BatchEndpoints.Map(app);
         TraceEndpoints.Map(app);
+        BuyingEndpoints.Map(app);
+        PurchaseEndpoints.Map(app);
         ColdEndpoints.Map(app);
         AheadEndpoints.Map(app);
         PublishEndpoints.Map(app);

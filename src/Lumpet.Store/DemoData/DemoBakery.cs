@@ -4,6 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Lumpet.Core;
 using Lumpet.Core.Bakery;
+using Lumpet.Core.Buying;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Orders;
@@ -13,6 +14,7 @@ using Lumpet.Core.Recipes;
 using Lumpet.Core.Recipes.Writing;
 using Lumpet.Core.Stock;
 using Lumpet.Store.Bakery;
+using Lumpet.Store.Buying;
 using Lumpet.Store.Ingredients;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Prices;
@@ -78,6 +80,13 @@ public static class DemoBakery
                     written.Deserialize<MadeAlreadyDraft>(Format)! with { MadeAt = PickUpText.Written.Format(at) }, IngredientStore.All(transaction.Connection), products, localNow);
                 Check("made-already", faults);
                 MadeAlreadyStore.Add(transaction, made!, savedAt);
+            }
+
+            foreach (var written in Read("suppliers"))
+            {
+                var (terms, faults) = SupplierTermsReader.Read(written.Deserialize<SupplierTermsDraft>(Format)!, Text(written, "supplier"));
+                Check("suppliers", faults);
+                BuyingStore.State(transaction, terms!, 0);
             }
 
             foreach (var written in Read("shelves")) Shelve(transaction, written, bakery.Currency, localNow, zone);

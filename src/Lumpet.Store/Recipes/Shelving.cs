@@ -132,6 +132,7 @@ public static class Shelving
             UNION SELECT name FROM pan WHERE bought_as = @id
             UNION SELECT 'a lot of ' || replace(since, 'T', ' ') || ' on the books of the shelves' FROM stock_lot WHERE ingredient_id = @id
             UNION SELECT 'a batch on the books of the shelves' FROM stock_unknown WHERE ingredient_id = @id
+            UNION SELECT 'an order at a supplier' FROM purchase_line WHERE ingredient_id = @id
             UNION SELECT 'a price of ' || valid_from FROM price WHERE ingredient_id = @id
             ORDER BY 1
             """,

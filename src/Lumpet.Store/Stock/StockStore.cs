@@ -138,6 +138,18 @@ public static class StockStore
     public static IReadOnlyList<EnteredOrder> OfOrder(SqliteConnection connection, Guid order) =>
         [.. connection.Query<OrderRow>($"{OrderColumns} WHERE order_id = @order ORDER BY rowid", new { order = StockRows.Key(order) }).Select(Read)];
 
+    /// <summary>For how many days lots of each ingredient were good when they came, in the mean of the latest that state a last day, at most twenty of each.</summary>
+    public static IReadOnlyDictionary<string, double> KeepsDays(SqliteConnection connection) =>
+        connection.Query<(string Id, string UseBy, string Since)>(
+            """
+            SELECT ingredient_id, use_by, since FROM (
+              SELECT ingredient_id, use_by, since, row_number() OVER (PARTITION BY ingredient_id ORDER BY since DESC) AS place
+              FROM stock_lot WHERE use_by IS NOT NULL AND is_made = 0 AND is_open = 0 AND part_of IS NULL)
+            WHERE place <= 20
+            """)
+            .GroupBy(row => row.Id)
+            .ToDictionary(lots => lots.Key, lots => lots.Average(row => (double)Period.DaysBetween(PickUpText.Read(row.Since)!.Value.Date, NodaTime.Text.LocalDatePattern.Iso.Parse(row.UseBy).Value)));
+
     /// <summary>What somebody has said of ingredients: whether they are kept on the books.</summary>
     public static IReadOnlyDictionary<string, bool> Counted(SqliteConnection connection) =>
         connection.Query<(string Id, long IsCounted)>("SELECT ingredient_id, is_counted FROM stock_counted").ToDictionary(row => row.Id, row => row.IsCounted != 0);

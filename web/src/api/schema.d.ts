@@ -998,6 +998,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/buying/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What plans until a day need that is not on the shelves, in whole packs, by supplier. */
+        get: operations["GetBuying"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/buying/{day}/list.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as comma-separated values. */
+        get: operations["GetBuyingCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/suppliers/{supplier}/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** States when a supplier delivers and from how much on; If-Match carries the version it was read with, 0 where nothing was said. */
+        put: operations["StateSupplierTerms"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cold/{day}": {
         parameters: {
             query?: never;
@@ -1669,6 +1720,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/purchases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes what is ordered at a supplier: until it comes plans count on it from its delivery on. */
+        post: operations["PlacePurchase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/purchases/{id}/received": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts on the shelves what has come of an order, and ends it. */
+        post: operations["ReceivePurchase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/purchases/{id}/taken-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes an order back that is not to come. */
+        post: operations["TakePurchaseBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/{day}/publish": {
         parameters: {
             query?: never;
@@ -2140,6 +2242,72 @@ export interface components {
              * @description How long it lasts.
              */
             lengthMin: null | number;
+        };
+        /** @description What is to be bought. */
+        BuyingAnswer: {
+            /** @description Until which day plans are looked at (ISO date). */
+            day: string;
+            /** @description The day. */
+            dayName: string;
+            /** @description The currency of the books. */
+            currency: string;
+            /**
+             * Format: double
+             * @description What all orders come to.
+             */
+            total: number;
+            /** @description By supplier, what is to be ordered first first. */
+            orders: components["schemas"]["SupplierOrderAnswer"][];
+            /** @description What no supplier's price is known of. */
+            nobodySells: components["schemas"]["UnsoldAnswer"][];
+            /** @description What is ordered and has not come. */
+            placed: components["schemas"]["PurchaseAnswer"][];
+            /** @description Days that cannot be planned, with what stands in the way. */
+            stumbles: string[];
+        };
+        /** @description A line of an order. */
+        BuyingLineAnswer: {
+            /** @description Id of the ingredient. */
+            ingredient: string;
+            /** @description Its name. */
+            name: string;
+            /** @description How much plans need that is not there, in words. */
+            missing: string;
+            /** @description When the first of it is needed, in words. */
+            needed: string;
+            /** @description For what. */
+            for: string[];
+            /**
+             * Format: int32
+             * @description How many packs.
+             */
+            packs: number;
+            /** @description The pack, in words. */
+            pack: string;
+            /**
+             * Format: int64
+             * @description What it holds, in milligrams or pieces: an order says which pack it means.
+             */
+            packUnits: number;
+            /**
+             * Format: double
+             * @description What they cost.
+             */
+            cost: number;
+            /** @description What will be left when all that is planned is made, in words. */
+            leftOver: string;
+            /**
+             * Format: double
+             * @description What of that would be past its day before it is used, in percent, as far as the books tell.
+             */
+            spoiltPercent: number;
+            /** @description Another offer that would cost less; empty where none does. */
+            instead: string;
+            /**
+             * Format: double
+             * @description By how much; 0 where none does.
+             */
+            saves: number;
         };
         /** @description Something was changed. */
         Change: {
@@ -5005,6 +5173,15 @@ export interface components {
              */
             pies: number;
         };
+        /** @description What is ordered at a supplier. */
+        PlacePurchaseRequest: {
+            /** @description At whom. */
+            supplier: null | string;
+            /** @description When it is to come (ISO date). */
+            delivery: null | string;
+            /** @description What. */
+            lines: null | components["schemas"]["PurchaseLineDraft"][];
+        };
         /** @description A link and its place in the list. */
         PlacedLink: {
             /**
@@ -5599,6 +5776,78 @@ export interface components {
             /** @description What it has begun by now, the last first. */
             begun: components["schemas"]["BegunAnswer"][];
         };
+        /** @description Something that is ordered and has not come. */
+        PurchaseAnswer: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+            /** @description At whom. */
+            supplier: string;
+            /** @description When it is to come, in words. */
+            delivery: string;
+            /** @description Whether that day has passed. */
+            isLate: boolean;
+            /**
+             * Format: double
+             * @description What it comes to.
+             */
+            total: number;
+            /** @description What is ordered. */
+            lines: components["schemas"]["PurchaseLineAnswer"][];
+        };
+        /** @description A line of what is ordered. */
+        PurchaseLineAnswer: {
+            /** @description Id of the ingredient. */
+            ingredient: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many packs.
+             */
+            packs: number;
+            /** @description The pack, in words. */
+            pack: string;
+            /**
+             * Format: int64
+             * @description What it holds, in milligrams or pieces.
+             */
+            packUnits: number;
+            /**
+             * Format: double
+             * @description What they cost.
+             */
+            cost: number;
+            /** @description Where the last of it lay. */
+            place: string;
+            /** @description On which shelf. */
+            shelf: string;
+        };
+        /** @description A line of it. */
+        PurchaseLineDraft: {
+            /** @description Id of the ingredient. */
+            ingredient: null | string;
+            /**
+             * Format: int64
+             * @description The pack, by what it holds in milligrams or pieces.
+             */
+            packUnits: null | number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            packs: null | number;
+        };
+        /** @description An order that is placed. */
+        PurchasePlaced: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+        };
         /** @description What a typed line was understood as; all null for an empty line. */
         ReadLineAnswer: {
             /** @description The ingredient. */
@@ -5638,6 +5887,34 @@ export interface components {
             slipMin: number;
             /** @description What then would be touched. */
             slipEnds: string;
+        };
+        /** @description What has come of an order. */
+        ReceivePurchaseRequest: {
+            /** @description Every line of it. */
+            lines: null | components["schemas"]["ReceivedLineDraft"][];
+        };
+        /** @description What has come of a line. */
+        ReceivedLineDraft: {
+            /** @description Id of the ingredient. */
+            ingredient: null | string;
+            /**
+             * Format: int64
+             * @description The pack, by what it holds in milligrams or pieces.
+             */
+            packUnits: null | number;
+            /**
+             * Format: int32
+             * @description How many have come; 0 for none.
+             */
+            packs: null | number;
+            /** @description The lot number. */
+            code: null | string;
+            /** @description The last day (ISO date); null where none is stated. */
+            useBy: null | string;
+            /** @description Where it lies: "room", "cold" or "frozen". */
+            place: null | string;
+            /** @description On which shelf. */
+            shelf: null | string;
         };
         /** @description What a product is, in words. */
         RecipeFacts: {
@@ -6549,6 +6826,55 @@ export interface components {
             /** @description Whether it is kept on the books. */
             isCounted: boolean;
         };
+        /** @description An order at a supplier, as it is to be placed. */
+        SupplierOrderAnswer: {
+            /** @description At whom. */
+            supplier: string;
+            /** @description When it delivers and from how much on. */
+            terms: components["schemas"]["SupplierTermsDraft"];
+            /**
+             * Format: int64
+             * @description Their version; 0 where nobody has said any, and the usual ones are meant.
+             */
+            termsVersion: number;
+            /** @description The delivery's day (ISO date); null where none comes. */
+            delivery: null | string;
+            /** @description The day, in words; empty where none comes. */
+            deliveryName: string;
+            /** @description Until when it is ordered, in words. */
+            orderUntil: string;
+            /** @description Whether it is there when the first of it is needed. */
+            isInTime: boolean;
+            /**
+             * Format: double
+             * @description What it comes to.
+             */
+            total: number;
+            /**
+             * Format: double
+             * @description By how much it is below what the supplier asks for at least; 0 where it is not.
+             */
+            belowBy: number;
+            /** @description What is ordered, what is needed first first. */
+            lines: components["schemas"]["BuyingLineAnswer"][];
+        };
+        /** @description When a supplier delivers and from how much on, as it is said. */
+        SupplierTermsDraft: {
+            /**
+             * Format: double
+             * @description What an order comes to at least; null for any.
+             */
+            minimum: null | number;
+            /** @description Days of the week: "monday" to "sunday". */
+            days: null | string[];
+            /**
+             * Format: int32
+             * @description How many days before a delivery it is ordered.
+             */
+            leadDays: null | number;
+            /** @description Until when on that day: "14:00". */
+            until: null | string;
+        };
         /** @description A batch that was not made after all. */
         TakeBatchBackRequest: {
             /** @description Its name among the day's batches. */
@@ -6837,6 +7163,15 @@ export interface components {
             typed: string;
             /** @description What it was taken for. */
             meaning: string;
+        };
+        /** @description Something that nobody sells, as far as prices are known. */
+        UnsoldAnswer: {
+            /** @description What. */
+            name: string;
+            /** @description How much of it plans need, in words. */
+            missing: string;
+            /** @description When, in words. */
+            needed: string;
         };
         /** @description What to begin with. */
         UsualAnswer: {
@@ -9257,6 +9592,94 @@ export interface operations {
             };
         };
     };
+    GetBuying: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuyingAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetBuyingCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    StateSupplierTerms: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                supplier: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SupplierTermsDraft"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     GetCold: {
         parameters: {
             query?: {
@@ -10805,6 +11228,94 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
+            };
+        };
+    };
+    PlacePurchase: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlacePurchaseRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PurchasePlaced"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ReceivePurchase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReceivePurchaseRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    TakePurchaseBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

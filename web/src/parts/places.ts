@@ -30,6 +30,7 @@ export const screens = [
   { id: 'preparations', name: 'Preparations', key: 'm' },
   { id: 'ingredients', name: 'Ingredients', key: 'i' },
   { id: 'prices', name: 'Prices', key: 'e' },
+  { id: 'buying', name: 'Buying', key: 'y' },
   { id: 'pans', name: 'Pans', key: 'a' },
   { id: 'library', name: 'Take in, give out', key: 'l' },
 ]
@@ -40,6 +41,7 @@ const within: Record<string, string> = {
   sheets: 'plan',
   made: 'stock',
   batches: 'stock',
+  buying: 'stock',
   trace: 'stock',
   write: 'recipes',
   doughs: 'recipes',
@@ -53,7 +55,7 @@ const within: Record<string, string> = {
 }
 
 /** Screens of a day within a place: of another day they stay what they are. */
-const ofADay = ['sheets', 'made', 'batches']
+const ofADay = ['sheets', 'made', 'batches', 'buying']
 
 /** Where the same is shown of another day: sheets stay sheets. */
 export function ofAnotherDay(location: string, day: string) {

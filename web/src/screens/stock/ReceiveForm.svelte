@@ -16,7 +16,10 @@
   const { answer, ondone, oncancel }: Props = $props()
 
   const keys = new SentKey()
-  let ingredient = $state(untrack(() => answer.goods[0]?.id ?? ''))
+  // What is missing is what comes, most likely.
+  let ingredient = $state(
+    untrack(() => (answer.goods.find((one) => one.name === answer.missing[0]?.name) ?? answer.goods[0])?.id ?? ''),
+  )
   const goods = $derived(answer.goods.find((one) => one.id === ingredient))
   let draft = $state<Schemas['StockReceiptDraft']>(empty())
   let failure = $state<Failure>()

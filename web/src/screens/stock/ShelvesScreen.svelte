@@ -57,6 +57,7 @@
       >Receive</button
     >
     <a class="press" href="#/batches/{today.day}">Enter what is made</a>
+    <a class="press" href="#/buying/{today.day}">Buy what is missing</a>
     <a class="press" href="#/trace">Trace a lot</a>
     <a class="link" href="#/made/{today.day}">What is made already</a>
   </div>
