@@ -59,7 +59,9 @@ public sealed record SupplierOrder(SupplierTerms Terms, LocalDate? Delivery, Loc
 /// <param name="NobodySells">What no supplier's price is known of.</param>
 public sealed record BuyingList(IReadOnlyList<SupplierOrder> Orders, IReadOnlyList<Wanted> NobodySells)
 {
-    /// <summary>What is missing, each thing once, less what is ordered and comes in time.</summary>
+    /// <summary>
+    /// What is missing, each thing once, less what is ordered. What comes too late is ordered all the same: buying it again at the same door would not bring it sooner.
+    /// </summary>
     /// <param name="missing">What plans need that is not on the shelves.</param>
     /// <param name="coming">What is ordered: how much of what, and from when on it can be used.</param>
     public static IReadOnlyList<Wanted> WantedOf(IEnumerable<Shortage> missing, IEnumerable<(StockedGoods Thing, StockAmount Amount, LocalDateTime ThereAt)> coming)
@@ -69,9 +71,10 @@ public sealed record BuyingList(IReadOnlyList<SupplierOrder> Orders, IReadOnlyLi
         foreach (var shortage in missing.Where(one => one.Need.Thing is StockedGoods).OrderBy(one => one.Need.At))
         {
             var amount = shortage.Amount;
-            for (var at = 0; at < arriving.Length && amount.Count > 0; at++)
+            // What is there in time is taken first.
+            foreach (var at in Enumerable.Range(0, arriving.Length).OrderBy(at => arriving[at].ThereAt > shortage.Need.At))
             {
-                if (arriving[at].Thing != shortage.Need.Thing || arriving[at].Left.Unit != amount.Unit || arriving[at].ThereAt > shortage.Need.At) continue;
+                if (amount.Count <= 0 || arriving[at].Thing != shortage.Need.Thing || arriving[at].Left.Unit != amount.Unit) continue;
                 var part = StockAmount.Least(amount, arriving[at].Left);
                 arriving[at].Left -= part;
                 amount -= part;

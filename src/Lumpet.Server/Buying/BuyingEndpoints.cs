@@ -43,7 +43,7 @@ internal static class BuyingEndpoints
         var planned = await DayOfBatches.UntilAsync(last, database, shelf, clock, waiting);
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
-        var (list, store) = ListOf(planned, last, clock.LocalNow(bakery.Zone), connection, recipes, prices);
+        var (list, store, missing) = ListOf(planned, last, clock.LocalNow(bakery.Zone), connection, recipes, prices);
         var words = new BuyingWords(store.Names);
         var versions = BuyingStore.Terms(connection);
         return TypedResults.Ok(new BuyingAnswer(
@@ -53,7 +53,7 @@ internal static class BuyingEndpoints
             list.Orders.Sum(order => order.Total.Amount),
             [.. list.Orders.Select(order => words.Of(order, versions.TryGetValue(order.Terms.Supplier, out var stated) ? stated.RowVersion : 0))],
             [.. list.NobodySells.Select(words.Of)],
-            [.. BuyingStore.Placed(connection).Select(purchase => words.Of(purchase, clock.Today(bakery.Zone), thing => Lies(store, thing)))],
+            [.. BuyingStore.Placed(connection).Select(purchase => words.Of(purchase, clock.Today(bakery.Zone), missing, thing => Lies(store, thing)))],
             [.. planned.Where(one => one.Stumbles.Length > 0).Select(one => $"{Days.Name(one.Book.Day)}: {one.Stumbles}")]));
     }
 
@@ -64,7 +64,7 @@ internal static class BuyingEndpoints
         var planned = await DayOfBatches.UntilAsync(last, database, shelf, clock, waiting);
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
-        var (list, store) = ListOf(planned, last, clock.LocalNow(bakery.Zone), connection, recipes, prices);
+        var (list, store, _) = ListOf(planned, last, clock.LocalNow(bakery.Zone), connection, recipes, prices);
         using var text = new StringWriter(CultureInfo.InvariantCulture);
         using var csv = new CsvWriter(text, CultureInfo.InvariantCulture);
         foreach (var column in new[] { "supplier", "delivery", "item", "packs", "pack", "cost", "currency", "missing", "first_needed" }) csv.WriteField(column);
@@ -99,7 +99,7 @@ internal static class BuyingEndpoints
         return TypedResults.NoContent();
     }
 
-    private static (BuyingList List, Storeroom Store) ListOf(
+    private static (BuyingList List, Storeroom Store, IReadOnlyList<Shortage> Missing) ListOf(
         IReadOnlyList<DayOfBatches> planned, LocalDate last, LocalDateTime now, SqliteConnection connection, RecipeShelf recipes, PriceShelf prices)
     {
         var store = Storeroom.Read(connection, recipes.Products(connection));
@@ -113,7 +113,7 @@ internal static class BuyingEndpoints
         UseOfGoods UseOf(StockedGoods thing, StockUnit unit) => new(
             new StockAmount(lots.Where(lot => lot.Thing == thing && lot.Left.Unit == unit && !lot.IsPast(now.Date)).Sum(lot => lot.Left.Count - taken[lot.Id].Sum()), unit),
             (double)needed[thing].Sum() / days,
-            keeps.TryGetValue(thing.Id, out var kept) ? kept : null);
+            keeps.TryGetValue(thing.Id, out var keepsDays) ? keepsDays : null);
         var wanted = BuyingList.WantedOf(kept.Missing, coming);
         return (BuyingList.Of(
             [.. wanted.Where(one => store.Names.Ingredients.ContainsKey(one.Thing.Id) && !Ingredient.IsDoughId(one.Thing.Id))],
@@ -121,7 +121,7 @@ internal static class BuyingEndpoints
             thing => UseOf(thing, wanted.First(one => one.Thing == thing).Amount.Unit),
             supplier => terms.TryGetValue(supplier, out var stated) ? stated.Terms : SupplierTerms.Usual(supplier),
             now,
-            last), store);
+            last), store, kept.Missing);
     }
 
     /// <summary>Where the latest of something lies; in the room where none does.</summary>

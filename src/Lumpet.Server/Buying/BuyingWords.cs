@@ -31,11 +31,19 @@ internal sealed class BuyingWords(ThingNames names)
     public UnsoldAnswer Of(Wanted wanted) => new(names.Of(wanted.Thing), names.Of(wanted.Thing, wanted.Amount), PickUpText.Said.Format(wanted.FirstNeeded));
 
     /// <summary>What is ordered.</summary>
-    public PurchaseAnswer Of(Purchase purchase, LocalDate today, Func<StockedGoods, (string Place, string Shelf)> lies) => new(
+    /// <param name="purchase">The order.</param>
+    /// <param name="today">The day by the bakery's clock.</param>
+    /// <param name="missing">What plans need that is not on the shelves.</param>
+    /// <param name="lies">Where a thing lay last.</param>
+    public PurchaseAnswer Of(Purchase purchase, LocalDate today, IReadOnlyList<Shortage> missing, Func<StockedGoods, (string Place, string Shelf)> lies) => new(
         purchase.Id,
         purchase.Supplier,
         PickUpText.Day.Format(purchase.Delivery),
         purchase.Delivery < today,
+        [
+            .. missing.Where(one => one.Need.At < SupplierTerms.ThereAt(purchase.Delivery) && purchase.Lines.Any(line => line.Thing == one.Need.Thing)).GroupBy(one => one.Need.Thing)
+                .Select(same => $"{names.Of(same.Key)} is needed {PickUpText.Said.Format(same.Min(one => one.Need.At))}"),
+        ],
         purchase.Lines.Sum(line => line.Offer.Cost(line.Packs).Amount),
         [
             .. purchase.Lines.Select(line => new PurchaseLineAnswer(
@@ -142,9 +150,10 @@ public sealed record UnsoldAnswer(string Name, string Missing, string Needed);
 /// <param name="Supplier">At whom.</param>
 /// <param name="Delivery">When it is to come, in words.</param>
 /// <param name="IsLate">Whether that day has passed.</param>
+/// <param name="TooLateFor">What plans need before it comes, in words; empty where nothing.</param>
 /// <param name="Total">What it comes to.</param>
 /// <param name="Lines">What is ordered.</param>
-public sealed record PurchaseAnswer(Guid Id, string Supplier, string Delivery, bool IsLate, decimal Total, IReadOnlyList<PurchaseLineAnswer> Lines);
+public sealed record PurchaseAnswer(Guid Id, string Supplier, string Delivery, bool IsLate, IReadOnlyList<string> TooLateFor, decimal Total, IReadOnlyList<PurchaseLineAnswer> Lines);
 
 /// <summary>A line of what is ordered.</summary>
 /// <param name="Ingredient">Id of the ingredient.</param>

@@ -5789,6 +5789,8 @@ export interface components {
             delivery: string;
             /** @description Whether that day has passed. */
             isLate: boolean;
+            /** @description What plans need before it comes, in words; empty where nothing. */
+            tooLateFor: string[];
             /**
              * Format: double
              * @description What it comes to.

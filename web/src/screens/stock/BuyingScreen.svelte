@@ -176,6 +176,9 @@
             <span class:font-bold={purchase.isLate}
               >{purchase.isLate ? `was to come ${purchase.delivery}` : `comes ${purchase.delivery}`}</span
             >
+            {#if purchase.tooLateFor.length > 0}
+              <strong>too late: {purchase.tooLateFor.join('; ')}</strong>
+            {/if}
             <span>{money(purchase.total)}</span>
             <span class="small"
               >{purchase.lines.map((line) => `${line.packs} × ${line.pack} ${line.name}`).join('; ')}</span

@@ -49,9 +49,7 @@
     <TextField label="until" field="until" {failure} bind:value={draft.until} size={7} />
     <NumberField label="At least" field="minimum" {failure} bind:value={draft.minimum} size={8} step="any" />
   </div>
-  {#if failure && !['leadDays', 'until', 'minimum'].some((field) => field in failure!.fields)}<FailureNote
-      {failure}
-    />{/if}
+  {#if isElsewhere}<FailureNote {failure} />{/if}
   <div class="mt-2 flex gap-3">
     <button class="press press-main">Save</button>
     <button type="button" class="press" onclick={oncancel}>Cancel</button>
