@@ -10,11 +10,18 @@ using BenchmarkDotNet.Toolchains.InProcess.NoEmit;
 using Lumpet.Bench;
 
 // lumpet-bench ROOT: measures, and writes docs/benchmarks.md. Every figure comes from this one run.
+// lumpet-bench ROOT books: prices, costs, shelves and traces at the size of years.
 // lumpet-bench ROOT planner [SECONDS] [ONLY]: the oven planner alone; with seconds, in search of better plans than are known.
 var root = args[0];
 if (args is [_, "planner", .. var more])
 {
     PlannerBenchmarks.Run(root, more.Length > 0 ? int.Parse(more[0], CultureInfo.InvariantCulture) is > 0 and var seconds ? seconds : null : null, more.Length > 1 ? more[1] : null, writes: true);
+    return 0;
+}
+
+if (args is [_, "books"])
+{
+    BooksBenchmarks.Write(Path.Combine(root, "docs/benchmarks.md"), await BooksBenchmarks.Measure(root));
     return 0;
 }
 
@@ -72,7 +79,7 @@ text.WriteLine("\nThe core is measured by BenchmarkDotNet in process (4 warm-ups
 text.WriteLine("under one person's questions one after another, the first fifth of them not counted, the browser by headless Chromium from");
 text.WriteLine("a key press to the changed sentence. Plans made anew are what-ifs that were never asked before, so that no kept plan is used.");
 var written = Path.Combine(root, "docs/benchmarks.md");
-File.WriteAllText(written, text + PlannerBenchmarks.Kept(written));
+File.WriteAllText(written, $"{text}\n{await BooksBenchmarks.Measure(root)}{PlannerBenchmarks.Kept(written)}");
 Console.WriteLine(text.ToString());
 return 0;
 

@@ -16,8 +16,13 @@ public sealed class ServerLoad : IDisposable
     private readonly Process process;
     private readonly HttpClient client = new() { BaseAddress = new Uri($"http://127.0.0.1:{Port}") };
 
-    public ServerLoad(string server, string web)
+    /// <summary>Starts a server.</summary>
+    /// <param name="server">Its program.</param>
+    /// <param name="web">What it shows.</param>
+    /// <param name="prepare">Fills its data before it starts; null for a new demo.</param>
+    public ServerLoad(string server, string web, Action<string>? prepare = null)
     {
+        prepare?.Invoke(Path.Combine(folder, "demo.db"));
         var watch = Stopwatch.StartNew();
         process = Process.Start(new ProcessStartInfo("dotnet", [server, "demo", "--port", $"{Port}", "--data", Path.Combine(folder, "demo.db"), "--web", web]) { RedirectStandardOutput = true, WorkingDirectory = folder })!;
         while (!Answers())
@@ -38,6 +43,24 @@ public sealed class ServerLoad : IDisposable
         client.PostAsJsonAsync("/api/recipes/pear/scale", new { pan = at % 2 == 0 ? "23" : "26", count = 1 + (at % 50) }));
 
     /// <summary>Takes in so many recipes, variations of the demo's twelve-line sweet potato pie, and answers how long it took.</summary>
+    /// <summary>The same question, over and over.</summary>
+    public async Task<IReadOnlyList<double>> Ask(string path, int times) => await Timed(times, _ => client.GetAsync(new Uri(path, UriKind.Relative)));
+
+    /// <summary>Something that is changed before each question, which alone is timed.</summary>
+    public async Task<IReadOnlyList<double>> AskAfter(string path, int times, Func<int, (string Path, object Body)> change)
+    {
+        var measured = new List<double>();
+        for (var at = 0; at < times; at++)
+        {
+            var (to, body) = change(at);
+            using var changed = await client.PostAsJsonAsync(to, body);
+            changed.EnsureSuccessStatusCode();
+            measured.AddRange(await Timed(1, _ => client.GetAsync(new Uri(path, UriKind.Relative))));
+        }
+
+        return [.. measured.Order()];
+    }
+
     public async Task<double> TakeIn(int recipes)
     {
         var library = JsonNode.Parse(await client.GetStringAsync(new Uri("/api/library.json", UriKind.Relative)))!.AsObject();

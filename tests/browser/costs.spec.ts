@@ -26,7 +26,7 @@ test('a price list comes in, a product turns dear, the reason is found, and it i
   await expect(form.getByRole('button', { name: 'Take these prices' })).toBeDisabled()
   await form.getByLabel('What Bitter block is').selectOption('none of ours')
   await form.getByRole('button', { name: 'Take these prices' }).click()
-  await expect(page.getByRole('status')).toContainText('1 prices taken from winter.csv.')
+  await expect(page.getByRole('status')).toContainText('1 price taken from winter.csv.')
 
   await page.getByRole('link', { name: 'Costs', exact: true }).last().click()
   // The greatest share stands first.

@@ -33,6 +33,10 @@ const screens = [
   '/dough',
   '/fillings',
   '/stock',
+  '/made',
+  '/batches',
+  '/buying',
+  '/trace',
   '/cold',
   '/bench',
   '/sheets',
@@ -74,6 +78,7 @@ for (const screen of [
   '/write/pear',
   '/preparations/praline',
   '/pans',
+  '/stock',
 ]) {
   test(`${screen} can be read with the lights down`, async ({ page }) => {
     await page.addInitScript(() => localStorage.setItem('lumpet-theme', 'dark'))
@@ -94,6 +99,8 @@ for (const sheet of [
   '/dough',
   '/fillings',
   '/stock',
+  '/made',
+  '/buying',
   '/bench',
   '/recipes/pear/26/24',
   '/recipes/slab/34x24/6',

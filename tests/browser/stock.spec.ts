@@ -4,7 +4,7 @@ import { expect, test } from '@playwright/test'
 const day = '2027-03-06'
 
 test('dough that is there is noted, changed and removed, and a day shows where it goes', async ({ page }) => {
-  await page.goto(`/#/stock/${day}`)
+  await page.goto(`/#/made/${day}`)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Of what is made already nothing is taken for')
   // The demo has one thing of its own, which is past its time by then or not: it is told either way.
   await expect(page.getByText('Almond paste', { exact: true })).toBeVisible()
@@ -35,7 +35,7 @@ test('dough that is there is noted, changed and removed, and a day shows where i
 })
 
 test('pies are noted as far as they have been brought', async ({ page }) => {
-  await page.goto(`/#/stock/${day}`)
+  await page.goto(`/#/made/${day}`)
   await page.getByRole('button', { name: 'Note what is made already' }).click()
   await page.getByRole('combobox', { name: 'What is made already' }).selectOption('Pies: Oat custard')
   await page.getByRole('spinbutton', { name: 'Pies' }).fill('6')

@@ -25,11 +25,11 @@ const screens = [
   ['recipes', '/recipes', 900],
   ['costs', '/costs', 900],
   ['product-cost', '/costs/chocolate/20-straight', 900],
+  ['shelves', '/stock', 1000, press('button', /^Butter, unsalted/)],
   ['write', '/write/apricot', 1300],
   ['preparations', '/preparations', 900],
-  ['preparation', '/preparations/sweet-potato-puree', 1200],
+  ['buying', '/buying', 900],
   ['pans', '/pans', 1000],
-  ['ingredients', '/ingredients', 700, press('button', 'Change Butter, unsalted')],
   ['bakery', '/bakery', 1180],
 ]
 

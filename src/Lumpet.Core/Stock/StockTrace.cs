@@ -12,6 +12,9 @@ public sealed record TracedEntry(long Number, StockEntryKind Kind, IReadOnlyList
     /// <summary>Lots that came of it.</summary>
     public IEnumerable<Guid> To => Movements.Where(movement => movement.Amount.Count > 0).Select(movement => movement.Lot);
 
+    /// <summary>The same entry, with what another account of it knows that moved.</summary>
+    internal TracedEntry With(TracedEntry other) => this with { Movements = [.. Movements.UnionBy(other.Movements, movement => movement.Lot)] };
+
     /// <summary>Whether what came of it came of what was lost to it: a batch, or a part of a lot.</summary>
     public bool Leads => Kind is StockEntryKind.Made or StockEntryKind.Opened or StockEntryKind.Moved;
 }
@@ -29,25 +32,30 @@ public sealed record StockTrace(Guid Start, IReadOnlyList<Guid> Lots, IReadOnlyL
 {
     /// <summary>Everything that a lot went into, however many hands it went through.</summary>
     /// <param name="start">The lot.</param>
-    /// <param name="entriesOf">The entries that touch a lot.</param>
-    public static StockTrace Forward(Guid start, Func<Guid, IEnumerable<TracedEntry>> entriesOf) =>
-        Of(start, lot => entriesOf(lot).Where(entry => entry.Leads && entry.From.Contains(lot)), entry => entry.To);
+    /// <param name="entriesOf">The entries that take of some lots, with what they make of it at least; the lots are those of one stretch of the way.</param>
+    public static StockTrace Forward(Guid start, Func<IReadOnlyCollection<Guid>, IEnumerable<TracedEntry>> entriesOf) => Of(start, entriesOf, entry => entry.From, entry => entry.To);
 
     /// <summary>Everything that went into a lot.</summary>
     /// <param name="start">The lot.</param>
-    /// <param name="entriesOf">The entries that touch a lot.</param>
-    public static StockTrace Back(Guid start, Func<Guid, IEnumerable<TracedEntry>> entriesOf) =>
-        Of(start, lot => entriesOf(lot).Where(entry => entry.Leads && entry.To.Contains(lot)), entry => entry.From);
+    /// <param name="entriesOf">The entries that make some lots, with what they take for it.</param>
+    public static StockTrace Back(Guid start, Func<IReadOnlyCollection<Guid>, IEnumerable<TracedEntry>> entriesOf) => Of(start, entriesOf, entry => entry.To, entry => entry.From);
 
-    private static StockTrace Of(Guid start, Func<Guid, IEnumerable<TracedEntry>> steps, Func<TracedEntry, IEnumerable<Guid>> next)
+    private static StockTrace Of(
+        Guid start, Func<IReadOnlyCollection<Guid>, IEnumerable<TracedEntry>> entriesOf, Func<TracedEntry, IEnumerable<Guid>> here, Func<TracedEntry, IEnumerable<Guid>> there)
     {
-        var (lots, seen, entries, open) = (new List<Guid>(), new HashSet<Guid> { start }, new Dictionary<long, TracedEntry>(), new Queue<Guid>([start]));
-        while (open.TryDequeue(out var lot))
+        var (lots, seen, entries) = (new List<Guid>(), new HashSet<Guid> { start }, new Dictionary<long, TracedEntry>());
+        // A stretch at a time: the books are asked once for all lots that are as far on the way.
+        for (List<Guid> stretch = [start]; stretch.Count > 0;)
         {
-            lots.Add(lot);
-            foreach (var entry in steps(lot))
-                if (entries.TryAdd(entry.Number, entry))
-                    foreach (var other in next(entry).Where(seen.Add)) open.Enqueue(other);
+            lots.AddRange(stretch);
+            var (among, next) = (stretch.ToHashSet(), new List<Guid>());
+            foreach (var entry in entriesOf(stretch).Where(entry => entry.Leads && here(entry).Any(among.Contains)))
+            {
+                entries[entry.Number] = entries.TryGetValue(entry.Number, out var before) ? before.With(entry) : entry;
+                next.AddRange(there(entry).Where(seen.Add));
+            }
+
+            stretch = next;
         }
 
         return new StockTrace(start, lots, [.. entries.Values.OrderBy(entry => entry.Number)]);

@@ -14,13 +14,12 @@ namespace Lumpet.Server.Stock;
 /// <param name="zone">The bakery's time zone.</param>
 internal sealed class TraceWords(SqliteConnection connection, ThingNames names, DateTimeZone zone)
 {
-    private readonly Dictionary<Guid, TracedEntry[]> known = [];
-    private readonly Dictionary<long, StoredEntry> entries = [];
+    private readonly Dictionary<long, Instant> at = [];
 
     /// <summary>A lot: what went into it, and what it went into.</summary>
     public TraceAnswer OfLot(StoredLot stored)
     {
-        var (back, forward) = (StockTrace.Back(stored.Lot.Id, EntriesOf), StockTrace.Forward(stored.Lot.Id, EntriesOf));
+        var (back, forward) = (StockTrace.Back(stored.Lot.Id, Made), StockTrace.Forward(stored.Lot.Id, Took));
         return Answer($"{names.Of(stored.Lot.Thing)}{(stored.Lot.Code.Length > 0 ? $", lot {stored.Lot.Code}" : string.Empty)}", stored.Lot.Id, [back], [forward]);
     }
 
@@ -32,7 +31,7 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
         Guid[] lots = [.. stored.SelectMany(entry => entry.Traced.To)];
         var first = made[0];
         var what = string.Join(", ", StockStore.Find(connection, lots).Values.Select(pies => names.Of(pies.Lot.Thing)).Distinct());
-        return Answer($"{(first.ForWhom.Length > 0 ? first.ForWhom : "Counter")}, {made.Max(one => one.Pies)} {what}, {PickUpText.Said.Format(first.PickUp)}", null, [.. lots.Select(lot => StockTrace.Back(lot, EntriesOf))], []);
+        return Answer($"{(first.ForWhom.Length > 0 ? first.ForWhom : "Counter")}, {made.Max(one => one.Pies)} {what}, {PickUpText.Said.Format(first.PickUp)}", null, [.. lots.Select(lot => StockTrace.Back(lot, Made))], []);
     }
 
     private TraceAnswer Answer(string about, Guid? lot, IReadOnlyList<StockTrace> back, IReadOnlyList<StockTrace> forward)
@@ -47,7 +46,7 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
         TraceStepAnswer Step(TracedEntry step) => new(
             step.Number,
             Naming.Of(step.Kind),
-            PickUpText.Said.Format(entries[step.Number].At.InZone(zone).LocalDateTime),
+            PickUpText.Said.Format(at[step.Number].InZone(zone).LocalDateTime),
             [.. step.Movements.Where(movement => movement.Amount.Count < 0).Select(movement => Lot(movement.Lot, -movement.Amount))],
             [.. step.Movements.Where(movement => movement.Amount.Count > 0).Select(movement => Lot(movement.Lot, movement.Amount))],
             [.. unknown[step.Number].Select(one => $"{names.Of(one.Thing, one.Amount)} {names.Of(one.Thing)}")],
@@ -67,12 +66,17 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
             [.. forward.SelectMany(trace => trace.Lots).Distinct().Where(id => !lots[id].Lot.Left.IsNothing).Select(id => Lot(id, lots[id].Lot.Left))]);
     }
 
-    private IEnumerable<TracedEntry> EntriesOf(Guid lot)
+    private IEnumerable<TracedEntry> Made(IReadOnlyCollection<Guid> lots) => Leading(lots, isForward: false);
+
+    private IEnumerable<TracedEntry> Took(IReadOnlyCollection<Guid> lots) => Leading(lots, isForward: true);
+
+    private IEnumerable<TracedEntry> Leading(IReadOnlyCollection<Guid> lots, bool isForward)
     {
-        if (known.TryGetValue(lot, out var traced)) return traced;
-        StoredEntry[] stored = [.. StockStore.EntriesOf(connection, lot).Where(entry => !entry.IsTakenBack && entry.TakesBack is null)];
-        foreach (var entry in stored) entries[entry.Traced.Number] = entry;
-        return known[lot] = [.. stored.Select(entry => entry.Traced)];
+        foreach (var (entry, entered) in StockStore.Leading(connection, lots, isForward))
+        {
+            at[entry.Number] = entered;
+            yield return entry;
+        }
     }
 }
 

@@ -112,6 +112,38 @@ public static class StockStore
     public static IReadOnlyList<StoredEntry> EntriesOf(SqliteConnection connection, Guid lot) =>
         Entries(connection, "e.id IN (SELECT entry_id FROM stock_movement WHERE lot_id = @lot)", new { lot = StockRows.Key(lot) });
 
+    /// <summary>
+    /// The entries that took of some lots, with what came of them; or that made some lots, with what was taken for them. What was taken back is not among them.
+    /// </summary>
+    /// <param name="connection">The bakery.</param>
+    /// <param name="lots">The lots.</param>
+    /// <param name="isForward">Whether those are wanted that took of the lots.</param>
+    public static IReadOnlyList<(TracedEntry Entry, Instant At)> Leading(SqliteConnection connection, IReadOnlyCollection<Guid> lots, bool isForward)
+    {
+        var (here, there) = isForward ? ("<", ">") : (">", "<");
+        return
+        [
+            .. lots.Chunk(500).SelectMany(some => connection.Query<LeadingRow>(
+                $"""
+                SELECT e.id, e.kind, e.at_unix AS at, a.lot_id AS lot, a.amount, la.unit, b.lot_id AS other, b.amount AS otherAmount, lb.unit AS otherUnit
+                FROM stock_movement a JOIN stock_lot la ON la.id = a.lot_id JOIN stock_entry e ON e.id = a.entry_id
+                LEFT JOIN stock_movement b ON b.entry_id = e.id AND b.amount {there} 0 LEFT JOIN stock_lot lb ON lb.id = b.lot_id
+                WHERE a.lot_id IN @some AND a.amount {here} 0 AND e.kind IN ('made', 'opened', 'moved') AND NOT EXISTS (SELECT 1 FROM stock_entry back WHERE back.takes_back = e.id)
+                """, new { some = some.Select(StockRows.Key) }))
+                .GroupBy(row => row.Id)
+                .Select(rows => (
+                    new TracedEntry(
+                        rows.Key,
+                        Naming.Known<StockEntryKind>(rows.First().Kind),
+                        [
+                            .. rows.Select(row => new TracedMovement(Guid.Parse(row.Lot), new StockAmount(row.Amount, Naming.Known<StockUnit>(row.Unit))))
+                                .Concat(rows.Where(row => row.Other is not null).Select(row => new TracedMovement(Guid.Parse(row.Other!), new StockAmount(row.OtherAmount!.Value, Naming.Known<StockUnit>(row.OtherUnit!)))))
+                                .DistinctBy(movement => movement.Lot),
+                        ]),
+                    Instant.FromUnixTimeSeconds(rows.First().At))),
+        ];
+    }
+
     /// <summary>Entries by their numbers.</summary>
     public static IReadOnlyList<StoredEntry> Entries(SqliteConnection connection, IEnumerable<long> numbers) =>
         [.. numbers.Distinct().Chunk(500).SelectMany(some => Entries(connection, "e.id IN @some", new { some }))];
@@ -186,6 +218,8 @@ public static class StockStore
     private static EnteredOrder Read(OrderRow row) => new(row.Entry, Guid.Parse(row.OrderId), row.ForWhom, (int)row.Pies, PickUpText.Read(row.PickUp)!.Value);
 
     private sealed record MovementRow(long Id, string Kind, long At, string Reason, string? Day, long? Generation, string? Batch, long? TakesBack, long? TakenBackBy, string? Lot, long? Amount, string? Unit);
+
+    private sealed record LeadingRow(long Id, string Kind, long At, string Lot, long Amount, string Unit, string? Other, long? OtherAmount, string? OtherUnit);
 
     private sealed record UnknownRow(long Entry, string? Ingredient, string? Dough, string Unit, long Amount);
 

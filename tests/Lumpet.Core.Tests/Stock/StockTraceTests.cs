@@ -27,7 +27,11 @@ public sealed class StockTraceTests
         Entry(9, StockEntryKind.Counted, [Pears], [Cream]),
     ];
 
-    private static IEnumerable<TracedEntry> EntriesOf(Guid lot) => Books.Where(entry => entry.Movements.Any(movement => movement.Lot == lot));
+    private static IEnumerable<TracedEntry> EntriesOf(IReadOnlyCollection<Guid> lots) => Books.Where(entry => entry.Movements.Any(movement => lots.Contains(movement.Lot)));
+
+    /// <summary>The least that the books may tell: of each entry what is asked for, and what comes of it.</summary>
+    private static IEnumerable<TracedEntry> PartsOf(IReadOnlyCollection<Guid> lots) =>
+        EntriesOf(lots).Select(entry => entry with { Movements = [.. entry.Movements.Where(movement => lots.Contains(movement.Lot) || movement.Amount.Count > 0)] });
 
     private static void Is(int[] lots, long[] steps, StockTrace trace)
     {
@@ -41,13 +45,24 @@ public sealed class StockTraceTests
     [InlineData(Salt, new[] { Dough, PearPies, Curd, Tarts, Salt }, new long[] { 3, 5, 7, 8 })]
     [InlineData(Pears, new[] { Pears, PearPies }, new long[] { 5 })]
     [InlineData(Tarts, new[] { Tarts }, new long[0])]
-    public void Forward_it_is_everything_that_a_lot_went_into(int start, int[] lots, long[] steps) => Is(lots, steps, StockTrace.Forward(Ids[start], EntriesOf));
+    public void Forward_it_is_everything_that_a_lot_went_into(int start, int[] lots, long[] steps) 
+    {
+        Is(lots, steps, StockTrace.Forward(Ids[start], EntriesOf));
+        Is(lots, steps, StockTrace.Forward(Ids[start], PartsOf));
+    }
 
     [Theory]
     [InlineData(PearPies, new[] { Flour, Butter, Dough, Pears, PearPies, Salt }, new long[] { 3, 5 })]
     [InlineData(Tarts, new[] { Flour, Butter, Dough, Cream, OpenCream, Curd, Tarts, Salt }, new long[] { 3, 6, 7, 8 })]
     [InlineData(Flour, new[] { Flour }, new long[0])]
     public void Back_it_is_everything_that_went_into_it(int start, int[] lots, long[] steps) => Is(lots, steps, StockTrace.Back(Ids[start], EntriesOf));
+
+    [Fact]
+    public void What_an_entry_takes_of_several_lots_on_the_way_is_all_told()
+    {
+        var tarts = StockTrace.Forward(Ids[Salt], PartsOf).Steps.Single(step => step.Number == 8);
+        Assert.Equal([Ids[Dough], Ids[Curd]], tarts.From.Order());
+    }
 
     [Fact]
     public void What_one_way_leads_to_the_other_leads_from()

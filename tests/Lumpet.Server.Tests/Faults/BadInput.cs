@@ -18,7 +18,7 @@ public sealed record BadInput(
     private static readonly (string, string) FirstVersion = ("If-Match", "\"1\"");
 
     /// <summary>All rows.</summary>
-    public static IReadOnlyList<BadInput> All { get; } = [.. Orders(), .. Standing(), .. Lines(), .. Questions(), .. Files(), .. House(), .. Libraries(), .. Recipes(), .. Ingredients(), .. Transport()];
+    public static IReadOnlyList<BadInput> All { get; } = [.. Orders(), .. Standing(), .. Lines(), .. Questions(), .. Files(), .. House(), .. Libraries(), .. Recipes(), .. Ingredients(), .. Shelves(), .. Transport()];
 
     private static object Order(object? product = null, object? pan = null, object? count = null, object? pickUp = null, object? whom = null) =>
         new { product = product ?? "pear", pan = pan ?? "23", count = count ?? 4, pickUp = pickUp ?? $"{Day}T09:00", @for = whom ?? "test" };
@@ -87,6 +87,35 @@ public sealed record BadInput(
         yield return new BadInput("Orders of a day", "copying a day to itself", "POST", $"/api/orders/{Day}/copy", new { from = Day, keep = true }, 400, "from: Another day is needed");
         yield return new BadInput("Orders of a day", "copying a day without orders", "POST", $"/api/orders/{Day}/copy", new { from = "2026-01-01", keep = true }, 400, "from: Nothing is ordered for Thursday 1 January.");
         yield return new BadInput("Orders of a day", "copying to a day that has passed", "POST", "/api/orders/2026-11-24/copy", new { from = Day, keep = true }, 400, "from: The pick-up at Tue 24 Nov 07:30 has passed.");
+    }
+
+    private static IEnumerable<BadInput> Shelves()
+    {
+        object Flour(object? ingredient = null, object? pack = null, object? packs = null, object? useBy = null, object? place = null) =>
+            new { ingredient = ingredient ?? "flour", pack = pack ?? "25 kg", packs = packs ?? 1, useBy, place = place ?? "room" };
+        BadInput Row(string what, object body, string said) => new("Shelf", what, "POST", "/api/stock-lots", body, 400, said);
+        yield return Row("no packs", Flour(packs: 0), "packs: This does not fit: 1 to 10000 packs.");
+        yield return Row("a billion sacks", Flour(packs: 1_000_000_000), "packs: This does not fit: 1 to 10000 packs.");
+        yield return Row("more than any bakery stores", Flour(packs: 5000), "packs: That is more than any bakery stores.");
+        yield return Row("a pack of nothing", Flour(pack: "a big bag"), "pack: \"a big bag\" is no pack");
+        yield return Row("gravel", Flour("gravel"), "ingredient: There is no such ingredient.");
+        yield return Row("a dough, which is made", Flour("dough:flaky"), "ingredient: There is no such ingredient.");
+        yield return Row("good until the 31st of February", Flour(useBy: "2027-02-31"), "useBy: A day is needed: 2026-12-24.");
+        yield return Row("in the attic", Flour(place: "attic"), "place: This is one of room, cold, frozen.");
+        yield return new BadInput("Shelf", "something done to a lot that is not there", "POST", $"/api/stock-lots/{Guid.Empty}/changes", new { kind = "used", kilograms = 1 }, 404, "There is no such lot.");
+        yield return new BadInput("Shelf", "a lot that is not there, described", "PUT", $"/api/stock-lots/{Guid.Empty}", new { code = "1" }, 404, "There is no such lot.", FirstVersion);
+        yield return new BadInput("Shelf", "a day that is none", "GET", "/api/shelves/soon", null, 400, "day: A day is written 2026-05-02.");
+        yield return new BadInput("Shelf", "gravel, not counted", "PUT", "/api/counted-goods/gravel", new { isCounted = false }, 400, "ingredient: There is no such ingredient.");
+        yield return new BadInput("Batch", "one that the plan does not make", "POST", $"/api/batches/{Day}/made", new { batch = "dough:mud/1", amount = 1 }, 400, "batch: The plan has no such batch any more.");
+        yield return new BadInput("Batch", "another amount than the plan makes", "POST", $"/api/batches/{Day}/made", new { batch = "dough:rich/1", amount = 1 }, 400, "amount: The plan makes another amount of it now.");
+        yield return new BadInput("Batch", "taken back, none", "POST", $"/api/batches/{Day}/taken-back", new { }, 400, "batch: Say which batch.");
+        yield return new BadInput("Trace", "a lot that is not there", "GET", $"/api/trace/lots/{Guid.Empty}", null, 404, "There is no such lot.");
+        yield return new BadInput("Trace", "an order of which nothing is entered", "GET", $"/api/trace/orders/{Guid.Empty}", null, 404, "No pies of this order are on the books");
+        yield return new BadInput("Trace", "a novel to look for", "GET", $"/api/trace?text={new string('x', 61)}", null, 400, "text: At most 60 characters are looked for.");
+        yield return new BadInput("Buying", "at nobody", "POST", "/api/purchases", new { supplier = "Nobody", delivery = Day, lines = new[] { new { ingredient = "flour", packUnits = 25_000_000, packs = 1 } } }, 400, "lines[0].ingredient: This supplier does not sell it in that pack any more.");
+        yield return new BadInput("Buying", "nothing", "POST", "/api/purchases", new { supplier = "Lower Orchard", delivery = Day, lines = Array.Empty<object>() }, 400, "lines: 1 to 200 things are ordered at once.");
+        yield return new BadInput("Buying", "what never was ordered, come", "POST", $"/api/purchases/{Guid.Empty}/received", new { lines = Array.Empty<object>() }, 404, "No such order is open");
+        yield return new BadInput("Buying", "a supplier who delivers on fundays", "PUT", "/api/suppliers/Lower%20Orchard/terms", new { minimum = 0, days = new[] { "funday" }, leadDays = 1, until = "12:00" }, 400, "days: A day is one of", FirstVersion);
     }
 
     private static IEnumerable<BadInput> Lines()

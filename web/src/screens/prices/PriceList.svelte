@@ -48,7 +48,8 @@
       read = outcome.data
       listed = [...new Set([...listed, ...read.unknown])]
     }
-    if (keep && outcome.data) ondone(`${outcome.data.taken} prices taken from ${name}.`)
+    if (keep && outcome.data)
+      ondone(`${outcome.data.taken} ${outcome.data.taken === 1 ? 'price' : 'prices'} taken from ${name}.`)
   }
 
   async function choose(files: FileList | null) {

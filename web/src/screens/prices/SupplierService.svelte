@@ -18,7 +18,10 @@
     isAsking = false
     failure = outcome.failure
     read = outcome.data
-    if (keep && outcome.data) ondone(`${outcome.data.taken} prices taken from ${outcome.data.supplier}.`)
+    if (keep && outcome.data)
+      ondone(
+        `${outcome.data.taken} ${outcome.data.taken === 1 ? 'price' : 'prices'} taken from ${outcome.data.supplier}.`,
+      )
   }
 </script>
 

@@ -224,6 +224,24 @@
     vertical-align: baseline;
   }
 
+  @media print {
+    .lines {
+      min-width: 0;
+      table-layout: auto;
+      font-size: 9.5pt;
+    }
+
+    .lines col {
+      width: auto !important;
+    }
+
+    th,
+    td {
+      padding-right: 0.4rem;
+      white-space: normal !important;
+    }
+  }
+
   thead th {
     border-top: 0;
     font-weight: 400;

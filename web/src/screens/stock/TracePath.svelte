@@ -29,7 +29,12 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex (a wide way is scrolled with the keys) -->
 <div class="scroll" tabindex="0" role="group" aria-label="The way">
-  <div class="way" style:width="{left(columns) - gapX}px" style:height="{top(rows) - gapY}px">
+  <div
+    class="way"
+    style:--fit={Math.min(1, 640 / left(columns))}
+    style:width="{left(columns) - gapX}px"
+    style:height="{top(rows) - gapY}px"
+  >
     <svg width={left(columns)} height={top(rows)} aria-hidden="true">
       {#each path.lines as line (`${line.from.id} ${line.to.id}`)}
         <path d={curve(line)} class:mine={line.from.id === lot || line.to.id === lot} />
@@ -121,6 +126,11 @@
   @media print {
     .scroll {
       overflow: visible;
+    }
+
+    /* As wide as a sheet of paper. */
+    .way {
+      zoom: var(--fit);
     }
   }
 </style>
