@@ -14,6 +14,9 @@ namespace Lumpet.Server.Stock;
 /// <param name="zone">The bakery's time zone.</param>
 internal sealed class TraceWords(SqliteConnection connection, ThingNames names, DateTimeZone zone)
 {
+    // More steps nobody draws, and nobody reads; orders and what is still here are told in full.
+    private const int MostSteps = 300;
+
     private readonly Dictionary<long, Instant> at = [];
 
     /// <summary>A lot: what went into it, and what it went into.</summary>
@@ -36,13 +39,18 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
 
     private TraceAnswer Answer(string about, Guid? lot, IReadOnlyList<StockTrace> back, IReadOnlyList<StockTrace> forward)
     {
-        var lots = StockStore.Find(connection, back.Concat(forward).SelectMany(trace => trace.Lots.Concat(trace.Steps.SelectMany(step => step.Movements.Select(movement => movement.Lot)))));
-        long[] numbers = [.. back.Concat(forward).SelectMany(trace => trace.Steps).Select(step => step.Number).Distinct()];
+        var (led, leads) = (Steps(back), Steps(forward));
+        TracedEntry[] shown = [.. led.Take(MostSteps), .. leads.Take(MostSteps)];
+        var orders = StockStore.Orders(connection, led.Concat(leads).Select(step => step.Number)).ToLookup(one => one.Entry);
+        var lots = StockStore.Find(connection, shown.SelectMany(step => step.Movements.Select(movement => movement.Lot))
+            .Concat(led.Concat(leads).Where(step => orders[step.Number].Any()).SelectMany(step => step.To)).Concat(back.SelectMany(trace => trace.Lots)).Concat(forward.Select(trace => trace.Start)));
+        var here = StockStore.StillHere(connection, forward.SelectMany(trace => trace.Lots));
+        long[] numbers = [.. shown.Select(step => step.Number)];
         var unknown = StockStore.Unknown(connection, numbers).ToLookup(one => one.Entry);
         var bakes = StockStore.Bakes(connection, numbers).ToLookup(one => one.Entry);
-        var orders = StockStore.Orders(connection, numbers).ToLookup(one => one.Entry);
-        TraceLotAnswer Lot(Guid id, StockAmount amount) => new(
-            id, names.Of(lots[id].Lot.Thing), lots[id].Lot.Code, names.Of(lots[id].Lot.Thing, amount), lots[id].Lot.Supplier ?? string.Empty, lots[id].Lot.UseBy is { } day ? Days.Name(day) : string.Empty, lots[id].IsMade);
+        TraceLotAnswer Of(StoredLot stored, StockAmount amount) => new(
+            stored.Lot.Id, names.Of(stored.Lot.Thing), stored.Lot.Code, names.Of(stored.Lot.Thing, amount), stored.Lot.Supplier ?? string.Empty, stored.Lot.UseBy is { } day ? Days.Name(day) : string.Empty, stored.IsMade);
+        TraceLotAnswer Lot(Guid id, StockAmount amount) => Of(lots[id], amount);
         TraceStepAnswer Step(TracedEntry step) => new(
             step.Number,
             Naming.Of(step.Kind),
@@ -51,20 +59,23 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
             [.. step.Movements.Where(movement => movement.Amount.Count > 0).Select(movement => Lot(movement.Lot, movement.Amount))],
             [.. unknown[step.Number].Select(one => $"{names.Of(one.Thing, one.Amount)} {names.Of(one.Thing)}")],
             [.. bakes[step.Number].Select(bake => $"{bake.Bake} in {bake.Oven}, {PickUpText.Said.Format(bake.Start.InZone(zone).LocalDateTime)} to {PickUpText.Clock.Format(bake.End.InZone(zone).TimeOfDay)}")],
-            [.. orders[step.Number].Select(order => new TraceOrderAnswer(order.OrderId, order.ForWhom, order.Pies, PickUpText.Said.Format(order.PickUp), Product(step)))]);
-        string Product(TracedEntry step) => step.To.Select(id => names.Of(lots[id].Lot.Thing)).FirstOrDefault() ?? string.Empty;
-        TraceStepAnswer[] Steps(IReadOnlyList<StockTrace> traces) => [.. traces.SelectMany(trace => trace.Steps).DistinctBy(step => step.Number).OrderBy(step => step.Number).Select(Step)];
-        var (before, after) = (Steps(back), Steps(forward));
+            OrdersOf(step));
+        TraceOrderAnswer[] OrdersOf(TracedEntry step) =>
+            [.. orders[step.Number].Select(order => new TraceOrderAnswer(order.OrderId, order.ForWhom, order.Pies, PickUpText.Said.Format(order.PickUp), step.To.Select(id => names.Of(lots[id].Lot.Thing)).FirstOrDefault() ?? string.Empty))];
         return new TraceAnswer(
             about,
             lot,
-            before,
-            after,
+            [.. led.Take(MostSteps).Select(Step)],
+            [.. leads.Take(MostSteps).Select(Step)],
+            leads.Count(step => step.Kind == StockEntryKind.Made),
+            Math.Max(0, led.Count - MostSteps) + Math.Max(0, leads.Count - MostSteps),
             [.. back.SelectMany(trace => trace.Lots).Distinct().Where(id => !lots[id].IsMade).Select(id => Lot(id, lots[id].Lot.Left))],
             // Of pies the orders stand with their own making.
-            [.. before.Where(step => step.To.Any(to => to.Lot == lot)).Concat(after).SelectMany(step => step.Orders)],
-            [.. forward.SelectMany(trace => trace.Lots).Distinct().Where(id => !lots[id].Lot.Left.IsNothing).Select(id => Lot(id, lots[id].Lot.Left))]);
+            [.. led.Where(step => lot is { } mine && step.To.Contains(mine)).Concat(leads).SelectMany(OrdersOf)],
+            [.. here.Select(stored => Of(stored, stored.Lot.Left))]);
     }
+
+    private static IReadOnlyList<TracedEntry> Steps(IReadOnlyList<StockTrace> traces) => [.. traces.SelectMany(trace => trace.Steps).DistinctBy(step => step.Number).OrderBy(step => step.Number)];
 
     private IEnumerable<TracedEntry> Made(IReadOnlyCollection<Guid> lots) => Leading(lots, isForward: false);
 
@@ -85,6 +96,8 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
 /// <param name="Lot">The lot that it is of; null of an order.</param>
 /// <param name="Before">What led to it, in the order of the books.</param>
 /// <param name="After">What it led to, in the order of the books.</param>
+/// <param name="Batches">How many batches it went into, those that are not shown among them.</param>
+/// <param name="NotShown">How many steps there are beyond those that are told one by one; orders and what is still here are told in full.</param>
 /// <param name="Sources">The lots from outside that went into it, each with what is left of it.</param>
 /// <param name="Orders">The orders that it went to.</param>
 /// <param name="StillHere">What it went into, itself among it, that lies on a shelf still, with how much.</param>
@@ -93,6 +106,8 @@ public sealed record TraceAnswer(
     Guid? Lot,
     IReadOnlyList<TraceStepAnswer> Before,
     IReadOnlyList<TraceStepAnswer> After,
+    int Batches,
+    int NotShown,
     IReadOnlyList<TraceLotAnswer> Sources,
     IReadOnlyList<TraceOrderAnswer> Orders,
     IReadOnlyList<TraceLotAnswer> StillHere);

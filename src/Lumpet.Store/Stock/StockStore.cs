@@ -75,6 +75,13 @@ public static class StockStore
         ids.Distinct().Chunk(500).SelectMany(some => connection.Query<LotRow>($"{StockRows.Columns} WHERE id IN @some", new { some = some.Select(StockRows.Key) }))
             .Select(StockRows.Read).ToDictionary(stored => stored.Lot.Id);
 
+    /// <summary>Of some lots those of which something is left, in the order in which they came to the books.</summary>
+    public static IReadOnlyList<StoredLot> StillHere(SqliteConnection connection, IEnumerable<Guid> ids) =>
+    [
+        .. ids.Distinct().Chunk(500).SelectMany(some => connection.Query<LotRow>($"{StockRows.Columns} WHERE amount > 0 AND id IN @some", new { some = some.Select(StockRows.Key) }))
+            .Select(StockRows.Read).OrderBy(stored => stored.Number),
+    ];
+
     /// <summary>Lots whose number holds some text, or that are of some things, used up or not, the latest first.</summary>
     /// <param name="connection">The bakery.</param>
     /// <param name="text">The text; all of it is meant as it stands.</param>

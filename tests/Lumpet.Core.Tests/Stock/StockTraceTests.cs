@@ -45,7 +45,7 @@ public sealed class StockTraceTests
     [InlineData(Salt, new[] { Dough, PearPies, Curd, Tarts, Salt }, new long[] { 3, 5, 7, 8 })]
     [InlineData(Pears, new[] { Pears, PearPies }, new long[] { 5 })]
     [InlineData(Tarts, new[] { Tarts }, new long[0])]
-    public void Forward_it_is_everything_that_a_lot_went_into(int start, int[] lots, long[] steps) 
+    public void Forward_it_is_everything_that_a_lot_went_into(int start, int[] lots, long[] steps)
     {
         Is(lots, steps, StockTrace.Forward(Ids[start], EntriesOf));
         Is(lots, steps, StockTrace.Forward(Ids[start], PartsOf));

@@ -7010,6 +7010,16 @@ export interface components {
             before: components["schemas"]["TraceStepAnswer"][];
             /** @description What it led to, in the order of the books. */
             after: components["schemas"]["TraceStepAnswer"][];
+            /**
+             * Format: int32
+             * @description How many batches it went into, those that are not shown among them.
+             */
+            batches: number;
+            /**
+             * Format: int32
+             * @description How many steps there are beyond those that are told one by one; orders and what is still here are told in full.
+             */
+            notShown: number;
             /** @description The lots from outside that went into it, each with what is left of it. */
             sources: components["schemas"]["TraceLotAnswer"][];
             /** @description The orders that it went to. */

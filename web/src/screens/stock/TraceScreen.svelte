@@ -18,7 +18,7 @@
   })
   const trace = $derived(params?.id ? traced.current : undefined)
   const pies = $derived(trace?.orders.reduce((sum, order) => sum + order.pies, 0) ?? 0)
-  const batches = $derived(trace?.after.filter((step) => step.kind === 'made').length ?? 0)
+  const batches = $derived(trace?.batches ?? 0)
   const start = $derived(
     trace ? [...trace.sources, ...trace.stillHere].filter((one) => one.lot === trace.lot).slice(0, 1) : [],
   )
@@ -56,7 +56,14 @@
       From left to right: what came, what was made of it, who has it. What was entered is here and nothing else; what
       went in without being on the books stands with a broken line.
     </p>
-    <div class="mt-3"><TracePath before={trace.before} after={trace.after} {start} lot={trace.lot} /></div>
+    {#if trace.notShown > 0}
+      <p class="note mt-3">
+        {trace.notShown} more steps are not drawn: so many nobody follows by eye. Whoever has it and what is still here stands
+        below in full.
+      </p>
+    {:else}
+      <div class="mt-3"><TracePath before={trace.before} after={trace.after} {start} lot={trace.lot} /></div>
+    {/if}
 
     {#if trace.lot}
       <section class="recall mt-4" aria-label="Recall sheet">
