@@ -38,7 +38,7 @@ public sealed record BuyingLine(Wanted Wanted, PackOffer Offer, int Packs, Money
 /// <summary>Another offer that would cost less.</summary>
 /// <param name="Offer">The pack.</param>
 /// <param name="Packs">How many.</param>
-/// <param name="Saves">By how much it is cheaper, what spoils counted as lost; above zero.</param>
+/// <param name="Saves">By how much it is cheaper, what spoils counted as lost; at least a coin.</param>
 public sealed record BuyingInstead(PackOffer Offer, int Packs, Money Saves);
 
 /// <summary>An order at a supplier.</summary>
@@ -142,7 +142,7 @@ public sealed record BuyingList(IReadOnlyList<SupplierOrder> Orders, IReadOnlyLi
             chosen.Cost(packs),
             use.OnShelves + (chosen.Pack * packs) - wanted.Amount,
             Spoilt(wanted, chosen, use, days),
-            saves > 0 ? new BuyingInstead(cheapest, cheapest.PacksFor(wanted.Amount), new Money(saves, chosen.Paid.Currency)) : null);
+            saves >= Money.SmallestCoin(chosen.Paid.Currency) ? new BuyingInstead(cheapest, cheapest.PacksFor(wanted.Amount), new Money(saves, chosen.Paid.Currency)) : null);
     }
 
     /// <summary>What is paid for what is used and for what spoils; what keeps until it is used is worth what it cost.</summary>

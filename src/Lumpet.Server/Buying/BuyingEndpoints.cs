@@ -54,7 +54,7 @@ internal static class BuyingEndpoints
             [.. list.Orders.Select(order => words.Of(order, versions.TryGetValue(order.Terms.Supplier, out var stated) ? stated.RowVersion : 0))],
             [.. list.NobodySells.Select(words.Of)],
             [.. BuyingStore.Placed(connection).Select(purchase => words.Of(purchase, clock.Today(bakery.Zone), missing, thing => Lies(store, thing)))],
-            [.. planned.Where(one => one.Stumbles.Length > 0).Select(one => $"{Days.Name(one.Book.Day)}: {one.Stumbles}")]));
+            DayOfBatches.NotSeen(planned, last, clock.Today(bakery.Zone))));
     }
 
     private static async Task<Results<ContentHttpResult, ValidationProblem>> Csv(

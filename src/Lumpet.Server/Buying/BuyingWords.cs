@@ -76,7 +76,7 @@ internal sealed class BuyingWords(ThingNames names)
 /// <param name="Orders">By supplier, what is to be ordered first first.</param>
 /// <param name="NobodySells">What no supplier's price is known of.</param>
 /// <param name="Placed">What is ordered and has not come.</param>
-/// <param name="Stumbles">Days that cannot be planned, with what stands in the way.</param>
+/// <param name="Stumbles">Days that cannot be planned, with what stands in the way, and from when on none is looked at.</param>
 public sealed record BuyingAnswer(
     string Day,
     string DayName,

@@ -57,7 +57,17 @@ internal sealed record DayOfBatches(DayBook Book, IReadOnlyList<ListedBatch> Bat
         }
     }
 
-    /// <summary>The days from today to a day that have orders, in order, each with its batches.</summary>
+    /// <summary>What is to be said of days that are not looked at: those that stumble, and those too far ahead.</summary>
+    /// <param name="planned">The days that are looked at.</param>
+    /// <param name="last">The last day that was asked for.</param>
+    /// <param name="today">The day by the bakery's clock.</param>
+    public static IReadOnlyList<string> NotSeen(IReadOnlyList<DayOfBatches> planned, LocalDate last, LocalDate today) =>
+    [
+        .. planned.Where(one => one.Stumbles.Length > 0).Select(one => $"{Days.Name(one.Book.Day)}: {one.Stumbles}"),
+        .. last > today.PlusDays(MostDays) ? [$"Plans are looked at for {MostDays} days ahead, until {Days.Name(today.PlusDays(MostDays))}."] : Array.Empty<string>(),
+    ];
+
+    /// <summary>The days from today to a day that have orders, in order, each with its batches; at most so many ahead.</summary>
     /// <param name="last">The last day.</param>
     /// <param name="database">Where it is read.</param>
     /// <param name="shelf">Keeps plans.</param>
@@ -69,7 +79,7 @@ internal sealed record DayOfBatches(DayBook Book, IReadOnlyList<ListedBatch> Bat
         if (BakeryStore.Find(connection) is not { } bakery) return [];
         var today = clock.Today(bakery.Zone);
         var days = new List<DayOfBatches>();
-        foreach (var (day, _) in OrderStore.Days(connection, today).Where(one => one.Day <= last))
+        foreach (var (day, _) in OrderStore.Days(connection, today).Where(one => one.Day <= last && one.Day <= today.PlusDays(MostDays)))
             if (DayBook.Open(connection, day, clock) is { } book) days.Add(await OfAsync(book, shelf, connection, waiting));
         return days;
     }

@@ -52,8 +52,7 @@ internal static class LotEndpoints
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery || StockStore.Find(connection, id) is not { } stored) return Gone();
-        var products = recipes.Products(connection);
-        return TypedResults.Ok(LotWords.Of(stored, connection, new ThingNames(IngredientStore.All(connection), products), products, bakery.Zone, clock.Today(bakery.Zone)));
+        return TypedResults.Ok(LotWords.Of(stored, connection, new ThingNames(IngredientStore.All(connection), recipes.Products(connection)), bakery.Zone, clock.Today(bakery.Zone)));
     }
 
     private static Results<NoContent, ValidationProblem, ProblemHttpResult> Describe(

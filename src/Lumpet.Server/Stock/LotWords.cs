@@ -1,6 +1,5 @@
 using Lumpet.Core;
 using Lumpet.Core.Orders;
-using Lumpet.Core.Recipes;
 using Lumpet.Core.Stock;
 using Lumpet.Store.Stock;
 using Microsoft.Data.Sqlite;
@@ -16,18 +15,11 @@ internal static class LotWords
     /// <param name="stored">The lot.</param>
     /// <param name="connection">Where its entries are read.</param>
     /// <param name="names">Names of what lies on shelves.</param>
-    /// <param name="products">All products.</param>
     /// <param name="zone">The bakery's time zone.</param>
     /// <param name="today">The day by its clock.</param>
-    public static LotAnswer Of(StoredLot stored, SqliteConnection connection, ThingNames names, IReadOnlyList<Product> products, DateTimeZone zone, LocalDate today)
+    public static LotAnswer Of(StoredLot stored, SqliteConnection connection, ThingNames names, DateTimeZone zone, LocalDate today)
     {
-        MadeKeeps? keeps = stored.Lot.Thing switch
-        {
-            StockedGoods goods when names.Ingredients.TryGetValue(goods.Id, out var made) => MadeKeeps.Of(made, stored.Lot.Place),
-            StockedPie pie when products.FirstOrDefault(product => product.Id == pie.Product) is { } product => MadeKeeps.Of(product, pie.Pan, pie.After),
-            _ => null,
-        };
-        var (lot, words) = (ShelfWords.WithLastDay(stored, keeps).Lot, new ShelfWords(names, today));
+        var (lot, words) = (ShelfWords.WithLastDay(stored, names.Keeps(stored.Lot)).Lot, new ShelfWords(names, today));
         return new LotAnswer(
             lot.Id,
             stored.RowVersion,

@@ -45,7 +45,7 @@ internal static class ShelfEndpoints
             store.Lots.Count(stored => words.Freshness(stored.Lot.UseBy) is "today" or "soon"),
             words.Missing(kept),
             words.Places(store.Lots, kept),
-            [.. planned.Where(one => one.Stumbles.Length > 0).Select(one => $"{Days.Name(one.Book.Day)}: {one.Stumbles}")],
+            DayOfBatches.NotSeen(planned, last, today),
             Goods(store, prices.Of(connection).On(today)),
             [.. PriceStore.Suppliers(connection).Select(supplier => supplier.Name)],
             bakery.Currency));

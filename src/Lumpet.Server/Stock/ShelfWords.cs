@@ -111,7 +111,7 @@ internal sealed class ShelfWords(ThingNames names, LocalDate today)
 /// <param name="Soon">How many end today or in the next three days.</param>
 /// <param name="Missing">What plans need and is not there.</param>
 /// <param name="Places">The fridge, the room, the freezer.</param>
-/// <param name="Stumbles">Days that cannot be planned, with what stands in the way.</param>
+/// <param name="Stumbles">Days that cannot be planned, with what stands in the way, and from when on none is looked at.</param>
 /// <param name="Goods">What can be received.</param>
 /// <param name="Suppliers">From whom.</param>
 /// <param name="Currency">The currency of the books.</param>

@@ -17,17 +17,10 @@ internal sealed record Storeroom(IReadOnlyList<StoredLot> Lots, ThingNames Names
     /// <param name="products">All products.</param>
     public static Storeroom Read(SqliteConnection connection, IReadOnlyList<Product> products)
     {
-        var ingredients = IngredientStore.All(connection);
-        var byId = products.ToDictionary(product => product.Id);
-        MadeKeeps? Keeps(StockLot lot) => lot.Thing switch
-        {
-            StockedGoods goods => ingredients.TryGetValue(goods.Id, out var made) ? MadeKeeps.Of(made, lot.Place) : null,
-            StockedPie pie => byId.TryGetValue(pie.Product, out var product) ? MadeKeeps.Of(product, pie.Pan, pie.After) : null,
-            _ => null,
-        };
+        var names = new ThingNames(IngredientStore.All(connection), products);
         return new Storeroom(
-            [.. StockStore.Lots(connection).Select(stored => ShelfWords.WithLastDay(stored, Keeps(stored.Lot)))],
-            new ThingNames(ingredients, products),
+            [.. StockStore.Lots(connection).Select(stored => ShelfWords.WithLastDay(stored, names.Keeps(stored.Lot)))],
+            names,
             ThingNames.IsCounted(StockStore.Counted(connection)));
     }
 

@@ -5,7 +5,7 @@ using Lumpet.Core.Stock;
 
 namespace Lumpet.Server.Stock;
 
-/// <summary>Says what lies on shelves, and how much of it.</summary>
+/// <summary>Says what lies on shelves, how much of it, and how long it is good for.</summary>
 /// <param name="ingredients">All ingredients by id, doughs among them.</param>
 /// <param name="products">All products.</param>
 internal sealed class ThingNames(IReadOnlyDictionary<string, Ingredient> ingredients, IEnumerable<Product> products)
@@ -30,6 +30,14 @@ internal sealed class ThingNames(IReadOnlyDictionary<string, Ingredient> ingredi
         (_, StockUnit.Piece) => Counted(amount.Count, amount.Count == 1 ? "piece" : "pieces"),
         _ when Piece(thing) is { } one => Counted((long)Math.Round(amount.Mass / one), "pieces"),
         _ => Weighed(amount.Mass.Grams),
+    };
+
+    /// <summary>How long a lot that was made here is good for by its recipe; null where that does not say, and of what is bought.</summary>
+    public MadeKeeps? Keeps(StockLot lot) => lot.Thing switch
+    {
+        StockedGoods goods => ingredients.TryGetValue(goods.Id, out var made) ? MadeKeeps.Of(made, lot.Place) : null,
+        StockedPie pie => byId.TryGetValue(pie.Product, out var product) ? MadeKeeps.Of(product, pie.Pan, pie.After) : null,
+        _ => null,
     };
 
     /// <summary>What one weighs of what is made here and goes by the piece; null of all else.</summary>

@@ -172,6 +172,15 @@ public sealed class ShelfTests : IDisposable
     }
 
     [Fact]
+    public async Task Plans_are_looked_at_for_a_fortnight_and_what_is_beyond_is_said()
+    {
+        Assert.Empty((await Shelves("2026-12-09")).GetProperty("stumbles").EnumerateArray());
+        var far = await Shelves("2027-06-01");
+        Assert.Equal("Plans are looked at for 14 days ahead, until Wednesday 9 December.", Assert.Single(far.GetProperty("stumbles").EnumerateArray()).GetString());
+        Assert.Equal(Missing(await Shelves("2026-12-09")), Missing(far));
+    }
+
+    [Fact]
     public async Task Water_is_not_kept_on_the_books_unless_somebody_says_so()
     {
         bool IsMissing(JsonElement shelves) => Missing(shelves).Any(words => words.EndsWith("Water", StringComparison.Ordinal));

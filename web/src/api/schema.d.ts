@@ -2262,7 +2262,7 @@ export interface components {
             nobodySells: components["schemas"]["UnsoldAnswer"][];
             /** @description What is ordered and has not come. */
             placed: components["schemas"]["PurchaseAnswer"][];
-            /** @description Days that cannot be planned, with what stands in the way. */
+            /** @description Days that cannot be planned, with what stands in the way, and from when on none is looked at. */
             stumbles: string[];
         };
         /** @description A line of an order. */
@@ -6429,7 +6429,7 @@ export interface components {
             missing: components["schemas"]["MissingAnswer"][];
             /** @description The fridge, the room, the freezer. */
             places: components["schemas"]["ShelfPlaceAnswer"][];
-            /** @description Days that cannot be planned, with what stands in the way. */
+            /** @description Days that cannot be planned, with what stands in the way, and from when on none is looked at. */
             stumbles: string[];
             /** @description What can be received. */
             goods: components["schemas"]["StoredGoodsAnswer"][];

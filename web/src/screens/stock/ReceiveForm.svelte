@@ -4,6 +4,7 @@
   import Field from '../../parts/Field.svelte'
   import { SentKey } from '../../parts/key'
   import KindField from '../../parts/KindField.svelte'
+  import { live } from '../../parts/live.svelte'
   import NumberField from '../../parts/NumberField.svelte'
   import TextField from '../../parts/TextField.svelte'
   import { places } from './places'
@@ -42,9 +43,10 @@
 
   // It comes as it is usually bought, until somebody says otherwise; it lies where the last of it lay.
   $effect(() => {
-    const usual = goods
-    if (!usual) return
+    const id = ingredient
     untrack(() => {
+      const usual = answer.goods.find((one) => one.id === id)
+      if (!usual) return
       draft.pack = usual.pack
       draft.supplier = usual.supplier
       const last = answer.places.flatMap((place) =>
@@ -55,6 +57,14 @@
       if (last) [draft.place, draft.shelf] = [last.place, last.shelf]
     })
   })
+
+  async function setCounted(isCounted: boolean) {
+    const outcome = await ask(
+      api.PUT('/api/counted-goods/{ingredient}', { params: { path: { ingredient } }, body: { isCounted } }),
+    )
+    failure = outcome.failure
+    if (!outcome.failure) live.saved('stock')
+  }
 
   async function save(event: SubmitEvent) {
     event.preventDefault()
@@ -109,8 +119,17 @@
     />
     <TextField label="Note" field="note" {failure} bind:value={draft.note} size={20} />
   </div>
-  {#if goods && !goods.isCounted}
-    <p class="small mt-1">{goods.name} is not kept on the books: no batch takes of it.</p>
+  {#if goods}
+    <p class="small mt-1">
+      {#if goods.isCounted}
+        <button type="button" class="link" onclick={() => setCounted(false)}
+          >Do not keep {goods.name} on the books</button
+        >
+      {:else}
+        {goods.name} is not kept on the books: no batch takes of it, and it is never missing.
+        <button type="button" class="link" onclick={() => setCounted(true)}>Keep {goods.name} on the books</button>
+      {/if}
+    </p>
   {/if}
   <div class="mt-2 flex flex-wrap gap-3">
     <button class="press press-main" disabled={isSending}>Put on the shelf</button>
