@@ -58,6 +58,7 @@ public static class LotChangeReader
             (_, var of) => (-amount, of),
         };
         if ((lot.Left + change).Count < 0) checks.Add(field, $"On the books there is only {Said(lot.Left)} of it. Where there is more, say first what was counted.");
+        if (change.Count > 0 && (lot.Left + change).Count > StockReceiptReader.Most(lot.Left.Unit)) checks.Add(field, "That is more than any bakery stores.");
         var read = kind switch
         {
             StockEntryKind.Opened => Opened(checks, draft, lot, parted, localNow, amount, reason),

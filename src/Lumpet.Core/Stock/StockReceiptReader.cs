@@ -85,7 +85,7 @@ public static class StockReceiptReader
         return checks.Faults.Count > 0 ? (null, checks.Faults) : (lot with { Code = code, UseBy = useBy, Shelf = shelf, Note = note }, []);
     }
 
-    private static double Most(StockUnit unit) => unit == StockUnit.Piece ? StockLot.MostPieces : StockLot.MostKilograms * 1_000_000;
+    internal static double Most(StockUnit unit) => unit == StockUnit.Piece ? StockLot.MostPieces : StockLot.MostKilograms * 1_000_000;
 
     private static (string Code, LocalDate? UseBy, string Shelf, string Note) Described(FieldChecks checks, LotDescriptionDraft draft)
     {

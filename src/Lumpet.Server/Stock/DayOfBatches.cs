@@ -27,12 +27,13 @@ internal sealed record DayOfBatches(DayBook Book, IReadOnlyList<ListedBatch> Bat
     /// <param name="lots">Everything that is there, for what batches have made for one another.</param>
     public IEnumerable<StockNeed> Needs(Func<StockThing, bool> isCounted, IReadOnlyList<StockLot> lots)
     {
-        var entered = Batches.Where(batch => batch.Entered is not null).Select(batch => batch.Batch.Id).ToHashSet();
+        // A batch of which a rest is still to be made is made by its rest.
+        var open = Batches.Where(batch => batch.Entered is null).Select(batch => batch.Planned).ToHashSet();
         return
             from listed in Batches
             where listed.Entered is null
             from take in listed.Batch.Takes
-            where isCounted(take.Thing) && (take.Batch is null || entered.Contains(take.Batch))
+            where isCounted(take.Thing) && (take.Batch is null || !open.Contains(take.Batch))
             select new StockNeed(take.Thing, take.Amount, Book.Clock.LocalAt(listed.Batch.StartMin), listed.Batch.About, Book.Day)
             {
                 Lots = take.Lot is { } chosen ? [chosen] : take.Batch is { } batch ? [.. lots.Where(lot => lot.ForDay == Book.Day && lot.Batch == batch).Select(lot => lot.Id)] : [],
@@ -99,12 +100,40 @@ internal sealed record DayOfBatches(DayBook Book, IReadOnlyList<ListedBatch> Bat
     {
         var generation = Generation(book);
         var entered = StockStore.MadeFor(connection, book.Day).Where(entry => entry.Generation == generation).ToDictionary(entry => entry.Batch!);
-        return [.. batches.OrderBy(batch => batch.StartMin).ThenBy(batch => batch.Id, StringComparer.Ordinal).Select(batch =>
-        {
-            var name = NameOf(batch, book);
-            return new ListedBatch(new BatchKey(book.Day, generation, name), batch with { Id = name }, entered.GetValueOrDefault(name));
-        })];
+        return [.. batches.OrderBy(batch => batch.StartMin).ThenBy(batch => batch.Id, StringComparer.Ordinal).SelectMany(batch => Parts(batch, NameOf(batch, book), new BatchKey(book.Day, generation, string.Empty), entered))];
     }
+
+    /// <summary>What of a batch is entered, with as much as it made then; and the rest, where the plan makes more of it since.</summary>
+    private static IEnumerable<ListedBatch> Parts(DayBatch batch, string planned, BatchKey key, Dictionary<string, StoredEntry> entered)
+    {
+        var (left, part) = (batch.Amount, 1);
+        string Name() => part == 1 ? planned : string.Create(CultureInfo.InvariantCulture, $"{planned}+{part}");
+        for (; entered.TryGetValue(Name(), out var entry); part++)
+        {
+            var made = StockAmount.Sum(entry.Traced.Movements.Where(movement => movement.Amount.Count > 0).Select(movement => movement.Amount), batch.Amount.Unit);
+            left -= made;
+            yield return new ListedBatch(key with { Batch = Name() }, batch with { Id = Name(), Amount = made, About = About(batch, made) }, entry, planned);
+        }
+
+        // What a gram more or less comes to is rounding, and no batch.
+        if (part > 1 && left.Count < (batch.Amount.Unit == StockUnit.Piece ? 1 : 1000)) yield break;
+        var share = (double)left.Count / batch.Amount.Count;
+        yield return new ListedBatch(
+            key with { Batch = Name() },
+            part == 1 ? batch with { Id = planned } : batch with
+            {
+                Id = Name(),
+                Amount = left,
+                About = $"{About(batch, left)}, the rest",
+                Takes = [.. batch.Takes.Select(take => take with { Amount = take.Amount with { Count = (long)Math.Ceiling(take.Amount.Count * share) } })],
+            },
+            null,
+            planned);
+    }
+
+    /// <summary>Pies are told with how many they are.</summary>
+    private static string About(DayBatch batch, StockAmount made) =>
+        batch.Kind == DayBatchKind.Pies ? string.Create(CultureInfo.InvariantCulture, $"{made.Count}{batch.About[batch.About.IndexOf(' ', StringComparison.Ordinal)..]}") : batch.About;
 
     /// <summary>A name that stays: pies by the clock of their pick-up and not by the minutes of a plan whose clock may begin elsewhere.</summary>
     private static string NameOf(DayBatch batch, DayBook book)
@@ -119,4 +148,5 @@ internal sealed record DayOfBatches(DayBook Book, IReadOnlyList<ListedBatch> Bat
 /// <param name="Key">The day, the plan and its name there.</param>
 /// <param name="Batch">The batch.</param>
 /// <param name="Entered">The entry by which it took what it needs; null while it is not entered.</param>
-internal sealed record ListedBatch(BatchKey Key, DayBatch Batch, StoredEntry? Entered);
+/// <param name="Planned">Its name in the plan; a rest has one of its own beside it.</param>
+internal sealed record ListedBatch(BatchKey Key, DayBatch Batch, StoredEntry? Entered, string Planned);

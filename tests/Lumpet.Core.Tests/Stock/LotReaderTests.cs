@@ -87,6 +87,7 @@ public sealed class LotReaderTests
         Assert.Equal(["kilograms"], Change(new LotChangeDraft("adjusted", Kilograms: -13, Reason: "x")).Fields);
         Assert.Equal(["reason"], Change(new LotChangeDraft("wasted", Kilograms: 1)).Fields);
         Assert.Equal(["reason"], Change(new LotChangeDraft("adjusted", Kilograms: 1, Reason: " ")).Fields);
+        Assert.Equal(["packs"], Change(new LotChangeDraft("counted", Packs: 100_000)).Fields);
         Assert.Equal(["kilograms"], Change(new LotChangeDraft("used")).Fields);
         Assert.Equal(["kilograms"], Change(new LotChangeDraft("used", Kilograms: 0)).Fields);
         Assert.Equal(["kilograms"], Change(new LotChangeDraft("used", Kilograms: -1)).Fields);

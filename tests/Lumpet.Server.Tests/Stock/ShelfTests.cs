@@ -181,6 +181,19 @@ public sealed class ShelfTests : IDisposable
     }
 
     [Fact]
+    public async Task What_is_ordered_after_a_batch_was_entered_is_a_rest_that_is_still_to_be_made()
+    {
+        foreach (var batch in await Batches()) await Enter(batch, true);
+        Assert.Equal(201, (await server.Send(HttpMethod.Post, "/api/orders", new { product = "pear", pan = "23", count = 6, pickUp = $"{Fair}T07:30", @for = "late" })).Status);
+        var pies = (await Batches()).Where(batch => Said(batch, "about").Contains("Pear and ginger, 23 cm", StringComparison.Ordinal)).ToArray();
+        Assert.Equal([("12 Pear and ginger, 23 cm", true), ("12 Pear and ginger, 23 cm", true), ("6 Pear and ginger, 23 cm, the rest", false)], pies.Select(batch => (Said(batch, "about"), batch.GetProperty("isEntered").GetBoolean())).OrderBy(one => !one.Item2));
+        var rest = pies.Single(batch => !batch.GetProperty("isEntered").GetBoolean());
+        Assert.Contains("Pears, firm", (await Shelves()).ToString(), StringComparison.Ordinal);
+        Assert.Equal(200, (await Enter(rest, true)).Status);
+        Assert.DoesNotContain(await Batches(), batch => !batch.GetProperty("isEntered").GetBoolean() && Said(batch, "about").Contains("Pear and ginger, 23 cm", StringComparison.Ordinal));
+    }
+
+    [Fact]
     public async Task Water_is_not_kept_on_the_books_unless_somebody_says_so()
     {
         bool IsMissing(JsonElement shelves) => Missing(shelves).Any(words => words.EndsWith("Water", StringComparison.Ordinal));
