@@ -4,6 +4,7 @@ using Lumpet.Core.Scheduling;
 using Lumpet.Server.Ahead;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Bench;
+using Lumpet.Server.Bills;
 using Lumpet.Server.Buying;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Cold;
@@ -119,6 +120,8 @@ internal static class LumpetApplication
         PriceEndpoints.Map(app);
         PriceListEndpoints.Map(app);
         CostEndpoints.Map(app);
+        BillEndpoints.Map(app);
+        RunEndpoints.Map(app);
         ChannelEndpoints.Map(app);
         PreparationEndpoints.Map(app);
         WayEndpoints.Map(app);

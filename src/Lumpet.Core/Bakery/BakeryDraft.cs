@@ -20,6 +20,7 @@ namespace Lumpet.Core.Bakery;
 /// <param name="DaysAhead">How many days before the day of a pick-up work for it may begin; null for one.</param>
 /// <param name="SpecialDates">Dates on which other shifts are worked, or none; null for none.</param>
 /// <param name="Room">How much room it has besides its ovens; null where nothing is counted.</param>
+/// <param name="HandsHourPrice">What an hour of one pair of hands costs; null where it is not counted.</param>
 /// <param name="Cups">Which cup and spoons a recipe means that names no country: "unitedStates", "metric" or "australian".</param>
 public sealed record BakeryDraft(
     string? Name,
@@ -39,7 +40,8 @@ public sealed record BakeryDraft(
     int? OpenCPerTray = null,
     int? DaysAhead = null,
     IReadOnlyList<SpecialDateDraft?>? SpecialDates = null,
-    RoomDraft? Room = null);
+    RoomDraft? Room = null,
+    decimal? HandsHourPrice = null);
 
 /// <summary>Room as described; what is null is not counted, and limits nothing.</summary>
 /// <param name="BenchPlaces">How many people have a place at the bench at once.</param>

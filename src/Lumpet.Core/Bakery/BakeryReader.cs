@@ -32,12 +32,13 @@ public static class BakeryReader
         var ahead = checks.Whole("daysAhead", draft.DaysAhead ?? BakeryRecord.UsualDaysAhead, 0, MostDaysAhead, "days");
         var ovens = Ovens(checks, draft);
         var room = Room(checks, draft.Room);
+        var hands = draft.HandsHourPrice is { } hour ? Price(checks, "handsHourPrice", hour) : (decimal?)null;
         var pans = PanReader.Read(checks, "pans", draft.Pans);
         var cups = checks.Word("cups", draft.Cups, CupCustom.UnitedStates);
         var handles = draft.Handles is null ? null : MajorAllergens.Stated(checks, "handles", draft.Handles);
         return checks.Faults.Count > 0 || zone is null
             ? (null, [], checks.Faults)
-            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups) { Handles = handles, OpenCPerTray = openC, DaysAhead = ahead, SpecialDates = special, Room = room }, pans, []);
+            : (new BakeryRecord(name, zone, currency, tolerance, transfer, spare, mixer, shifts, ovens, cups) { Handles = handles, OpenCPerTray = openC, DaysAhead = ahead, SpecialDates = special, Room = room, HandsHourPrice = hands }, pans, []);
     }
 
     /// <summary>A bakery as it would be described.</summary>
@@ -59,7 +60,8 @@ public static class BakeryReader
         bakery.OpenCPerTray == 0 ? null : bakery.OpenCPerTray,
         bakery.DaysAhead,
         ShiftReader.Write(bakery.SpecialDates),
-        Write(bakery.Room));
+        Write(bakery.Room),
+        bakery.HandsHourPrice);
 
     private static RoomDraft Write(KitchenRoom room) =>
         new(room.BenchPlaces, room.Burners, room.RackTrays, room.FridgeTrays, room.FridgeKilograms, room.FreezerTrays, room.FreezerKilograms, room.PotLitres);

@@ -29,6 +29,9 @@ public sealed record BakeryRecord(
     /// <summary>Degrees that an oven loses through the open door for each tray put in; 0 where that is not counted.</summary>
     public int OpenCPerTray { get; init; }
 
+    /// <summary>What an hour of one pair of hands costs, in the bakery's currency, with all that goes with it; null where hands are not counted.</summary>
+    public decimal? HandsHourPrice { get; init; }
+
     /// <summary>How much room it has besides its ovens.</summary>
     public KitchenRoom Room { get; init; } = KitchenRoom.Uncounted;
 

@@ -54,7 +54,7 @@ public sealed record DayFigures(
             plan.Fates.Sum(fate => fate.Late),
             plan.Fates.Select(fate => fate.LateMin).DefaultIfEmpty(0).Max(),
             plan.Waves.Any(wave => wave.SpareMin is null) ? null : plan.Waves.Select(wave => wave.SpareMin).DefaultIfEmpty(null).Min(),
-            cost.OvenOnMin - OnMin(others),
+            cost.OvenOnMin - HotMinutes.In(others),
             Heat(plan),
             cost.SettingChanges - Changes(others),
             cost.DoorOpenings - plan.Taken.Trays.SelectMany(tray => new[] { (tray.OvenId, tray.StartMin), (tray.OvenId, tray.EndMin) }).Where(door => door.Item2 >= 0).Distinct().Count(),
@@ -87,19 +87,14 @@ public sealed record DayFigures(
     private static decimal? Heat(PlannedDay plan)
     {
         var sum = 0m;
-        foreach (var oven in plan.BakePlan.Settings.GroupBy(setting => setting.OvenId))
+        foreach (var (oven, minutes) in HotMinutes.Of(plan))
         {
-            if (plan.Ovens[oven.Key].HourPrice is not { } price) return null;
-            // What was on when the clock began is on until its first change.
-            var begun = plan.Problem.Ovens.First(asked => asked.Id == oven.Key).StartSettingC is null ? 0 : oven.First().AtMin;
-            sum += price * (begun + OnMin(oven) - OnMin(plan.Taken.Settings.Where(setting => setting.OvenId == oven.Key))) / 60;
+            if (plan.Ovens[oven].HourPrice is not { } price) return null;
+            sum += price * minutes / 60;
         }
 
         return sum;
     }
-
-    private static long OnMin(IEnumerable<OvenSetting> settings) => settings.GroupBy(setting => setting.OvenId)
-        .Sum(oven => oven.Zip(oven.Skip(1)).Where(pair => pair.First.TempC is not null).Sum(pair => (long)pair.Second.AtMin - pair.First.AtMin));
 
     private static long Changes(IEnumerable<OvenSetting> settings) => settings.Where(setting => setting.TempC is not null).GroupBy(setting => setting.OvenId)
         .Sum(oven => oven.Zip(oven.Skip(1)).LongCount(pair => pair.First.TempC != pair.Second.TempC));

@@ -19,7 +19,7 @@ public static class BakeryStore
         var row = connection.QuerySingleOrDefault<Row>(
             """
             SELECT name, zone, currency, tolerance_c AS toleranceC, transfer_min AS transferMin, spare_min AS spareMin, open_c_per_tray AS openCPerTray, days_ahead AS daysAhead,
-                   bench_places AS benchPlaces, burners, rack_trays AS rackTrays, fridge_trays AS fridgeTrays, fridge_kg AS fridgeKg, freezer_trays AS freezerTrays, freezer_kg AS freezerKg, pot_l AS potL,
+                   bench_places AS benchPlaces, burners, rack_trays AS rackTrays, fridge_trays AS fridgeTrays, fridge_kg AS fridgeKg, freezer_trays AS freezerTrays, freezer_kg AS freezerKg, pot_l AS potL, hands_hour_price AS handsHourPrice,
                    mixer_name AS mixerName, mixer_smallest_g AS smallest, mixer_largest_g AS largest, cups, handles_stated AS handlesStated
             FROM bakery
             """);
@@ -47,6 +47,7 @@ public static class BakeryStore
         {
             OpenCPerTray = (int)row.OpenCPerTray,
             DaysAhead = (int)row.DaysAhead,
+            HandsHourPrice = row.HandsHourPrice is { } hour ? decimal.Parse(hour, CultureInfo.InvariantCulture) : null,
             Room = new KitchenRoom
             {
                 BenchPlaces = (int?)row.BenchPlaces,
@@ -72,7 +73,7 @@ public static class BakeryStore
 
     private sealed record Row(
         string Name, string Zone, string Currency, long ToleranceC, long TransferMin, long SpareMin, long OpenCPerTray, long DaysAhead,
-        long? BenchPlaces, long? Burners, long? RackTrays, long? FridgeTrays, long? FridgeKg, long? FreezerTrays, long? FreezerKg, long? PotL, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
+        long? BenchPlaces, long? Burners, long? RackTrays, long? FridgeTrays, long? FridgeKg, long? FreezerTrays, long? FreezerKg, long? PotL, string? HandsHourPrice, string MixerName, double Smallest, double Largest, string Cups, long HandlesStated);
 
     private sealed record ShiftRow(long Id, string? Date, long? Weekdays, string Name, long StartMinute, long LengthMin, long? People);
 

@@ -51,6 +51,7 @@ public static class BakeryWriter
             freezer_trays = bakery.Room.FreezerTrays,
             freezer_kg = bakery.Room.FreezerKilograms,
             pot_l = bakery.Room.PotLitres,
+            hands_hour_price = bakery.HandsHourPrice?.ToString(CultureInfo.InvariantCulture),
             mixer_name = bakery.Mixer.Name,
             mixer_smallest_g = bakery.Mixer.SmallestBatch.Grams,
             mixer_largest_g = bakery.Mixer.LargestBatch.Grams,

@@ -159,6 +159,10 @@ public static class StockStore
     public static IReadOnlyList<StoredEntry> MadeFor(SqliteConnection connection, LocalDate day) =>
         [.. Entries(connection, "e.day = @day", new { day = StockRows.Written(day) }).Where(entry => !entry.IsTakenBack)];
 
+    /// <summary>What was thrown away between two moments, the first among them and the second not; what was taken back is not among it.</summary>
+    public static IReadOnlyList<StoredEntry> ThrownAway(SqliteConnection connection, Instant from, Instant to) =>
+        [.. Entries(connection, "e.kind = 'wasted' AND e.at_unix >= @from AND e.at_unix < @to", new { from = from.ToUnixTimeSeconds(), to = to.ToUnixTimeSeconds() }).Where(entry => !entry.IsTakenBack)];
+
     /// <summary>What entries took that no lot held.</summary>
     public static IReadOnlyList<UnknownTake> Unknown(SqliteConnection connection, IEnumerable<long> entries) =>
         [.. Of<UnknownRow>(connection, "SELECT entry_id AS entry, ingredient_id AS ingredient, dough_id AS dough, unit, amount FROM stock_unknown", entries)

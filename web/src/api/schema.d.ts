@@ -827,6 +827,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bills/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a day, or several from a day on, cost by their plans and bring: by product, by customer and by day, with what was really taken. */
+        get: operations["GetBill"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bills/{day}/bill.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same by product as comma-separated values. */
+        get: operations["GetBillCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/costs/{product}/{pan}/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What so many pies of a product cost where they are made by themselves: whole bowls and batches, hands and an oven of their own. */
+        get: operations["GetRunCost"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/channels": {
         parameters: {
             query?: never;
@@ -2009,6 +2060,11 @@ export interface components {
             /** @description Dates on which other shifts are worked, or none; null for none. */
             specialDates?: null | components["schemas"]["SpecialDateDraft"][];
             room?: null | components["schemas"]["RoomDraft"];
+            /**
+             * Format: double
+             * @description What an hour of one pair of hands costs; null where it is not counted.
+             */
+            handsHourPrice?: null | number;
         };
         /** @description A batch. */
         BatchAnswer: {
@@ -2223,6 +2279,88 @@ export interface components {
             oneGo: string;
             /** @description Whether it goes right on from the same work before. */
             goesOn: boolean;
+        };
+        /** @description What one day or several cost by their plans, and bring. Each list of rows adds up to the totals, to the coin. */
+        BillAnswer: {
+            /** @description The first day (ISO date). */
+            day: string;
+            /** @description The same in words. */
+            dayName: string;
+            /**
+             * Format: int32
+             * @description How many days, from the first on.
+             */
+            days: number;
+            /** @description The last day in words; the first where it is one. */
+            untilName: string;
+            /** @description ISO 4217 code. */
+            currency: string;
+            /** @description The customer whose orders alone are told; null where all are. */
+            for: null | string;
+            /** @description Everyone who has ordered for these days, in alphabetical order. */
+            customers: string[];
+            /** @description What a tired manager reads first. */
+            sentence: string;
+            /** @description Whether an hour of hands has a price. */
+            handsAreCounted: boolean;
+            /** @description Everything together. */
+            totals: components["schemas"]["BillRowAnswer"];
+            /** @description By product and pan, what is left of it least first. */
+            products: components["schemas"]["BillRowAnswer"][];
+            /** @description By customer; of one day by pick-up too. */
+            orders: components["schemas"]["BillRowAnswer"][];
+            /** @description By day. */
+            byDay: components["schemas"]["BillRowAnswer"][];
+            /** @description What belongs to no order: dough and batches beyond what is taken, work and heat for none of these pies. Empty where one customer is told. */
+            shared: components["schemas"]["BillRowAnswer"][];
+            /** @description Ingredients without a price: with them it costs more. */
+            missing: string[];
+            /** @description What else is to be known: ovens without a price, products without one, days that cannot be planned. */
+            notes: string[];
+            entered: null | components["schemas"]["EnteredCostAnswer"];
+        };
+        /** @description A row of a bill: revenue less ingredients, hands and heat is what is left. */
+        BillRowAnswer: {
+            /** @description What it is of: a product, a day; empty where there is nothing to follow. */
+            id: string;
+            /** @description Id of the pan of a product; empty else. */
+            pan: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What else tells it apart: the pan, the pick-up; may be empty. */
+            detail: string;
+            /**
+             * Format: int32
+             * @description How many pies; 0 of what belongs to no order.
+             */
+            pies: number;
+            /**
+             * Format: double
+             * @description What they bring at the price that is set, before tax; null where none is set of any.
+             */
+            revenue: null | number;
+            /**
+             * Format: double
+             * @description Ingredients and boxes, as far as prices are known.
+             */
+            ingredients: number;
+            /**
+             * Format: double
+             * @description Hands; null where they are not counted.
+             */
+            hands: null | number;
+            /**
+             * Format: double
+             * @description Ovens.
+             */
+            heat: number;
+            /**
+             * Format: double
+             * @description What is left; null where no price is set of any.
+             */
+            contribution: null | number;
+            /** @description Whether an ingredient or a selling price is missing, so that what is left is not the whole of it. */
+            isAtMost: boolean;
         };
         /** @description A stretch of time that is drawn in one piece. */
         BlockAnswer: {
@@ -3236,6 +3374,41 @@ export interface components {
             amount: null | number;
             /** @description Whether it is entered even where the books do not hold all that went in. */
             evenIfUnknown: null | boolean;
+        };
+        /** @description What was really taken for the batches that are entered, beside what their plans take. */
+        EnteredCostAnswer: {
+            /**
+             * Format: int32
+             * @description Batches that are entered.
+             */
+            batches: number;
+            /**
+             * Format: int32
+             * @description Batches in all.
+             */
+            of: number;
+            /**
+             * Format: double
+             * @description What those that are entered take by their plan, at the prices of the day.
+             */
+            planned: number;
+            /**
+             * Format: double
+             * @description What was taken, at what was paid for it, or the prices of the day where that is not known.
+             */
+            taken: number;
+            /**
+             * Format: double
+             * @description What was taken more than was planned; below 0 for less.
+             */
+            more: number;
+            /**
+             * Format: double
+             * @description What was thrown away on these days, likewise.
+             */
+            thrownAway: number;
+            /** @description Things of which nobody knows what they cost. */
+            missing: string[];
         };
         /** @description How long the bake may take in this pan. */
         EstimateAnswer: {
@@ -6112,6 +6285,108 @@ export interface components {
              */
             amount: number;
         };
+        /** @description What so many pies of a product cost where they are made by themselves: ingredients, what is left over, hands and heat are the total. */
+        RunCostAnswer: {
+            /**
+             * Format: int32
+             * @description Pies.
+             */
+            count: number;
+            /** @description ISO 4217 code. */
+            currency: string;
+            /** @description What a tired manager reads first. */
+            sentence: string;
+            /**
+             * Format: double
+             * @description What goes into the pies, with boxes; null while a price is missing.
+             */
+            ingredients: null | number;
+            /**
+             * Format: double
+             * @description What is made or opened and not taken; null while a price is missing.
+             */
+            left: null | number;
+            /**
+             * Format: int32
+             * @description Minutes of hands, by the recipe.
+             */
+            handsMin: number;
+            /**
+             * Format: double
+             * @description What they cost; null where an hour of hands has no price.
+             */
+            hands: null | number;
+            /** @description The oven that bakes them for least; null where none with a price does. */
+            oven: null | string;
+            /**
+             * Format: int32
+             * @description Minutes for which it is on, its heating up among them.
+             */
+            ovenMin: number;
+            /**
+             * Format: double
+             * @description What that costs; null without such an oven.
+             */
+            heat: null | number;
+            /**
+             * Format: double
+             * @description Everything that is counted; null while a price is missing.
+             */
+            total: null | number;
+            /**
+             * Format: double
+             * @description Of one pie; null while a price is missing.
+             */
+            perPie: null | number;
+            /** @description What is left over. */
+            unused: components["schemas"]["UnusedAnswer"][];
+            /** @description Bowls and batches: "Flaky 3-2-1: 1 bowl, 2.00 kg". */
+            batches: string[];
+            /** @description From how many pies on it pays, by channel. */
+            pays: components["schemas"]["RunPaysAnswer"][];
+            /** @description What a pie costs, by how many are made. */
+            ladder: components["schemas"]["RunStepAnswer"][];
+        };
+        /** @description From how many pies on a channel pays for them. */
+        RunPaysAnswer: {
+            /** @description Its name. */
+            channel: string;
+            /**
+             * Format: double
+             * @description What a pie brings there, tax and fees taken off.
+             */
+            perPie: number;
+            /** @description Whether at the price that is set; else at the least price that keeps to the channel's aim. */
+            isSet: boolean;
+            /**
+             * Format: int32
+             * @description The fewest pies that pay; null where none of those looked at do.
+             */
+            from: null | number;
+            /**
+             * Format: int32
+             * @description How many are looked at.
+             */
+            most: number;
+        };
+        /** @description What a pie costs where so many are made. */
+        RunStepAnswer: {
+            /**
+             * Format: int32
+             * @description Pies.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description Everything that is counted, of one; null while a price is missing.
+             */
+            perPie: null | number;
+            /**
+             * Format: double
+             * @description Of that the ingredients of the pie itself.
+             */
+            ingredients: null | number;
+        };
         /** @description What an article of a supplier is. */
         SaidArticle: {
             /** @description What the supplier calls it. */
@@ -7184,6 +7459,18 @@ export interface components {
             missing: string;
             /** @description When, in words. */
             needed: string;
+        };
+        /** @description Something that is left over. */
+        UnusedAnswer: {
+            /** @description What. */
+            name: string;
+            /** @description How much: "320 g". */
+            weight: string;
+            /**
+             * Format: double
+             * @description What it has cost; null where a price is missing.
+             */
+            cost: null | number;
         };
         /** @description What to begin with. */
         UsualAnswer: {
@@ -9267,6 +9554,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProductCostAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetBill: {
+        parameters: {
+            query?: {
+                days?: number;
+                for?: string;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetBillCsv: {
+        parameters: {
+            query?: {
+                days?: number;
+                for?: string;
+            };
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetRunCost: {
+        parameters: {
+            query?: {
+                count?: number;
+            };
+            header?: never;
+            path: {
+                product: string;
+                pan: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunCostAnswer"];
                 };
             };
             /** @description Bad Request */

@@ -4,6 +4,7 @@ import OrdersScreen from './orders/OrdersScreen.svelte'
 /** Screens are fetched when they are opened; the first is there at once. */
 const screens = {
   costs: () => import('./costs/CostsScreen.svelte'),
+  bill: () => import('./costs/BillScreen.svelte'),
   productCost: () => import('./costs/ProductCostScreen.svelte'),
   channels: () => import('./costs/ChannelsScreen.svelte'),
   prices: () => import('./prices/PricesScreen.svelte'),
@@ -61,6 +62,7 @@ export const routes = {
   '/ingredients': when(screens.ingredients),
   '/pans': when(screens.pans),
   '/library': when(screens.library),
+  '/bill/:day?': when(screens.bill),
   '/costs': when(screens.costs),
   '/costs/channels': when(screens.channels),
   '/costs/:product/:pan': when(screens.productCost),

@@ -131,6 +131,13 @@
         bind:value={draft.openCPerTray}
         size={6}
       />
+      <NumberField
+        label="An hour of hands costs"
+        field="handsHourPrice"
+        {failure}
+        bind:value={draft.handsHourPrice}
+        size={7}
+      />
     </fieldset>
 
     <fieldset class="fields">

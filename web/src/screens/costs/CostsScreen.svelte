@@ -19,12 +19,13 @@
 {#if answer}
   <p class="small">
     <a class="link" href="#/prices">Prices of ingredients</a>,
-    <a class="link" href="#/costs/channels">where pies are sold</a>
+    <a class="link" href="#/costs/channels">where pies are sold</a>,
+    <a class="link" href="#/bill">the bill of a day or a week</a>
   </p>
   <h1 class="sentence">{answer.sentence}</h1>
   <p class="small mt-2">
     Ingredients and packaging of one pie in its usual pan, at today’s prices in {answer.currency}, bought weight through
-    yields and what is made here; hands and ovens are not in it. The slice is what they take of the price; more than the {answer.aimPercent}
+    yields and what is made here; hands and ovens stand with each product and on the bill. The slice is what they take of the price; more than the {answer.aimPercent}
     % aimed at is underlined.
   </p>
   <label class="mt-2 block w-fit"

@@ -7,6 +7,7 @@
   import { money } from '../../parts/money'
   import PieCut from '../../parts/PieCut.svelte'
   import Sentence from '../../parts/Sentence.svelte'
+  import RunCost from './RunCost.svelte'
   import CostOverTime from './CostOverTime.svelte'
   import WhatToCharge from './WhatToCharge.svelte'
 
@@ -95,6 +96,7 @@
     </table>
   </div>
   <WhatToCharge {answer} slices={answer.slices} onslices={(wanted) => (slices = Number.isNaN(wanted) ? 8 : wanted)} />
+  <RunCost product={answer.product} pan={answer.pan} />
   <section class="mt-6" aria-label="Over time">
     <div class="flex flex-wrap items-end gap-4">
       <h2 class="font-headline text-lg font-semibold">This recipe at the prices of each day</h2>
