@@ -19,6 +19,7 @@ const screens = [
   '/ovens',
   '/bakery',
   '/costs',
+  '/bill',
   '/costs/pear/23',
   '/costs/channels',
   '/prices',

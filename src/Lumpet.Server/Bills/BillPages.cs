@@ -131,6 +131,7 @@ internal static class BillPages
     {
         foreach (var day in days.Where(day => day.Stumbles.Length > 0)) yield return $"{Days.Name(day.Book.Day)} cannot be planned, and is not in it: {day.Stumbles}";
         foreach (var day in days.Where(day => day.NotMade > 0)) yield return $"{Days.Name(day.Book.Day)}: {PlanSentence.Count(day.NotMade, "pie")} cannot be made as it is planned; they are in it as if they were.";
+        foreach (var day in days.Where(day => day.Beyond > 0 && day.Bill is not null)) yield return $"{Days.Name(day.Book.Day)}: {PlanSentence.Count(day.Beyond, "pie")} baked beyond what is ordered {(day.Beyond == 1 ? "is in it as if it" : "are in it as if they")} were sold.";
         foreach (var day in days.Where(day => day.Book.LeftOut.Count > 0)) yield return $"{Days.Name(day.Book.Day)}: {PlanSentence.Count(day.Book.LeftOut.Sum(one => one.Order.Count), "pie")} left out of the plan are not in it.";
         if (days.SelectMany(day => day.Bill?.OvensWithoutPrice ?? []).Distinct().ToArray() is { Length: > 0 } ovens) yield return $"An hour of {string.Join(" and of ", ovens)} has no price: that heat is not in it.";
         if (orders.Where(order => !order.IsPriced).Select(order => $"{order.Product.Name}, {order.Pan.Name}").Distinct().ToArray() is { Length: > 0 } unpriced) yield return $"No price to sell it for is set of {string.Join("; ", unpriced)}: it brings nothing here.";

@@ -6,6 +6,7 @@ using Lumpet.Server.DayPlan;
 using Lumpet.Server.Faults;
 using Lumpet.Server.Prices;
 using Lumpet.Store;
+using Lumpet.Store.Orders;
 using NodaTime;
 
 namespace Lumpet.Server.Bills;
@@ -15,8 +16,9 @@ namespace Lumpet.Server.Bills;
 /// <param name="Bill">Its bill; null where it cannot be planned.</param>
 /// <param name="Orders">What each of its orders has of it.</param>
 /// <param name="NotMade">Pies on it that its plan cannot make.</param>
+/// <param name="Beyond">Pies on it that are baked beyond what is ordered.</param>
 /// <param name="Stumbles">Why it cannot be planned; empty where it can.</param>
-internal sealed record BilledDay(DayBook Book, DayBill? Bill, IReadOnlyList<OrderShare> Orders, int NotMade, string Stumbles)
+internal sealed record BilledDay(DayBook Book, DayBill? Bill, IReadOnlyList<OrderShare> Orders, int NotMade, int Beyond, string Stumbles)
 {
     /// <summary>The bill of a day's plan: of the plan that is shown, or of all of the day where that one has been gone on with amid it.</summary>
     /// <param name="day">The day.</param>
@@ -30,10 +32,12 @@ internal sealed record BilledDay(DayBook Book, DayBill? Bill, IReadOnlyList<Orde
     {
         DayBook? book;
         PriceList prices;
+        int beyond;
         using (var connection = database.Open())
         {
             book = DayBook.Open(connection, day, clock);
             if (book?.Begun is not null) book = DayBook.Open(connection, day, null);
+            beyond = book is null ? 0 : (int)(book.Snapshot.Orders.Sum(order => order.Count) + book.LeftOut.Sum(one => one.Order.Count) - OrderStore.Total(connection, day).Pies);
             prices = books.Of(connection).On(day);
         }
 
@@ -42,11 +46,11 @@ internal sealed record BilledDay(DayBook Book, DayBill? Bill, IReadOnlyList<Orde
         {
             var (plan, _) = await shelf.AtOnceAsync(book, waiting);
             var bill = DayBill.Of(plan, prices, book.Bakery);
-            return new BilledDay(book, bill, OrderShare.Of(bill, book.Snapshot.Orders), plan.Waves.Sum(wave => wave.NotMade), string.Empty);
+            return new BilledDay(book, bill, OrderShare.Of(bill, book.Snapshot.Orders), plan.Waves.Sum(wave => wave.NotMade), beyond, string.Empty);
         }
         catch (Exception exception) when (exception is PlanStumblesException or UnsoundPlanException)
         {
-            return new BilledDay(book, null, [], 0, exception.Message);
+            return new BilledDay(book, null, [], 0, beyond, exception.Message);
         }
     }
 }

@@ -30,6 +30,7 @@ export const screens = [
   { id: 'preparations', name: 'Preparations', key: 'm' },
   { id: 'ingredients', name: 'Ingredients', key: 'i' },
   { id: 'prices', name: 'Prices', key: 'e' },
+  { id: 'bill', name: 'Bill of a day', key: 'g' },
   { id: 'buying', name: 'Buying', key: 'y' },
   { id: 'pans', name: 'Pans', key: 'a' },
   { id: 'library', name: 'Take in, give out', key: 'l' },
@@ -48,6 +49,7 @@ const within: Record<string, string> = {
   preparations: 'recipes',
   ingredients: 'recipes',
   prices: 'costs',
+  bill: 'costs',
   pans: 'recipes',
   versions: 'recipes',
   compare: 'recipes',
@@ -55,7 +57,7 @@ const within: Record<string, string> = {
 }
 
 /** Screens of a day within a place: of another day they stay what they are. */
-const ofADay = ['sheets', 'made', 'batches', 'buying']
+const ofADay = ['sheets', 'made', 'batches', 'buying', 'bill']
 
 /** Where the same is shown of another day: sheets stay sheets. */
 export function ofAnotherDay(location: string, day: string) {

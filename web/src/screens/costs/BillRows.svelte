@@ -85,6 +85,15 @@
     font-weight: 400;
   }
 
+  table {
+    min-width: 44rem;
+    table-layout: fixed;
+  }
+
+  th:first-child {
+    width: 30%;
+  }
+
   .figure {
     padding: 0.2rem 0.6rem;
     text-align: right;
@@ -121,6 +130,7 @@
     }
 
     table {
+      min-width: 0;
       font-size: 9.5pt;
     }
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte'
   import { api, type Schemas } from '../../api/client'
   import { Asked } from '../../parts/asked.svelte'
   import ChoiceWord from '../../parts/ChoiceWord.svelte'
@@ -16,7 +17,10 @@
   let days = $state('1')
   let customer = $state('')
   const asked = new Asked<Schemas['BillAnswer']>()
-  $effect(() => void today.show(params?.day))
+  $effect(() => {
+    const wanted = params?.day
+    untrack(() => void today.show(wanted))
+  })
   asked.follow(['ingredients', 'recipes', 'bakery', 'orders', 'stock'], () => {
     const day = today.plan?.day
     const query = { days: Number(days), ...(customer ? { for: customer } : {}) }

@@ -1,0 +1,170 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Xunit;
+
+namespace Lumpet.Server.Tests.Bills;
+
+/// <summary>Bills over HTTP; the clock stands at Wednesday 25 November 2026, 09:00, and the fair is on Thursday.</summary>
+public sealed class BillTests : IDisposable
+{
+    private const string Fair = "2026-11-26";
+    private static readonly string[] Columns = ["revenue", "ingredients", "hands", "heat", "contribution"];
+
+    private readonly TestServer server = new();
+
+    public void Dispose() => server.Dispose();
+
+    private static string Said(JsonElement of, string name) => of.GetProperty(name).GetString()!;
+
+    private static decimal Amount(JsonElement row, string column) => row.GetProperty(column) is { ValueKind: JsonValueKind.Number } number ? number.GetDecimal() : 0;
+
+    private static JsonElement[] Rows(JsonElement bill, string list) => [.. bill.GetProperty(list).EnumerateArray()];
+
+    /// <summary>Every list of a bill, with what belongs to no order, comes to its totals in every column, to the coin.</summary>
+    private static void AddsUp(JsonElement bill)
+    {
+        foreach (var list in new[] { "products", "orders", "byDay" })
+            foreach (var column in Columns)
+            {
+                var rows = Rows(bill, list).Concat(Rows(bill, "shared")).ToArray();
+                // What belongs to no order brings nothing, and takes what it costs from what is left.
+                var shared = column == "contribution" ? -Rows(bill, "shared").Sum(row => Amount(row, "ingredients") + Amount(row, "hands") + Amount(row, "heat")) : 0;
+                Assert.Equal(Amount(bill.GetProperty("totals"), column), rows.Sum(row => Amount(row, column)) + shared);
+            }
+
+        Assert.All(Rows(bill, "products").Append(bill.GetProperty("totals")), row =>
+            Assert.Equal(Amount(row, "revenue") - Amount(row, "ingredients") - Amount(row, "hands") - Amount(row, "heat"), Amount(row, "contribution")));
+        Assert.All(Rows(bill, "products").SelectMany(row => Columns.Select(column => Amount(row, column))), amount => Assert.Equal(amount, decimal.Round(amount, 2)));
+    }
+
+    [Fact]
+    public async Task A_days_bill_adds_up_by_product_by_order_and_by_day()
+    {
+        var bill = await server.Get($"/api/bills/{Fair}");
+        AddsUp(bill);
+        var orders = await server.Get($"/api/orders/{Fair}");
+        Assert.Equal(orders.GetProperty("pies").GetInt32() + orders.GetProperty("beyond").GetInt32(), bill.GetProperty("totals").GetProperty("pies").GetInt32());
+        Assert.Equal(bill.GetProperty("customers").EnumerateArray().Select(name => name.GetString()), Rows(bill, "orders").Select(row => Said(row, "name")).Distinct().Order());
+        Assert.StartsWith("Thursday 26 November: ", Said(bill, "sentence"), StringComparison.Ordinal);
+        // By the recipes alone: what a pie costs times how many of it there are.
+        foreach (var row in Rows(bill, "products"))
+        {
+            var pie = (await server.Get($"/api/costs/{Said(row, "id")}/{Said(row, "pan")}")).GetProperty("cost").GetDecimal();
+            Assert.InRange(Amount(row, "ingredients") / row.GetProperty("pies").GetInt32(), pie - 0.01m, pie + 0.01m);
+        }
+    }
+
+    [Fact]
+    public async Task Several_days_and_one_customer_are_told_of_the_same_orders()
+    {
+        var (first, second) = (await server.Get($"/api/bills/{Fair}"), await server.Get("/api/bills/2026-11-27"));
+        var both = await server.Get($"/api/bills/{Fair}?days=2");
+        AddsUp(both);
+        Assert.Equal(2, Rows(both, "byDay").Length);
+        Assert.Equal(Amount(first.GetProperty("totals"), "revenue") + Amount(second.GetProperty("totals"), "revenue"), Amount(both.GetProperty("totals"), "revenue"));
+        var who = Said(Rows(first, "orders")[0], "name");
+        var theirs = await server.Get($"/api/bills/{Fair}?for={Uri.EscapeDataString(who)}");
+        AddsUp(theirs);
+        Assert.Equal(Rows(first, "orders").Where(row => Said(row, "name") == who).Sum(row => Amount(row, "revenue")), Amount(theirs.GetProperty("totals"), "revenue"));
+        Assert.Empty(Rows(theirs, "shared"));
+        Assert.Equal(JsonValueKind.Null, theirs.GetProperty("entered").ValueKind);
+        var nobody = await server.Get($"/api/bills/{Fair}?for=Nobody%20at%20all");
+        Assert.Equal("Thursday 26 November for Nobody at all: nothing is ordered.", Said(nobody, "sentence"));
+        Assert.Equal("Saturday 12 December: nothing is ordered.", Said(await server.Get("/api/bills/2026-12-12"), "sentence"));
+    }
+
+    [Fact]
+    public async Task Pies_baked_beyond_what_is_ordered_are_said_to_be_sold_only_if_they_are()
+    {
+        var without = (await server.Get($"/api/bills/{Fair}")).GetProperty("totals").GetProperty("pies").GetInt32();
+        Assert.Equal(204, (await server.Send(HttpMethod.Put, "/api/margins/pear", new { percent = 10, before = 0 })).Status);
+        var bill = await server.Get($"/api/bills/{Fair}");
+        var beyond = bill.GetProperty("totals").GetProperty("pies").GetInt32() - without;
+        Assert.InRange(beyond, 1, 10);
+        Assert.Contains(bill.GetProperty("notes").EnumerateArray(), note => note.GetString()!.StartsWith($"Thursday 26 November: {beyond} pie", StringComparison.Ordinal) && note.GetString()!.EndsWith("were sold.", StringComparison.Ordinal));
+        AddsUp(bill);
+    }
+
+    [Fact]
+    public async Task Hands_that_have_no_price_are_not_counted_and_that_is_said()
+    {
+        var with = await server.Get($"/api/bills/{Fair}");
+        var description = await server.Get("/api/bakery/description");
+        var draft = description.GetProperty("draft").Deserialize<JsonObject>()!;
+        Assert.Equal(17.50m, (decimal)draft["handsHourPrice"]!);
+        draft["handsHourPrice"] = null;
+        draft["ovens"]![0]!["hourPrice"] = null;
+        var (status, _) = await server.Send(HttpMethod.Put, "/api/bakery/description", draft, ("If-Match", $"\"{description.GetProperty("version").GetInt64()}\""));
+        Assert.Equal(200, status);
+        var without = await server.Get($"/api/bills/{Fair}");
+        Assert.True(with.GetProperty("handsAreCounted").GetBoolean());
+        Assert.False(without.GetProperty("handsAreCounted").GetBoolean());
+        Assert.All(Rows(without, "products"), row => Assert.Equal(JsonValueKind.Null, row.GetProperty("hands").ValueKind));
+        Assert.Contains("An hour of Hearth has no price: that heat is not in it.", without.GetProperty("notes").EnumerateArray().Select(note => note.GetString()));
+        AddsUp(without);
+        draft["handsHourPrice"] = -1;
+        var (refused, said) = await server.Send(HttpMethod.Put, "/api/bakery/description", draft, ("If-Match", "\"2\""));
+        Assert.Equal(400, refused);
+        Assert.True(said.GetProperty("errors").TryGetProperty("handsHourPrice", out _));
+    }
+
+    [Fact]
+    public async Task What_was_taken_stands_beside_what_was_planned_at_what_was_paid_for_it()
+    {
+        var plan = await server.Get($"/api/plan/{Fair}");
+        Assert.Equal(204, (await server.Send(HttpMethod.Post, $"/api/plan/{Fair}/publish", new { fingerprint = Said(plan, "fingerprint"), given = Said(plan, "given") })).Status);
+        Assert.Equal(JsonValueKind.Null, (await server.Get($"/api/bills/{Fair}")).GetProperty("entered").ValueKind);
+        var dough = Rows(await server.Get($"/api/batches/{Fair}"), "batches").First(batch => Said(batch, "about").StartsWith("Very rich flaky", StringComparison.Ordinal));
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"/api/batches/{Fair}/made", new { batch = Said(dough, "id"), amount = dough.GetProperty("amount").GetInt64(), evenIfUnknown = true })).Status);
+        var entered = (await server.Get($"/api/bills/{Fair}")).GetProperty("entered");
+        Assert.Equal(1, entered.GetProperty("batches").GetInt32());
+        Assert.True(entered.GetProperty("of").GetInt32() > 3);
+        Assert.True(Amount(entered, "planned") > 10);
+        Assert.Equal(Amount(entered, "taken") - Amount(entered, "planned"), Amount(entered, "more"));
+        Assert.InRange(Amount(entered, "taken") / Amount(entered, "planned"), 0.8m, 1.2m);
+        Assert.Equal(0, Amount(entered, "thrownAway"));
+        // What is thrown away on the day is told; it is Wednesday yet, so nothing of Thursday's.
+        server.Pass(TimeSpan.FromHours(20));
+        var lot = (await server.Get("/api/trace?text=HD%202207")).EnumerateArray().First();
+        Assert.Equal(200, (await server.Send(HttpMethod.Post, $"/api/stock-lots/{Said(lot, "lot")}/changes", new { kind = "wasted", kilograms = 1, reason = "fell" }, ("Idempotency-Key", "fell"))).Status);
+        Assert.True(Amount((await server.Get($"/api/bills/{Fair}")).GetProperty("entered"), "thrownAway") > 1);
+    }
+
+    [Fact]
+    public async Task As_a_table_no_cell_begins_a_formula_and_the_last_row_is_the_sum()
+    {
+        var text = await server.Text($"/api/bills/{Fair}/bill.csv");
+        var lines = text.Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        Assert.StartsWith("product,detail,pies,revenue", lines[0], StringComparison.Ordinal);
+        Assert.StartsWith("Together,", lines[^1], StringComparison.Ordinal);
+        Assert.Equal(lines[1..^1].Sum(line => decimal.Parse(line.Split(',')[4], System.Globalization.CultureInfo.InvariantCulture)), decimal.Parse(lines[^1].Split(',')[4], System.Globalization.CultureInfo.InvariantCulture));
+    }
+
+    [Theory]
+    [InlineData("/api/bills/soon", "day")]
+    [InlineData($"/api/bills/{Fair}?days=0", "days")]
+    [InlineData($"/api/bills/{Fair}?days=8", "days")]
+    [InlineData($"/api/bills/{Fair}/bill.csv?days=8", "days")]
+    [InlineData("/api/costs/pear/23/run?count=0", "count")]
+    [InlineData("/api/costs/pear/23/run?count=501", "count")]
+    public async Task What_is_no_day_and_no_count_is_refused_by_its_field(string path, string field)
+    {
+        var (status, said) = await server.Send(HttpMethod.Get, path, null);
+        Assert.Equal(400, status);
+        Assert.True(said.GetProperty("errors").TryGetProperty(field, out _));
+    }
+
+    [Fact]
+    public async Task A_run_by_itself_adds_up_and_says_from_when_on_it_pays()
+    {
+        var run = await server.Get("/api/costs/pear/23/run?count=5");
+        Assert.Equal(run.GetProperty("total").GetDecimal(), new[] { "ingredients", "left", "hands", "heat" }.Sum(part => Amount(run, part)));
+        Assert.StartsWith("5 pies made by themselves cost ", Said(run, "sentence"), StringComparison.Ordinal);
+        var ladder = Rows(run, "ladder");
+        Assert.True(Amount(ladder[0], "perPie") > Amount(ladder[^1], "perPie"));
+        Assert.All(ladder, step => Assert.True(Amount(step, "perPie") > Amount(step, "ingredients")));
+        Assert.Equal((await server.Get("/api/costs/pear/23")).GetProperty("cost").GetDecimal(), Amount(ladder[0], "ingredients"));
+        Assert.Equal(3, Rows(run, "pays").Length);
+        Assert.Equal(404, (await server.Send(HttpMethod.Get, "/api/costs/pear/99/run", null)).Status);
+    }
+}
