@@ -1,4 +1,5 @@
 using Lumpet.Core.DayPlan;
+using Lumpet.Core.Labels;
 using Lumpet.Core.Prices;
 using Lumpet.Core.Scheduling;
 using Lumpet.Server.Ahead;
@@ -14,6 +15,7 @@ using Lumpet.Server.Dough;
 using Lumpet.Server.Faults;
 using Lumpet.Server.Fillings;
 using Lumpet.Server.Ingredients;
+using Lumpet.Server.Labels;
 using Lumpet.Server.Library;
 using Lumpet.Server.Orders;
 using Lumpet.Server.Pans;
@@ -60,6 +62,7 @@ internal static class LumpetApplication
         builder.Services.AddSingleton<RecipeShelf>();
         builder.Services.AddSingleton<PriceShelf>();
         builder.Services.AddSingleton<ISupplierFeed, StandInFeed>();
+        builder.Services.AddSingleton<ILabelPrinter, StandInLabelPrinter>();
         builder.Services.AddSingleton<ChangeFeed>();
         builder.Services.AddSingleton<BakeryClock>();
         if (!IsGeneratingContract) builder.Services.AddHostedService<PlanWarmer>();
@@ -130,6 +133,7 @@ internal static class LumpetApplication
         LotEndpoints.Map(app);
         BatchEndpoints.Map(app);
         TraceEndpoints.Map(app);
+        LabelEndpoints.Map(app);
         BuyingEndpoints.Map(app);
         PurchaseEndpoints.Map(app);
         ColdEndpoints.Map(app);

@@ -37,6 +37,16 @@ public sealed record LabelStatementDraft(int? NetGrams, int? KeepsDays, bool? Is
 public static class LabelStatementReader
 {
     private const int MostGrams = 20_000;
+    private const int LongestWords = 400;
+
+    /// <summary>Reads how an ingredient is called on labels.</summary>
+    /// <returns>The words, trimmed; empty takes them back. Or what is wrong with them.</returns>
+    public static (string? Words, IReadOnlyList<FieldFault> Faults) ReadWords(string? words)
+    {
+        var checks = new FieldChecks();
+        var said = checks.Words("words", words, LongestWords);
+        return checks.Faults.Count > 0 ? (null, checks.Faults) : (said, []);
+    }
 
     /// <summary>Reads a draft.</summary>
     /// <returns>The statement; or everything that is wrong with it, field by field.</returns>

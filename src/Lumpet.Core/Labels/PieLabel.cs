@@ -40,6 +40,9 @@ public sealed record PieLabel(
 {
     private const double GramsInAnOunce = 28.349523125;
 
+    // Words of a name that name nothing.
+    private static readonly string[] Little = ["and", "with", "the", "for", "free", "whole", "white", "ground"];
+
     // 21 CFR 101.4(a)(2): ingredients of 2 percent or less may stand at the end, behind such words (from memory).
     private const double LittleShare = 0.02;
 
@@ -165,12 +168,15 @@ public sealed record PieLabel(
         return words.Length > 0 ? words : [allergen == "nuts" ? "tree nuts" : allergen];
     }
 
-    private static string NameOf(Ingredient ingredient, IReadOnlyDictionary<string, string> words) => words.TryGetValue(ingredient.Id, out var said) ? said : ingredient.IsDough ? "Pastry" : ingredient.Name;
+    private static string NameOf(Ingredient ingredient, IReadOnlyDictionary<string, string> words) => words.TryGetValue(ingredient.Id, out var said) ? said : ingredient.IsDough ? "pastry" : Plainly(ingredient.Name);
+
+    /// <summary>A name as people read it, since commas part one ingredient from the next: "Milk, whole" is "whole milk".</summary>
+    private static string Plainly(string name) => string.Join(' ', name.Split(", ").Reverse().Select(part => part.Length > 1 && char.IsLower(part[1]) ? char.ToLowerInvariant(part[0]) + part[1..] : part));
 
     /// <summary>Whether the name of the pie names it: "Pears, firm" in "Pear and ginger".</summary>
     private static bool IsStressed(Ingredient ingredient, Product product)
     {
-        static IEnumerable<string> Stems(string text) => text.Split([' ', ',', '-', '(', ')'], StringSplitOptions.RemoveEmptyEntries).Where(word => word.Length > 3).Select(word => word.ToLowerInvariant()).Select(word => word.EndsWith("ies", StringComparison.Ordinal) ? word[..^3] + "y" : word.TrimEnd('s'));
+        static IEnumerable<string> Stems(string text) => text.Split([' ', ',', '-', '(', ')'], StringSplitOptions.RemoveEmptyEntries).Select(word => word.ToLowerInvariant()).Where(word => word.Length > 2 && !Little.Contains(word)).Select(word => word.EndsWith("ies", StringComparison.Ordinal) ? word[..^3] + "y" : word.TrimEnd('s'));
         return Stems(ingredient.Name).Intersect(Stems(product.Name)).Any();
     }
 

@@ -149,7 +149,9 @@ internal static class BatchEndpoints
             lot?.Code ?? string.Empty,
             lot?.Id,
             lot is { Thing: StockedPie, Left.IsNothing: false },
-            listed.Entered is { } entered ? Entered(entered, connection, names) : ToTake(listed, day, store, on));
+            listed.Entered is { } entered ? Entered(entered, connection, names) : ToTake(listed, day, store, on),
+            (batch.Makes as StockedPie)?.Product ?? string.Empty,
+            (batch.Makes as StockedPie)?.Pan ?? string.Empty);
     }
 
     private static IReadOnlyList<BatchTakeAnswer> Entered(StoredEntry entry, SqliteConnection connection, ThingNames names)
@@ -199,6 +201,8 @@ public sealed record DayBatchesAnswer(string Day, string DayName, string Stumble
 /// <param name="Lot">The lot that it made; null while it is not entered.</param>
 /// <param name="IsToHandOver">Whether some of its pies have not been handed over.</param>
 /// <param name="Takes">What it took, or would take now.</param>
+/// <param name="Product">Id of the product of pies; empty of all else.</param>
+/// <param name="Pan">Id of their pan; empty of all else.</param>
 public sealed record DayBatchAnswer(
     string Id,
     string Kind,
@@ -213,7 +217,9 @@ public sealed record DayBatchAnswer(
     string Code,
     Guid? Lot,
     bool IsToHandOver,
-    IReadOnlyList<BatchTakeAnswer> Takes);
+    IReadOnlyList<BatchTakeAnswer> Takes,
+    string Product,
+    string Pan);
 
 /// <summary>What a batch takes of a lot.</summary>
 /// <param name="Name">What.</param>

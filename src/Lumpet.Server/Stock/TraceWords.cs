@@ -2,6 +2,7 @@ using Lumpet.Core;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Stock;
 using Lumpet.Server.Bakery;
+using Lumpet.Store.Labels;
 using Lumpet.Store.Stock;
 using Microsoft.Data.Sqlite;
 using NodaTime;
@@ -72,8 +73,15 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
             [.. back.SelectMany(trace => trace.Lots).Distinct().Where(id => !lots[id].IsMade).Select(id => Lot(id, lots[id].Lot.Left))],
             // Of pies the orders stand with their own making.
             [.. led.Where(step => lot is { } mine && step.To.Contains(mine)).Concat(leads).SelectMany(OrdersOf)],
-            [.. here.Select(stored => Of(stored, stored.Lot.Left))]);
+            [.. here.Select(stored => Of(stored, stored.Lot.Left))],
+            LabelsOf([.. led.Concat(leads).Where(step => orders[step.Number].Any()).SelectMany(step => step.To).Concat(forward.Select(trace => trace.Start)).Distinct()], lots));
     }
+
+    private TraceLabelsAnswer[] LabelsOf(IReadOnlyCollection<Guid> pies, IReadOnlyDictionary<Guid, StoredLot> lots) =>
+    [
+        .. LabelStore.Of(connection, pies).OrderBy(one => one.Number)
+            .Select(one => new TraceLabelsAnswer(one.Copies, names.Of(lots[one.Lot!.Value].Lot.Thing), lots[one.Lot.Value].Lot.Code, PickUpText.Said.Format(one.At.InZone(zone).LocalDateTime), one.Text.Split('\n'))),
+    ];
 
     private static IReadOnlyList<TracedEntry> Steps(IReadOnlyList<StockTrace> traces) => [.. traces.SelectMany(trace => trace.Steps).DistinctBy(step => step.Number).OrderBy(step => step.Number)];
 
@@ -101,6 +109,7 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
 /// <param name="Sources">The lots from outside that went into it, each with what is left of it.</param>
 /// <param name="Orders">The orders that it went to.</param>
 /// <param name="StillHere">What it went into, itself among it, that lies on a shelf still, with how much.</param>
+/// <param name="Labels">The labels that were printed for pies on the way, in the order of the books.</param>
 public sealed record TraceAnswer(
     string About,
     Guid? Lot,
@@ -110,7 +119,8 @@ public sealed record TraceAnswer(
     int NotShown,
     IReadOnlyList<TraceLotAnswer> Sources,
     IReadOnlyList<TraceOrderAnswer> Orders,
-    IReadOnlyList<TraceLotAnswer> StillHere);
+    IReadOnlyList<TraceLotAnswer> StillHere,
+    IReadOnlyList<TraceLabelsAnswer> Labels);
 
 /// <summary>A step of the way: a batch, a pack that was opened, something that was moved.</summary>
 /// <param name="Number">The number of its entry.</param>
@@ -148,3 +158,11 @@ public sealed record TraceLotAnswer(Guid Lot, string Name, string Code, string A
 /// <param name="PickUp">Its pick-up.</param>
 /// <param name="Product">Which pies.</param>
 public sealed record TraceOrderAnswer(Guid Order, string ForWhom, int Pies, string PickUp, string Product);
+
+/// <summary>Labels that were printed for a lot of pies.</summary>
+/// <param name="Copies">How many.</param>
+/// <param name="Pies">Which pies.</param>
+/// <param name="Code">Their lot.</param>
+/// <param name="At">When.</param>
+/// <param name="Lines">All that stood on each.</param>
+public sealed record TraceLabelsAnswer(int Copies, string Pies, string Code, string At, IReadOnlyList<string> Lines);

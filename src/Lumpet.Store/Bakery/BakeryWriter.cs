@@ -27,7 +27,7 @@ public static class BakeryWriter
     {
         var connection = transaction.Connection;
         if (Version(connection) != version) return (ChangeOutcome.Conflict, []);
-        var used = connection.Query<string>("SELECT pan_id FROM product_size UNION SELECT reference_pan_id FROM product UNION SELECT pan_id FROM order_line UNION SELECT pan_id FROM standing_order UNION SELECT pan_id FROM stock_lot WHERE pan_id IS NOT NULL")
+        var used = connection.Query<string>("SELECT pan_id FROM product_size UNION SELECT reference_pan_id FROM product UNION SELECT pan_id FROM order_line UNION SELECT pan_id FROM standing_order UNION SELECT pan_id FROM stock_lot WHERE pan_id IS NOT NULL UNION SELECT pan_id FROM label_print")
             .Except(pans.Select(pan => pan.Id)).Order(StringComparer.Ordinal).ToArray();
         if (used.Length > 0) return (ChangeOutcome.Conflict, used);
         connection.Execute("DELETE FROM day_oven_out WHERE oven_id NOT IN @kept", new { kept = bakery.Ovens.Select(oven => oven.Id) });

@@ -6,6 +6,7 @@ using Lumpet.Core;
 using Lumpet.Core.Bakery;
 using Lumpet.Core.Buying;
 using Lumpet.Core.Ingredients;
+using Lumpet.Core.Labels;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Orders;
 using Lumpet.Core.Pans;
@@ -16,6 +17,7 @@ using Lumpet.Core.Stock;
 using Lumpet.Store.Bakery;
 using Lumpet.Store.Buying;
 using Lumpet.Store.Ingredients;
+using Lumpet.Store.Labels;
 using Lumpet.Store.Orders;
 using Lumpet.Store.Prices;
 using Lumpet.Store.Recipes;
@@ -89,6 +91,7 @@ public static class DemoBakery
                 BuyingStore.State(transaction, terms!, 0);
             }
 
+            foreach (var written in Read("labels")) Label(transaction, written);
             foreach (var written in Read("shelves")) Shelve(transaction, written, bakery.Currency, localNow, zone);
 
             return true;
@@ -102,6 +105,20 @@ public static class DemoBakery
         Check("bakery", faults);
         BakeryWriter.Save(transaction, read!, pans, 0);
         return (read!, pans);
+    }
+
+    /// <summary>Words of an ingredient for labels, or what is stated of a product in a pan.</summary>
+    private static void Label(Transaction transaction, JsonNode written)
+    {
+        if (written["ingredient"] is not null)
+        {
+            LabelStore.Say(transaction, Text(written, "ingredient"), Text(written, "words"), 0);
+            return;
+        }
+
+        var (stated, faults) = LabelStatementReader.Read(written.Deserialize<LabelStatementDraft>(Format)!);
+        Check("labels", faults);
+        LabelStore.State(transaction, Text(written, "product"), Text(written, "pan"), stated!, 0);
     }
 
     /// <summary>A lot that came some days ago, of which some has been used since.</summary>

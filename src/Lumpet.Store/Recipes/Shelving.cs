@@ -111,7 +111,9 @@ public static class Shelving
               UNION ALL
               SELECT 'an order that repeats' || CASE for_whom WHEN '' THEN '' ELSE ', for ' || for_whom END, from_date FROM standing_order WHERE product_id = @id
               UNION ALL
-              SELECT 'a lot of ' || replace(since, 'T', ' ') || ' on the books of the shelves', since FROM stock_lot WHERE product_id = @id)
+              SELECT 'a lot of ' || replace(since, 'T', ' ') || ' on the books of the shelves', since FROM stock_lot WHERE product_id = @id
+              UNION ALL
+              SELECT 'labels printed on ' || date(at_unix, 'unixepoch'), date(at_unix, 'unixepoch') FROM label_print WHERE product_id = @id)
             ORDER BY at DESC
             """,
             new { id }),

@@ -67,8 +67,8 @@ public sealed class PieLabelTests
         Assert.Equal(700, curd.Inside.Sum(one => one.Mass.Grams), 6);
         Assert.Equal(700 * 2 / 3.0, curd.Inside[0].Mass.Grams, 6);
         var text = List(PieLabel.Of(pie, Asked(isOneList: false), Stated, NoWords, null, "Quay"));
-        Assert.Contains("Curd (lemon, butter (milk))", text, StringComparison.Ordinal);
-        Assert.Contains("Pastry (flour (wheat), butter (milk), water)", text, StringComparison.Ordinal);
+        Assert.Contains("curd (lemon, butter (milk))", text, StringComparison.Ordinal);
+        Assert.Contains("pastry (flour (wheat), butter (milk), water)", text, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -97,6 +97,23 @@ var us = Label(pie, Asked(LabelManner.UnitedStates)).Contains;
         Assert.Equal(text, string.Concat(words.Select(word => word.Text)));
         Assert.Equal(named, string.Concat(words.Where(word => word.IsAllergen).Select(word => word.Text)));
         Assert.Equal(missing, string.Concat(not));
+    }
+
+    /// <summary>Commas part one ingredient from the next, so a name must not hold one.</summary>
+    [Theory]
+    [InlineData("Milk, whole", "whole milk 100 %.", "Milk pie")]
+    [InlineData("Oats, rolled", "rolled oats 100 %.", "Oat custard")]
+    [InlineData("Berries, frozen", "frozen berries 100 %.", "Berry pie")]
+    [InlineData("Moor cheese", "moor cheese.", "Leek pie")]
+    [InlineData("UHT cream", "UHT cream.", "Pie and whole")]
+    public void A_name_stands_as_people_read_it(string name, string written, string pie)
+    {
+        var only = Scaling.Scale((Pear with { Name = pie }).Filled(new RecipeLine(new Ingredient("x", name, []), "", Yield.Whole, Mass.FromGrams(900))), Pan23, 1);
+        var text = List(PieLabel.Of(only, Asked(), Stated, NoWords, null, "Quay"));
+        var all = LabelIngredient.Of(only, isOneList: true);
+        var share = FormattableString.Invariant($"{all.First(one => one.Ingredient.Id == "x").Mass.Grams / all.Sum(one => one.Mass.Grams) * 100:0} %");
+        var shown = written.Replace("100 %", share, StringComparison.Ordinal).TrimEnd('.');
+        Assert.Contains($"Ingredients: {shown},", text, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -1049,6 +1049,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/labels/{product}/{pan}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The label of a product in a pan, what stands in its way, and what was printed last. */
+        get: operations["GetLabel"];
+        /** States what a baked one weighs and how long it is good; If-Match carries the version it was read with, 0 where nothing was said. */
+        put: operations["StateForLabel"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/{product}/{pan}/printed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Prints labels, all of them or none, and notes them; once under one Idempotency-Key. */
+        post: operations["PrintLabels"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/{id}/label-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** States how an ingredient is called on labels; If-Match carries the version it was read with, 0 where nothing was said. */
+        put: operations["SayLabelWords"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/label-printer/roll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A new roll is in the label printer. */
+        post: operations["PutRollIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/buying/{day}": {
         parameters: {
             query?: never;
@@ -3054,6 +3123,10 @@ export interface components {
             isToHandOver: boolean;
             /** @description What it took, or would take now. */
             takes: components["schemas"]["BatchTakeAnswer"][];
+            /** @description Id of the product of pies; empty of all else. */
+            product: string;
+            /** @description Id of their pan; empty of all else. */
+            pan: string;
         };
         /** @description The batches of a day. */
         DayBatchesAnswer: {
@@ -3887,6 +3960,135 @@ export interface components {
              * @description Most minutes that it keeps there.
              */
             most: null | number;
+        };
+        /** @description The label of a product in a pan, and what is stated for it. */
+        LabelAnswer: {
+            /** @description Id of the product. */
+            product: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Id of the pan. */
+            pan: string;
+            /** @description Its name. */
+            panName: string;
+            /** @description Every pan it is made in. */
+            pans: components["schemas"]["LabelPanAnswer"][];
+            /** @description "europeanUnion" or "unitedStates". */
+            manner: string;
+            /** @description Whether all ingredients stand in one list. */
+            isOneList: boolean;
+            /** @description The day on which it was made (ISO date). */
+            made: string;
+            /**
+             * Format: uuid
+             * @description The lot of the pies; null where none is said.
+             */
+            lot: null | string;
+            /** @description The label. */
+            label: components["schemas"]["PieLabel"];
+            /** @description What stands in the way of using it; empty where nothing does. */
+            inTheWay: string[];
+            /** @description What a person should know of it. */
+            notes: string[];
+            /** @description What is stated; what is usual where nobody has said. */
+            stated: components["schemas"]["LabelStatementDraft"];
+            /**
+             * Format: int64
+             * @description Goes back in If-Match when that is stated anew; 0 where nobody has said.
+             */
+            version: number;
+            /**
+             * Format: int32
+             * @description What one weighs by its recipe, before it is baked.
+             */
+            recipeGrams: number;
+            /** @description Everything bought that is in it, what weighs most first, with its words for labels. */
+            ingredients: components["schemas"]["LabelIngredientAnswer"][];
+            /** @description Lots of these pies on the shelves, the latest first. */
+            lots: components["schemas"]["LabelLotAnswer"][];
+            /**
+             * Format: int32
+             * @description Labels on the printer's roll; null where it does not know.
+             */
+            printerLeft: null | number;
+            /** @description Whether no real printer is behind it. */
+            printerIsStandIn: boolean;
+            /** @description What was printed last. */
+            printed: components["schemas"]["PrintedLabelAnswer"][];
+        };
+        /** @description An ingredient of a label. */
+        LabelIngredientAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description The bakery's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description How much goes into one pie.
+             */
+            grams: number;
+            /** @description What it carries; null where nobody has said. */
+            allergens: null | string[];
+            /** @description How it is called on labels; empty where by its name. */
+            words: string;
+            /**
+             * Format: int64
+             * @description Goes back in If-Match when that is said anew; 0 where nobody has said.
+             */
+            version: number;
+        };
+        /** @description A lot of the pies that the label is of. */
+        LabelLotAnswer: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+            /** @description Its number. */
+            code: string;
+            /**
+             * Format: int32
+             * @description How many are there.
+             */
+            pies: number;
+            /** @description The day on which they were made (ISO date). */
+            made: string;
+        };
+        /** @description A pan that a product is made in. */
+        LabelPanAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+        };
+        /** @description A statement as it is said. */
+        LabelStatementDraft: {
+            /**
+             * Format: int32
+             * @description What a baked one weighs, 1 to 20000; null while nobody has weighed one.
+             */
+            netGrams: null | number;
+            /**
+             * Format: int32
+             * @description Days after the day on which it was made, 0 to 60.
+             */
+            keepsDays: null | number;
+            /** @description Whether it has a use-by date. */
+            isUseBy: null | boolean;
+            /** @description How it is kept; up to 80 characters. */
+            storage: null | string;
+        };
+        /** @description A piece of a label's text. */
+        LabelWord: {
+            /** @description The text. */
+            text: string;
+            /** @description Whether it names an allergen, and is to stand out. */
+            isAllergen: boolean;
+        };
+        /** @description How an ingredient is called on labels. */
+        LabelWordsRequest: {
+            /** @description The words, up to 400 characters; empty takes them back. */
+            words: null | string;
         };
         /** @description Work that should have begun by now and of which nobody has recorded anything. */
         LateAnswer: {
@@ -5177,6 +5379,31 @@ export interface components {
             /** @description What does not stay where it is put, in words. */
             room: string[];
         };
+        /** @description The label of a pie. */
+        PieLabel: {
+            /** @description Its name. */
+            title: string;
+            /** @description The list of ingredients, allergens marked. */
+            ingredients: components["schemas"]["LabelWord"][];
+            /** @description By US manners the allergens once more, each by the words that US law uses; empty by EU manners, which mark them in the list. */
+            contains: string;
+            /** @description What it may hold traces of; the bakery's own statement and its suppliers'. */
+            mayContain: string;
+            /** @description That it holds alcohol, and of what; empty where it does not. */
+            alcohol: string;
+            /** @description What it weighs: "620 g", "Net wt 21.9 oz (620 g)". */
+            net: string;
+            /** @description "Use by 28 Nov 2026". */
+            date: string;
+            /** @description "Lot 261126-4"; empty without one. */
+            lot: string;
+            /** @description How it is kept. */
+            storage: string;
+            /** @description Who made it. */
+            maker: string;
+            /** @description All of it as plain text, a line for each thing; empty lines are left out. */
+            lines?: null | string[];
+        };
         /** @description A layer of the pie, scaled. */
         PieLayerAnswer: {
             /** @description Its id. */
@@ -5724,6 +5951,46 @@ export interface components {
             ingredients: components["schemas"]["PricedIngredientAnswer"][];
             /** @description Names of all suppliers. */
             suppliers: string[];
+        };
+        /** @description Labels to be printed. */
+        PrintLabelsRequest: {
+            /**
+             * Format: int32
+             * @description How many, 1 to 2000.
+             */
+            copies: null | number;
+            /** @description "europeanUnion" or "unitedStates". */
+            manner: null | string;
+            /** @description Whether all ingredients stand in one list. */
+            isOneList: null | boolean;
+            /** @description The day on which they were made (ISO date); that of the lot where one is said. */
+            made: null | string;
+            /**
+             * Format: uuid
+             * @description The lot of the pies; null for none.
+             */
+            lot: null | string;
+            /** @description The label as it was seen: another is not printed unseen. */
+            lines: null | string[];
+            /** @description Whether they are printed though something stands in the way. */
+            evenSo: null | boolean;
+        };
+        /** @description Labels that were printed. */
+        PrintedLabelAnswer: {
+            /**
+             * Format: int64
+             * @description Their number.
+             */
+            number: number;
+            /** @description When, in words. */
+            at: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            copies: number;
+            /** @description All that stood on each. */
+            lines: string[];
         };
         /** @description A product that can be ordered. */
         ProductChoice: {
@@ -7301,6 +7568,8 @@ export interface components {
             orders: components["schemas"]["TraceOrderAnswer"][];
             /** @description What it went into, itself among it, that lies on a shelf still, with how much. */
             stillHere: components["schemas"]["TraceLotAnswer"][];
+            /** @description The labels that were printed for pies on the way, in the order of the books. */
+            labels: components["schemas"]["TraceLabelsAnswer"][];
         };
         /** @description Something that can be traced. */
         TraceFoundAnswer: {
@@ -7322,6 +7591,22 @@ export interface components {
             at: string;
             /** @description From whom the lot came; of an order how many pies. */
             more: string;
+        };
+        /** @description Labels that were printed for a lot of pies. */
+        TraceLabelsAnswer: {
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            copies: number;
+            /** @description Which pies. */
+            pies: string;
+            /** @description Their lot. */
+            code: string;
+            /** @description When. */
+            at: string;
+            /** @description All that stood on each. */
+            lines: string[];
         };
         /** @description So much of a lot. */
         TraceLotAnswer: {
@@ -9981,6 +10266,170 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["TraceAnswer"];
                 };
+            };
+        };
+    };
+    GetLabel: {
+        parameters: {
+            query?: {
+                manner?: string;
+                isOneList?: boolean;
+                made?: string;
+                lot?: string;
+            };
+            header?: never;
+            path: {
+                product: string;
+                pan: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    StateForLabel: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                product: string;
+                pan: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelStatementDraft"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PrintLabels: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                product: string;
+                pan: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrintLabelsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrintedLabelAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    SayLabelWords: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelWordsRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PutRollIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

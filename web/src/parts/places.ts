@@ -44,6 +44,7 @@ const within: Record<string, string> = {
   batches: 'stock',
   buying: 'stock',
   trace: 'stock',
+  labels: 'recipes',
   write: 'recipes',
   doughs: 'recipes',
   preparations: 'recipes',

@@ -36,7 +36,8 @@
 {#if answer}
   <p class="small">
     <a class="link" href="#/costs">All costs</a>,
-    <a class="link" href="#/recipes/{answer.product}/{answer.pan}">the recipe</a>
+    <a class="link" href="#/recipes/{answer.product}/{answer.pan}">the recipe</a>,
+    <a class="link" href="#/labels/{answer.product}/{answer.pan}">its label</a>
   </p>
   <Sentence {spoken}>
     {answer.name} in

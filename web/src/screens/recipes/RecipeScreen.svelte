@@ -115,6 +115,7 @@
   <div class="screen-only mt-1 flex flex-wrap items-end gap-x-5 gap-y-1">
     <HaveField id={answer.id} pan={answer.pan.id} onfound={(pies) => answer && go(answer.pan.id, pies)} />
     <a class="link" href="#/write/{answer.id}">Change the recipe</a>
+    <a class="link" href="#/labels/{answer.id}/{answer.pan.id}">Its label</a>
     <a class="link" href="#/versions/{answer.id}">Versions</a>
     <VariationField id={answer.id} name={answer.name} onadded={(id) => push(`/write/${id}`)} />
     <a class="link" href="/api/recipes/{answer.id}/recipe.jsonld" download="{answer.id}.jsonld">Give it out</a>

@@ -147,6 +147,13 @@
           <span class="justify-self-end text-right">
             {#if batch.isEntered}
               <a class="link" href="#/trace/lots/{batch.lot}">lot {batch.code}</a>
+              {#if batch.kind === 'pies'}
+                <a
+                  class="link ml-3"
+                  href="#/labels/{batch.product}/{batch.pan}/{batch.lot}"
+                  aria-label="Labels of {batch.about}">Labels</a
+                >
+              {/if}
               {#if batch.isToHandOver}
                 <button
                   class="link ml-3"

@@ -104,6 +104,21 @@
             </tbody>
           </table>
         {/if}
+        {#if trace.labels.length > 0}
+          <h3 class="mt-2 font-bold">Labels that name it</h3>
+          <ul>
+            {#each trace.labels as one, at (at)}
+              <li>
+                <strong class="whitespace-nowrap">{one.copies}</strong>
+                {one.pies}{one.code ? `, lot ${one.code}` : ''}, printed {one.at}
+                <details class="screen-only small"
+                  ><summary class="link">What stands on them</summary>
+                  {#each one.lines as line, row (row)}<p>{line}</p>{/each}</details
+                >
+              </li>
+            {/each}
+          </ul>
+        {/if}
         <p class="small mt-2">
           Whether and how anything is called back, and who has to be told, the law and the authority of the place
           decide. Keep what is held apart, and marked, until they do.
