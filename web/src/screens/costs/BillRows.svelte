@@ -85,13 +85,14 @@
     font-weight: 400;
   }
 
-  table {
-    min-width: 44rem;
-    table-layout: fixed;
-  }
+  @media (min-width: 1000px) {
+    table {
+      table-layout: fixed;
+    }
 
-  th:first-child {
-    width: 30%;
+    th:first-child {
+      width: 30%;
+    }
   }
 
   .figure {
@@ -124,13 +125,19 @@
     background: color-mix(in oklab, var(--color-base-content) 55%, transparent);
   }
 
+  @media (max-width: 999px) {
+    .drawn {
+      display: none;
+    }
+  }
+
   @media print {
     .drawn {
       display: none;
     }
 
     table {
-      min-width: 0;
+      table-layout: auto;
       font-size: 9.5pt;
     }
   }

@@ -7,7 +7,7 @@
   const { label }: Props = $props()
 </script>
 
-<figure class="label" aria-label="The label">
+<figure class="sticker" aria-label="The label">
   <p class="title">{label.title}</p>
   <p>
     {#each label.ingredients as word, at (at)}{#if word.isAllergen}<strong>{word.text}</strong>{:else}{word.text}{/if}{/each}
@@ -22,7 +22,7 @@
 
 <style>
   /* It is paper in any theme: what comes out of a printer is black on white. */
-  .label {
+  .sticker {
     padding: 1rem 1.2rem;
     border: 1px solid var(--color-base-content);
     border-radius: 0.3rem;
@@ -32,7 +32,7 @@
     line-height: 1.35;
   }
 
-  .label p + p {
+  .sticker p + p {
     margin-top: 0.4rem;
   }
 
