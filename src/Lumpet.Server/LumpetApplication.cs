@@ -125,6 +125,7 @@ internal static class LumpetApplication
         CostEndpoints.Map(app);
         BillEndpoints.Map(app);
         RunEndpoints.Map(app);
+        BesideEndpoints.Map(app);
         ChannelEndpoints.Map(app);
         PreparationEndpoints.Map(app);
         WayEndpoints.Map(app);

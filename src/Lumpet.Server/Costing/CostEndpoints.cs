@@ -7,6 +7,7 @@ using Lumpet.Server.Prices;
 using Lumpet.Server.Recipes;
 using Lumpet.Store;
 using Lumpet.Store.Bakery;
+using Lumpet.Store.Ingredients;
 using Lumpet.Store.Prices;
 using Microsoft.AspNetCore.Http.HttpResults;
 using NodaTime;
@@ -38,10 +39,11 @@ internal static class CostEndpoints
         var book = books.Of(connection);
         var prices = book.On(today);
         var aim = ChannelStore.All(connection)[0].FoodCostShare;
+        var ingredients = new Lazy<IReadOnlyDictionary<string, Ingredient>>(() => IngredientStore.All(connection));
         CostRowAnswer[] rows =
         [
             .. recipes.Products(connection).Where(product => !product.IsRetired)
-                .Select(product => CostRow(product, book, prices, aim, from, today))
+                .Select(product => CostRow(product, book, prices, bakery.Currency, aim, from, today, ingredients))
                 .OrderByDescending(row => row.SharePercent is not null).ThenByDescending(row => row.SharePercent).ThenBy(row => row.Name, StringComparer.OrdinalIgnoreCase),
         ];
         return TypedResults.Ok(new CostsAnswer(bakery.Currency, Days.Iso(from), PriceAnswers.DayName(from), CostPages.Sentence(rows, aim * 100, PriceAnswers.DayName(from)), aim * 100, rows));
@@ -55,10 +57,10 @@ internal static class CostEndpoints
         if (Since(since, today) is not { } from) return NoSince();
         if (slices is < 1 or > MostSlices) return FieldProblems.Of(("slices", $"A pie is cut into 1 to {MostSlices} slices."));
         if (recipes.Products(connection).FirstOrDefault(one => one.Id == product) is not { } found || found.SizeIn(pan) is not { } size) return TypedResults.Problem(title: "There is no such product in such a pan.", statusCode: 404);
-        return TypedResults.Ok(CostPages.Of(Scaling.Scale(found, size.Pan, 1), books.Of(connection), from, today, bakery.Currency, ChannelStore.All(connection), slices ?? UsualSlices));
+        return TypedResults.Ok(CostPages.Of(Scaling.Scale(found, size.Pan, 1), books.Of(connection), from, today, bakery.Currency, ChannelStore.All(connection), slices ?? UsualSlices, IngredientStore.All(connection)));
     }
 
-    private static CostRowAnswer CostRow(Product product, PriceBook book, PriceList prices, decimal aim, LocalDate from, LocalDate today)
+    private static CostRowAnswer CostRow(Product product, PriceBook book, PriceList prices, string currency, decimal aim, LocalDate from, LocalDate today, Lazy<IReadOnlyDictionary<string, Ingredient>> ingredients)
     {
         var scaled = Scaling.Scale(product, product.ReferencePan, 1);
         var cost = PieCost.Of(scaled, prices);
@@ -70,6 +72,7 @@ internal static class CostEndpoints
             product.ReferencePan.Name,
             CostPages.Coins(cost.Total),
             cost.Missing,
+            cost.Missing.Count == 0 ? string.Empty : CostPages.Between(CostRange.Of(scaled, book, today, ingredients.Value, currency)),
             cost.SellingPrice?.Amount,
             cost.FoodCostShare is { } share ? Math.Round(share * 100, 1) : null,
             cost.FoodCostShare > aim,

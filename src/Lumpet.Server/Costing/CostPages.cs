@@ -24,6 +24,7 @@ public sealed record CostsAnswer(string Currency, string Since, string SinceName
 /// <param name="PanName">Name of the pan.</param>
 /// <param name="Cost">Of its ingredients; null while a price is missing.</param>
 /// <param name="Missing">Ingredients of which nobody knows what they cost.</param>
+/// <param name="Between">What it may cost while a price is missing: "7.40 to 9.10"; empty while none is.</param>
 /// <param name="SellingPrice">Null where none is set.</param>
 /// <param name="SharePercent">Cost over selling price; null where either is unknown.</param>
 /// <param name="IsOverAim">Whether that is more than is aimed at.</param>
@@ -31,7 +32,7 @@ public sealed record CostsAnswer(string Currency, string Since, string SinceName
 /// <param name="More">The difference; null where either is not known.</param>
 /// <param name="Reasons">What did it, the strongest three.</param>
 public sealed record CostRowAnswer(
-    string Id, string Name, string Pan, string PanName, decimal? Cost, IReadOnlyList<string> Missing, decimal? SellingPrice, decimal? SharePercent, bool IsOverAim, decimal? Before, decimal? More, IReadOnlyList<CostReasonAnswer> Reasons);
+    string Id, string Name, string Pan, string PanName, decimal? Cost, IReadOnlyList<string> Missing, string Between, decimal? SellingPrice, decimal? SharePercent, bool IsOverAim, decimal? Before, decimal? More, IReadOnlyList<CostReasonAnswer> Reasons);
 
 /// <summary>An ingredient whose price changed a cost.</summary>
 /// <param name="Ingredient">Its id.</param>
@@ -49,7 +50,8 @@ public sealed record CostReasonAnswer(string Ingredient, string Name, decimal? M
 /// <param name="Currency">ISO 4217 code.</param>
 /// <param name="Cost">The sum of what is bought; null while a price is missing.</param>
 /// <param name="KnownCost">The sum of what is known; with a price missing it costs at least that.</param>
-/// <param name="Missing">What has no price.</param>
+/// <param name="Missing">What has no price, and what it may cost in one pie as far as that can be guessed.</param>
+/// <param name="Between">What the pie may cost while a price is missing: "7.40 to 9.10", "7.40 at least"; empty while none is.</param>
 /// <param name="SellingPrice">Null where none is set.</param>
 /// <param name="SharePercent">Cost over selling price; null where either is unknown.</param>
 /// <param name="Drivers">By ingredient, what costs most first; their costs add up.</param>
@@ -70,6 +72,7 @@ public sealed record ProductCostAnswer(
     decimal? Cost,
     decimal KnownCost,
     IReadOnlyList<string> Missing,
+    string Between,
     decimal? SellingPrice,
     decimal? SharePercent,
     IReadOnlyList<CostDriverAnswer> Drivers,
@@ -149,13 +152,14 @@ internal static class CostPages
     }
 
     /// <summary>What one pie costs.</summary>
-    public static ProductCostAnswer Of(ScaledProduct scaled, PriceBook book, LocalDate from, LocalDate today, string currency, IReadOnlyList<Channel> channels, int slices)
+    public static ProductCostAnswer Of(ScaledProduct scaled, PriceBook book, LocalDate from, LocalDate today, string currency, IReadOnlyList<Channel> channels, int slices, IReadOnlyDictionary<string, Ingredient> ingredients)
     {
         var prices = book.On(today);
         var drivers = CostDrivers.Of(scaled, prices);
         var priced = drivers.Where(one => one.Cost is not null).ToArray();
         var coins = priced.Zip(SharedRounding.Round([.. priced.Select(one => one.Cost!.Value.Amount)], Money.SmallestCoin(currency))).ToDictionary(pair => pair.First, pair => pair.Second);
         var cost = PieCost.Of(scaled, prices);
+        var range = priced.Length == drivers.Count ? null : CostRange.Of(scaled, book, today, ingredients, currency);
         var history = CostHistory.Of(scaled, book, from, today);
         var days = Math.Max(1, Period.DaysBetween(from, today));
         return new ProductCostAnswer(
@@ -167,7 +171,8 @@ internal static class CostPages
             currency,
             priced.Length == drivers.Count ? coins.Values.Sum() : null,
             coins.Values.Sum(),
-            [.. drivers.Where(one => one.Cost is null).Select(one => $"{one.Bought.Ingredient.Name}: {prices.Lacks(one.Bought.Ingredient)}")],
+            [.. (range?.Guessed ?? []).Select(one => $"{one.Bought.Ingredient.Name}: {prices.Lacks(one.Bought.Ingredient)}{Guess(one)}")],
+            Between(range),
             cost.SellingPrice?.Amount,
             cost.FoodCostShare is { } share ? Math.Round(share * 100, 1) : null,
             [.. drivers.Select(one => new CostDriverAnswer(
@@ -193,6 +198,22 @@ internal static class CostPages
                 step is { Cost: { } now, Before: { } was } ? Coins(now)!.Value - Coins(was)!.Value : null,
                 [.. step.Reasons.Select(Reason)]))]);
     }
+
+    /// <summary>Between what a pie may cost; empty where everything has a price.</summary>
+    public static string Between(CostRange? range) => range switch
+    {
+        null => string.Empty,
+        { High: { } high } => FormattableString.Invariant($"{Coins(range.Low):0.00} to {Coins(high):0.00}"),
+        _ => FormattableString.Invariant($"{Coins(range.Low):0.00} at least"),
+    };
+
+    private static string Guess(GuessedCost guess) => guess.From switch
+    {
+        GuessedFrom.OtherPrices => FormattableString.Invariant($"; by other prices of it {Coins(guess.Low):0.00} to {Coins(guess.High):0.00} a pie"),
+        GuessedFrom.AnyDensity => FormattableString.Invariant($"; as foods are light or dense {Coins(guess.Low):0.00} to {Coins(guess.High):0.00} a pie"),
+        GuessedFrom.ItsKind => FormattableString.Invariant($"; as others of its kind {Coins(guess.Low):0.00} to {Coins(guess.High):0.00} a pie"),
+        _ => "; nothing is known to guess it from",
+    };
 
     /// <summary>What an ingredient's price did.</summary>
     public static CostReasonAnswer Reason(CostReason reason) => new(

@@ -167,4 +167,57 @@ public sealed class BillTests : IDisposable
         Assert.Equal(3, Rows(run, "pays").Length);
         Assert.Equal(404, (await server.Send(HttpMethod.Get, "/api/costs/pear/99/run", null)).Status);
     }
+
+    [Fact]
+    public async Task Ways_stand_side_by_side_and_what_is_over_its_aim_says_how_it_comes_under_it()
+    {
+        var beside = await server.Get("/api/costs/pear/23/beside?count=12");
+        var ways = Rows(beside, "ways");
+        Assert.Equal("asItIs", Said(ways[0], "kind"));
+        Assert.Equal(Amount(ways[0], "total"), new[] { "ingredients", "left", "hands", "heat" }.Sum(part => Amount(ways[0], part)));
+        // As it is, it costs what a run by itself does.
+        Assert.InRange(Amount(ways[0], "total") - (await server.Get("/api/costs/pear/23/run?count=12")).GetProperty("perPie").GetDecimal(), -0.011m, 0.011m);
+        Assert.Subset(ways.Select(way => Said(way, "kind")).ToHashSet(), new HashSet<string> { "asItIs", "pan", "dough", "school" });
+        Assert.All(ways.Where(way => Said(way, "kind") is "dough" or "school" && way.GetProperty("more").ValueKind == JsonValueKind.Number), way => Assert.Equal(Amount(way, "total") - Amount(ways[0], "total"), Amount(way, "more")));
+        var costs = Rows(await server.Get("/api/costs"), "products");
+        var (over, within) = (costs.First(row => row.GetProperty("isOverAim").GetBoolean()), costs.Last(row => row.GetProperty("sharePercent").ValueKind == JsonValueKind.Number));
+        var dear = await server.Get($"/api/costs/{Said(over, "id")}/{Said(over, "pan")}/beside");
+        var changes = Rows(dear, "changes");
+        Assert.NotEmpty(changes);
+        Assert.True(changes[0].GetProperty("reaches").GetBoolean());
+        Assert.All(changes.Where(one => one.GetProperty("reaches").GetBoolean()), one => Assert.True(Amount(one, "sharePercent") <= dear.GetProperty("aimPercent").GetDecimal()));
+        Assert.Contains("The cheapest change: ", Said(dear, "sentence"), StringComparison.Ordinal);
+        var cheap = await server.Get($"/api/costs/{Said(within, "id")}/{Said(within, "pan")}/beside");
+        if (!within.GetProperty("isOverAim").GetBoolean()) Assert.Empty(Rows(cheap, "changes"));
+        Assert.Equal(400, (await server.Send(HttpMethod.Get, "/api/costs/pear/23/beside?count=0", null)).Status);
+        Assert.Equal(400, (await server.Send(HttpMethod.Get, "/api/costs/pear/23/beside?channel=moon", null)).Status);
+        Assert.Equal(404, (await server.Send(HttpMethod.Get, "/api/costs/pear/99/beside", null)).Status);
+    }
+
+    [Fact]
+    public async Task An_earlier_version_is_laid_beside_the_one_that_is_made_now()
+    {
+        var written = await server.Get("/api/recipes/pear/written");
+        var draft = written.GetProperty("draft").Deserialize<JsonObject>()!;
+        draft["layers"]![0]!["lines"] = draft["layers"]![0]!["lines"]!.GetValue<string>() + "\n40 g butter, unsalted";
+        Assert.Equal(200, (await server.Send(HttpMethod.Put, "/api/recipes/pear", draft, ("If-Match", $"\"{written.GetProperty("version").GetInt64()}\""))).Status);
+        var ways = Rows(await server.Get("/api/costs/pear/23/beside"), "ways");
+        var earlier = Assert.Single(ways, way => Said(way, "kind") == "version");
+        Assert.Equal("version 1", Said(earlier, "name"));
+        Assert.True(Amount(earlier, "ingredients") < Amount(ways[0], "ingredients"));
+    }
+
+    [Fact]
+    public async Task While_a_price_is_missing_a_range_is_told_and_no_whole()
+    {
+        var unknown = (await server.Get("/api/ingredients")).GetProperty("ingredients").EnumerateArray()
+            .First(one => one.GetProperty("density").ValueKind == JsonValueKind.Null && one.GetProperty("usedIn").GetInt32() > 0 && !one.GetProperty("isMadeHere").GetBoolean() && one.GetProperty("price").ValueKind != JsonValueKind.Null);
+        await server.Send(HttpMethod.Post, "/api/prices", new { ingredient = Said(unknown, "id"), supplier = "A", pack = "6 x 1 l", paid = 12m, validFrom = (string?)null, isUsual = true });
+        var row = Rows(await server.Get("/api/costs"), "products").First(product => product.GetProperty("missing").GetArrayLength() > 0);
+        Assert.Equal(JsonValueKind.Null, row.GetProperty("cost").ValueKind);
+        Assert.Matches(@"^\d+\.\d\d (to \d+\.\d\d|at least)$", Said(row, "between"));
+        var one = await server.Get($"/api/costs/{Said(row, "id")}/{Said(row, "pan")}");
+        Assert.Equal(Said(row, "between"), Said(one, "between"));
+        Assert.Equal(JsonValueKind.Null, (await server.Get($"/api/costs/{Said(row, "id")}/{Said(row, "pan")}/run")).GetProperty("total").ValueKind);
+    }
 }

@@ -878,6 +878,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/costs/{product}/{pan}/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a product costs as it is made, in its other pans, of other doughs, by other schools and earlier versions, side by side; and the cheapest change that brings it under its aim. */
+        get: operations["GetCostsBeside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/channels": {
         parameters: {
             query?: never;
@@ -2349,6 +2366,29 @@ export interface components {
             /** @description Whether it goes right on from the same work before. */
             goesOn: boolean;
         };
+        /** @description Ways of making a product side by side. */
+        BesideAnswer: {
+            /**
+             * Format: int32
+             * @description How many pies each is reckoned for, made by themselves.
+             */
+            count: number;
+            /** @description ISO 4217 code. */
+            currency: string;
+            /** @description Where it is sold. */
+            channel: string;
+            /**
+             * Format: double
+             * @description What ingredients are to take of the price there at most.
+             */
+            aimPercent: number;
+            /** @description Whether it is within its aim, and the cheapest change where it is not. */
+            sentence: string;
+            /** @description As it is first, then every other way. */
+            ways: components["schemas"]["CostWayAnswer"][];
+            /** @description What makes ingredients take less of the price, the cheapest that reaches the aim first; empty where it is within it. */
+            changes: components["schemas"]["CostChangeAnswer"][];
+        };
         /** @description What one day or several cost by their plans, and bring. Each list of rows adds up to the totals, to the coin. */
         BillAnswer: {
             /** @description The first day (ISO date). */
@@ -2884,6 +2924,30 @@ export interface components {
             /** @description Ingredients without a price. */
             missing: string[];
         };
+        /** @description A change that makes ingredients take less of the price. */
+        CostChangeAnswer: {
+            /** @description "supplier", "allSuppliers", "dough", "version" or "price". */
+            kind: string;
+            /** @description What is changed. */
+            words: string;
+            /**
+             * Format: double
+             * @description What the ingredients of a pie cost then.
+             */
+            cost: number;
+            /**
+             * Format: double
+             * @description What it sells for then, before tax.
+             */
+            price: number;
+            /**
+             * Format: double
+             * @description Ingredients over price then.
+             */
+            sharePercent: number;
+            /** @description Whether that is within the aim. */
+            reaches: boolean;
+        };
         /** @description What an ingredient does to a cost. */
         CostDriverAnswer: {
             /** @description Its id. */
@@ -2991,6 +3055,8 @@ export interface components {
             cost: null | number;
             /** @description Ingredients of which nobody knows what they cost. */
             missing: string[];
+            /** @description What it may cost while a price is missing: "7.40 to 9.10"; empty while none is. */
+            between: string;
             /**
              * Format: double
              * @description Null where none is set.
@@ -3039,6 +3105,55 @@ export interface components {
             more: null | number;
             /** @description What did it. */
             reasons: components["schemas"]["CostReasonAnswer"][];
+        };
+        /** @description A way of making it; figures are of one pie. */
+        CostWayAnswer: {
+            /** @description "asItIs", "pan", "dough", "school" or "version". */
+            kind: string;
+            /** @description What is other. */
+            name: string;
+            /** @description Id of the pan. */
+            pan: string;
+            /**
+             * Format: double
+             * @description What goes into it; null while a price is missing.
+             */
+            ingredients: null | number;
+            /**
+             * Format: double
+             * @description What is left over; null while a price is missing.
+             */
+            left: null | number;
+            /**
+             * Format: double
+             * @description Hands; null where they are not counted.
+             */
+            hands: null | number;
+            /**
+             * Format: double
+             * @description Heat; null where it is not counted.
+             */
+            heat: null | number;
+            /**
+             * Format: double
+             * @description Everything that is counted; null while a price is missing.
+             */
+            total: null | number;
+            /**
+             * Format: double
+             * @description What that is more than as it is made now; null of another pan, and where either is not known.
+             */
+            more: null | number;
+            /**
+             * Format: double
+             * @description That by the kilogram of what goes into the pie, so that pans can be compared.
+             */
+            perKilogram: null | number;
+            /**
+             * Format: double
+             * @description Ingredients over the price that is set for that pan; null where none is.
+             */
+            sharePercent: null | number;
         };
         /** @description What every product costs. */
         CostsAnswer: {
@@ -6029,8 +6144,10 @@ export interface components {
              * @description The sum of what is known; with a price missing it costs at least that.
              */
             knownCost: number;
-            /** @description What has no price. */
+            /** @description What has no price, and what it may cost in one pie as far as that can be guessed. */
             missing: string[];
+            /** @description What the pie may cost while a price is missing: "7.40 to 9.10", "7.40 at least"; empty while none is. */
+            between: string;
             /**
              * Format: double
              * @description Null where none is set.
@@ -9932,6 +10049,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunCostAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetCostsBeside: {
+        parameters: {
+            query?: {
+                count?: number;
+                channel?: string;
+            };
+            header?: never;
+            path: {
+                product: string;
+                pan: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BesideAnswer"];
                 };
             };
             /** @description Bad Request */

@@ -63,7 +63,7 @@
           <th scope="row" class="py-1 text-left font-normal">
             <a class="link" href="#/costs/{row.id}/{row.pan}">{row.name}</a> <span class="small">{row.panName}</span>
           </th>
-          <td class="figure weight">{row.cost === null ? '–' : money(row.cost)}</td>
+          <td class="figure weight">{row.cost === null ? row.between : money(row.cost)}</td>
           <td class="figure">{row.sellingPrice === null ? 'not set' : money(row.sellingPrice)}</td>
           <td class="figure weight" class:over={row.isOverAim}
             >{row.sharePercent === null ? '–' : `${row.sharePercent.toFixed(1)} %`}</td

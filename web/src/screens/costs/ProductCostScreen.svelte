@@ -7,6 +7,7 @@
   import { money } from '../../parts/money'
   import PieCut from '../../parts/PieCut.svelte'
   import Sentence from '../../parts/Sentence.svelte'
+  import Beside from './Beside.svelte'
   import RunCost from './RunCost.svelte'
   import CostOverTime from './CostOverTime.svelte'
   import WhatToCharge from './WhatToCharge.svelte'
@@ -26,7 +27,7 @@
   const answer = $derived(asked.current)
   const spoken = $derived(
     answer
-      ? `${answer.name}: ${answer.cost === null ? `at least ${money(answer.knownCost)}` : money(answer.cost)} ${answer.currency} a pie`
+      ? `${answer.name}: ${answer.cost === null ? answer.between : money(answer.cost)} ${answer.currency} a pie`
       : '',
   )
 </script>
@@ -47,7 +48,7 @@
       options={answer.pans.map((pan) => ({ value: pan.id, words: pan.name }))}
       onchange={(pan) => push(`/costs/${params?.product}/${pan}`)}
     />
-    {#if answer.cost === null}costs at least {money(answer.knownCost)} {answer.currency}: not everything has a price.
+    {#if answer.cost === null}costs {answer.between} {answer.currency}: not everything has a price.
     {:else}costs {money(answer.cost)}
       {answer.currency}{#if answer.sharePercent !== null && answer.sellingPrice !== null},
         {answer.sharePercent} % of the {money(answer.sellingPrice)} it sells for.{:else}; no price to sell it for is
@@ -98,6 +99,7 @@
   </div>
   <WhatToCharge {answer} slices={answer.slices} onslices={(wanted) => (slices = Number.isNaN(wanted) ? 8 : wanted)} />
   <RunCost product={answer.product} pan={answer.pan} />
+  <Beside product={answer.product} pan={answer.pan} />
   <section class="mt-6" aria-label="Over time">
     <div class="flex flex-wrap items-end gap-4">
       <h2 class="font-headline text-lg font-semibold">This recipe at the prices of each day</h2>
