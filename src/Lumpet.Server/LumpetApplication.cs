@@ -123,6 +123,7 @@ internal static class LumpetApplication
         PriceEndpoints.Map(app);
         PriceListEndpoints.Map(app);
         CostEndpoints.Map(app);
+        DriverEndpoints.Map(app);
         BillEndpoints.Map(app);
         RunEndpoints.Map(app);
         BesideEndpoints.Map(app);

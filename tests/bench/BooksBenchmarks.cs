@@ -40,6 +40,7 @@ internal static class BooksBenchmarks
             ("Costs of all products", "under 100 ms", Spread(await load.Ask("/api/costs", 40))),
             ("Costs of all products, right after a price was added", "under 100 ms", Spread(await load.AskAfter("/api/costs", 12, at => ("/api/prices", new { ingredient = "butter", supplier = "Headland Dairy", pack = "10 kg", paid = 80 + at, isUsual = true })))),
             ("One product over five years, with what a tenth more of each ingredient does", "under 100 ms", Spread(await load.Ask("/api/costs/pear/23", 25))),
+            ("What a tenth more of every ingredient does to every product", "under 300 ms", Spread(await load.Ask("/api/costs/drivers", 25))),
             ("Shelves, with what the next day's plan keeps", string.Empty, Spread(await load.Ask($"/api/shelves/{books.Fair}", 25))),
             ("What to buy for it", string.Empty, Spread(await load.Ask($"/api/buying/{books.Fair}", 25))),
             ("Trace of a lot of butter of which a week's doughs were made", "under 200 ms", Spread(await load.Ask($"/api/trace/lots/{books.Week}", 25))),

@@ -1,7 +1,6 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
 using Lumpet.Core.Recipes;
-using NodaTime;
 
 namespace Lumpet.Core.Costing;
 
@@ -41,12 +40,11 @@ public sealed record CostRange(Money Low, Money? High, IReadOnlyList<GuessedCost
     /// <summary>The range of one pie.</summary>
     /// <param name="scaled">The product, scaled to its pan.</param>
     /// <param name="book">Every price.</param>
-    /// <param name="day">The day.</param>
+    /// <param name="prices">Those of it that hold.</param>
     /// <param name="ingredients">All ingredients by id: what others of a kind cost is known of them.</param>
     /// <param name="currency">The bakery's currency; prices in another say nothing here.</param>
-    public static CostRange Of(ScaledProduct scaled, PriceBook book, LocalDate day, IReadOnlyDictionary<string, Ingredient> ingredients, string currency)
+    public static CostRange Of(ScaledProduct scaled, PriceBook book, PriceList prices, IReadOnlyDictionary<string, Ingredient> ingredients, string currency)
     {
-        var prices = book.On(day);
         var bought = BoughtAmount.Of(scaled, prices);
         var known = bought.Select(one => one.CostAt(prices)).OfType<Money>().Sum(cost => cost.Amount);
         GuessedCost[] guessed = [.. bought.Where(one => one.CostAt(prices) is null).Select(one => Guess(one, book, prices, ingredients, currency))];

@@ -72,7 +72,7 @@ internal static class CostEndpoints
             product.ReferencePan.Name,
             CostPages.Coins(cost.Total),
             cost.Missing,
-            cost.Missing.Count == 0 ? string.Empty : CostPages.Between(CostRange.Of(scaled, book, today, ingredients.Value, currency)),
+            cost.Missing.Count == 0 ? string.Empty : CostPages.Between(CostRange.Of(scaled, book, prices, ingredients.Value, currency)),
             cost.SellingPrice?.Amount,
             cost.FoodCostShare is { } share ? Math.Round(share * 100, 1) : null,
             cost.FoodCostShare > aim,

@@ -159,7 +159,7 @@ internal static class CostPages
         var priced = drivers.Where(one => one.Cost is not null).ToArray();
         var coins = priced.Zip(SharedRounding.Round([.. priced.Select(one => one.Cost!.Value.Amount)], Money.SmallestCoin(currency))).ToDictionary(pair => pair.First, pair => pair.Second);
         var cost = PieCost.Of(scaled, prices);
-        var range = priced.Length == drivers.Count ? null : CostRange.Of(scaled, book, today, ingredients, currency);
+        var range = priced.Length == drivers.Count ? null : CostRange.Of(scaled, book, prices, ingredients, currency);
         var history = CostHistory.Of(scaled, book, from, today);
         var days = Math.Max(1, Period.DaysBetween(from, today));
         return new ProductCostAnswer(

@@ -1,5 +1,6 @@
 using Dapper;
 using Lumpet.Core.Labels;
+using Lumpet.Store.Stock;
 using Microsoft.Data.Sqlite;
 using NodaTime;
 
@@ -61,7 +62,7 @@ public static class LabelStore
     /// <returns>Their number.</returns>
     public static long Note(Transaction transaction, Instant at, string product, string pan, Guid? lot, int copies, string text)
     {
-        Rows.Insert(transaction.Connection, "label_print", new { at_unix = at.ToUnixTimeSeconds(), product_id = product, pan_id = pan, lot_id = lot?.ToString("D"), copies, text });
+        Rows.Insert(transaction.Connection, "label_print", new { at_unix = at.ToUnixTimeSeconds(), product_id = product, pan_id = pan, lot_id = lot is { } of ? StockRows.Key(of) : null, copies, text });
         return transaction.Connection.QuerySingle<long>("SELECT last_insert_rowid()");
     }
 
@@ -71,7 +72,7 @@ public static class LabelStore
 
     /// <summary>What was printed for some lots of pies, in the order of the books.</summary>
     public static IReadOnlyList<PrintedLabels> Of(SqliteConnection connection, IEnumerable<Guid> lots) =>
-        [.. lots.Distinct().Chunk(500).SelectMany(some => connection.Query<PrintRow>($"{Columns} WHERE lot_id IN @some ORDER BY id", new { some = some.Select(lot => lot.ToString("D")) })).Select(Read)];
+        [.. connection.Query<PrintRow>($"{Columns} WHERE lot_id IN {StockRows.Among} ORDER BY id", new { some = StockRows.List(lots.Distinct().Select(StockRows.Key)) }).Select(Read)];
 
     private const string Columns = "SELECT id, at_unix AS at, product_id AS product, pan_id AS pan, lot_id AS lot, copies, text FROM label_print";
 

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json;
 using Lumpet.Core;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
@@ -55,6 +56,12 @@ internal static class StockRows
 
     /// <summary>A day as it is kept.</summary>
     public static string? Written(NodaTime.LocalDate? day) => day is { } known ? LocalDatePattern.Iso.Format(known) : null;
+
+    /// <summary>The values of a list that is given as one parameter named "some": a list of thousands is asked for in one go.</summary>
+    public const string Among = "(SELECT value FROM json_each(@some))";
+
+    /// <summary>A list as one parameter, for <see cref="Among"/>.</summary>
+    public static string List<T>(IEnumerable<T> values) => JsonSerializer.Serialize(values);
 
     /// <summary>A lot's name as it is kept.</summary>
     public static string Key(Guid id) => id.ToString("D");

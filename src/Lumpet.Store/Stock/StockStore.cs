@@ -72,13 +72,13 @@ public static class StockStore
 
     /// <summary>Lots by their ids, used up or not.</summary>
     public static IReadOnlyDictionary<Guid, StoredLot> Find(SqliteConnection connection, IEnumerable<Guid> ids) =>
-        ids.Distinct().Chunk(500).SelectMany(some => connection.Query<LotRow>($"{StockRows.Columns} WHERE id IN @some", new { some = some.Select(StockRows.Key) }))
+        connection.Query<LotRow>($"{StockRows.Columns} WHERE id IN {StockRows.Among}", new { some = StockRows.List(ids.Distinct().Select(StockRows.Key)) })
             .Select(StockRows.Read).ToDictionary(stored => stored.Lot.Id);
 
     /// <summary>Of some lots those of which something is left, in the order in which they came to the books.</summary>
     public static IReadOnlyList<StoredLot> StillHere(SqliteConnection connection, IEnumerable<Guid> ids) =>
     [
-        .. ids.Distinct().Chunk(500).SelectMany(some => connection.Query<LotRow>($"{StockRows.Columns} WHERE amount > 0 AND id IN @some", new { some = some.Select(StockRows.Key) }))
+        .. connection.Query<LotRow>($"{StockRows.Columns} WHERE amount > 0 AND id IN {StockRows.Among}", new { some = StockRows.List(ids.Distinct().Select(StockRows.Key)) })
             .Select(StockRows.Read).OrderBy(stored => stored.Number),
     ];
 
@@ -130,13 +130,13 @@ public static class StockStore
         var (here, there) = isForward ? ("<", ">") : (">", "<");
         return
         [
-            .. lots.Chunk(500).SelectMany(some => connection.Query<LeadingRow>(
+            .. connection.Query<LeadingRow>(
                 $"""
                 SELECT e.id, e.kind, e.at_unix AS at, a.lot_id AS lot, a.amount, la.unit, b.lot_id AS other, b.amount AS otherAmount, lb.unit AS otherUnit
                 FROM stock_movement a JOIN stock_lot la ON la.id = a.lot_id JOIN stock_entry e ON e.id = a.entry_id
                 LEFT JOIN stock_movement b ON b.entry_id = e.id AND b.amount {there} 0 LEFT JOIN stock_lot lb ON lb.id = b.lot_id
-                WHERE a.lot_id IN @some AND a.amount {here} 0 AND e.kind IN ('made', 'opened', 'moved') AND NOT EXISTS (SELECT 1 FROM stock_entry back WHERE back.takes_back = e.id)
-                """, new { some = some.Select(StockRows.Key) }))
+                WHERE a.lot_id IN {StockRows.Among} AND a.amount {here} 0 AND e.kind IN ('made', 'opened', 'moved') AND NOT EXISTS (SELECT 1 FROM stock_entry back WHERE back.takes_back = e.id)
+                """, new { some = StockRows.List(lots.Select(StockRows.Key)) })
                 .GroupBy(row => row.Id)
                 .Select(rows => (
                     new TracedEntry(
@@ -153,7 +153,7 @@ public static class StockStore
 
     /// <summary>Entries by their numbers.</summary>
     public static IReadOnlyList<StoredEntry> Entries(SqliteConnection connection, IEnumerable<long> numbers) =>
-        [.. numbers.Distinct().Chunk(500).SelectMany(some => Entries(connection, "e.id IN @some", new { some }))];
+        Entries(connection, $"e.id IN {StockRows.Among}", new { some = StockRows.List(numbers.Distinct()) });
 
     /// <summary>The batches of a day that are entered and not taken back.</summary>
     public static IReadOnlyList<StoredEntry> MadeFor(SqliteConnection connection, LocalDate day) =>
@@ -224,7 +224,7 @@ public static class StockStore
     ];
 
     private static IEnumerable<T> Of<T>(SqliteConnection connection, string columns, IEnumerable<long> entries) =>
-        entries.Distinct().Chunk(500).SelectMany(some => connection.Query<T>($"{columns} WHERE entry_id IN @some ORDER BY rowid", new { some }));
+        connection.Query<T>($"{columns} WHERE entry_id IN {StockRows.Among} ORDER BY rowid", new { some = StockRows.List(entries.Distinct()) });
 
     private static EnteredOrder Read(OrderRow row) => new(row.Entry, Guid.Parse(row.OrderId), row.ForWhom, (int)row.Pies, PickUpText.Read(row.PickUp)!.Value);
 

@@ -22,8 +22,11 @@ public sealed class CostRangeTests
 
     private static CostRange Range(params Price[] more) => Range(Pie, more);
 
-    private static CostRange Range(Product pie, Price[] more, params Ingredient[] others) =>
-        CostRange.Of(Scaling.Scale(pie, Pan23, 1), new PriceBook([.. Others, .. more], []), Day, others.Append(Pears).ToDictionary(one => one.Id), "EUR");
+    private static CostRange Range(Product pie, Price[] more, params Ingredient[] others)
+    {
+        var book = new PriceBook([.. Others, .. more], []);
+        return CostRange.Of(Scaling.Scale(pie, Pan23, 1), book, book.On(Day), others.Append(Pears).ToDictionary(one => one.Id), "EUR");
+    }
 
     private static decimal Known => BoughtAmount.Of(Scaling.Scale(Pie, Pan23, 1), PriceList.On(Day, Others)).Sum(one => one.CostAt(PriceList.On(Day, Others))?.Amount ?? 0);
 

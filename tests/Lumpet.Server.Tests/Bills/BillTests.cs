@@ -220,4 +220,22 @@ public sealed class BillTests : IDisposable
         Assert.Equal(Said(row, "between"), Said(one, "between"));
         Assert.Equal(JsonValueKind.Null, (await server.Get($"/api/costs/{Said(row, "id")}/{Said(row, "pan")}/run")).GetProperty("total").ValueKind);
     }
+
+    [Fact]
+    public async Task What_an_ingredient_does_to_all_products_is_what_it_does_to_each()
+    {
+        var rows = Rows(await server.Get("/api/costs/drivers"), "ingredients");
+        var sums = rows.Select(row => Rows(row, "products").Sum(product => Amount(product, "more"))).ToArray();
+        Assert.Equal(sums.OrderByDescending(sum => sum), sums);
+        foreach (var product in Rows(await server.Get("/api/costs"), "products").Take(4))
+        {
+            var drivers = Rows(await server.Get($"/api/costs/{Said(product, "id")}/{Said(product, "pan")}"), "drivers").Where(one => one.GetProperty("more").ValueKind == JsonValueKind.Number).ToDictionary(one => Said(one, "ingredient"), one => (Amount(one, "more"), Amount(one, "foodCostPercentThen")));
+            var told = rows.SelectMany(row => Rows(row, "products").Where(one => Said(one, "id") == Said(product, "id")).Select(one => (Id: Said(row, "id"), (Amount(one, "more"), Amount(one, "sharePercentThen"))))).ToDictionary(one => one.Id, one => one.Item2);
+            Assert.Equal(drivers.OrderBy(one => one.Key), told.OrderBy(one => one.Key));
+        }
+
+        // Only what is within its aim now can cross it.
+        var over = Rows(await server.Get("/api/costs"), "products").Where(row => row.GetProperty("isOverAim").GetBoolean()).Select(row => Said(row, "id")).ToHashSet();
+        Assert.DoesNotContain(rows.SelectMany(row => Rows(row, "products")), one => one.GetProperty("crossesAim").GetBoolean() && over.Contains(Said(one, "id")));
+    }
 }

@@ -827,6 +827,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/costs/drivers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What every ingredient does to every product when it gets a tenth dearer; what does most first. */
+        get: operations["GetCostDrivers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bills/{day}": {
         parameters: {
             query?: never;
@@ -3551,6 +3568,44 @@ export interface components {
             /** @description How it was reckoned. */
             why: string;
         };
+        /** @description What it does to a product in its usual pan. */
+        DrivenProductAnswer: {
+            /** @description Id of the product. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Id of the pan. */
+            pan: string;
+            /**
+             * Format: double
+             * @description What a pie costs more then.
+             */
+            more: number;
+            /**
+             * Format: double
+             * @description Ingredients over price then; null where either is not known.
+             */
+            sharePercentThen: null | number;
+            /** @description Whether it is within its aim now and over it then. */
+            crossesAim: boolean;
+        };
+        /** @description What ingredients do to products. */
+        DriversAnswer: {
+            /** @description ISO 4217 code. */
+            currency: string;
+            /**
+             * Format: double
+             * @description By how much each is made dearer.
+             */
+            stepPercent: number;
+            /**
+             * Format: double
+             * @description What ingredients are to take of the price at most, as the first channel says.
+             */
+            aimPercent: number;
+            /** @description What does most to all products together first; those without a price are not among them. */
+            ingredients: components["schemas"]["IngredientDriverAnswer"][];
+        };
         /** @description A batch that is made. */
         EnterBatchRequest: {
             /** @description Its name among the day's batches. */
@@ -4049,6 +4104,15 @@ export interface components {
              * @description What of its weight is water; null for what ships.
              */
             waterPercent?: null | number;
+        };
+        /** @description What an ingredient does. */
+        IngredientDriverAnswer: {
+            /** @description Its id. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Every product that holds it, what it does most to first. */
+            products: components["schemas"]["DrivenProductAnswer"][];
         };
         /** @description The ingredients of the bakery. */
         IngredientsAnswer: {
@@ -9956,6 +10020,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProductCostAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetCostDrivers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DriversAnswer"];
                 };
             };
             /** @description Bad Request */

@@ -44,7 +44,7 @@
   <FailureNote failure={asked.failure} />
   {#if answer}
     <p class="mt-2 max-w-[52rem]"><strong>{answer.sentence}</strong></p>
-    {#if answer.changes.length > 0}
+    {#if answer.changes.length > 1}
       <ol class="mt-1">
         {#each answer.changes as one (`${one.kind}/${one.words}`)}
           <li>
@@ -99,6 +99,10 @@
     padding: 0.15rem 0;
     text-align: left;
     font-weight: 400;
+  }
+
+  tbody th {
+    min-width: 11rem;
   }
 
   .figure {

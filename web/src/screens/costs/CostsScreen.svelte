@@ -3,6 +3,7 @@
   import { Asked } from '../../parts/asked.svelte'
   import FailureNote from '../../parts/FailureNote.svelte'
   import { difference, money } from '../../parts/money'
+  import WhatMoves from './WhatMoves.svelte'
   import PieCut from '../../parts/PieCut.svelte'
 
   let since = $state('')
@@ -77,6 +78,7 @@
       {/each}
     </tbody>
   </table>
+  <WhatMoves />
 {/if}
 
 <style>

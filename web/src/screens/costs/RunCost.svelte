@@ -143,7 +143,7 @@
 
   .rung {
     display: flex;
-    min-width: 2.4rem;
+    min-width: 2.1rem;
     flex: 1;
     flex-direction: column;
     align-items: center;
