@@ -34,7 +34,13 @@ test('a price list comes in, a product turns dear, the reason is found, and it i
   await expect(first).toContainText('Chocolate malt cream')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Chocolate malt cream')
   await first.getByRole('link').click()
-  await expect(page.getByRole('listitem').first()).toContainText('Chocolate, dark 11.60 a kg to 76.00 a kg')
+  await expect(page.getByRole('region', { name: 'Over time' }).getByRole('listitem').first()).toContainText(
+    'Chocolate, dark 11.60 a kg to 76.00 a kg',
+  )
+  // The cheapest way out is said: what asks nothing of whoever buys it first.
+  const beside = page.getByRole('region', { name: 'Side by side' })
+  await expect(beside).toContainText('more than the')
+  await expect(beside.getByRole('listitem').filter({ hasText: 'Chocolate, dark from Beacon Wholesale' })).toBeVisible()
   const before = await page.getByRole('heading', { level: 1 }).innerText()
 
   await page.goto('/#/prices')
@@ -47,6 +53,15 @@ test('a price list comes in, a product turns dear, the reason is found, and it i
     '109.00 for case of 4 x 2.5 kg',
   )
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(before)
+
+  // And a price is set.
+  await page.getByRole('link', { name: 'the recipe' }).click()
+  await page.getByRole('link', { name: 'Change the recipe' }).click()
+  await page.getByLabel('Selling price in 20 cm ring').fill('61.50')
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(page).toHaveURL(/#\/recipes\/chocolate/)
+  await page.goto('/#/costs/chocolate/20-straight')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('of the 61.50 it sells for')
 })
 
 test('a price is typed by keys alone, and what is wrong is said at its field', async ({ page }) => {

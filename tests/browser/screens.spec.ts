@@ -20,6 +20,7 @@ const screens = [
   '/bakery',
   '/costs',
   '/bill',
+  '/labels/pear/23',
   '/costs/pear/23',
   '/costs/channels',
   '/prices',

@@ -78,7 +78,7 @@ public sealed class PieLabelTests
         {
             var pie = Custard.Filled(new RecipeLine(new Ingredient("thing", "Some thing", [allergen]), "", Yield.Whole, Mass.FromGrams(979)));
             Assert.Contains(AllergenWords.Plain(allergen), Marked(Label(pie)));
-var us = Label(pie, Asked(LabelManner.UnitedStates)).Contains;
+            var us = Label(pie, Asked(LabelManner.UnitedStates)).Contains;
             if (MajorAllergens.UnitedStates.Contains(allergen)) Assert.Contains(allergen == "nuts" ? "tree nuts" : allergen, us, StringComparison.Ordinal);
             else Assert.Equal("Contains: milk, wheat.", us);
         }

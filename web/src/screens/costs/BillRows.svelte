@@ -53,10 +53,7 @@
           {@render figures(row)}
           <td class="drawn" aria-hidden="true">
             <div class="whole" style:width="{((row.revenue ?? 0) / widest) * 100}%"></div>
-            <div
-              class="taken"
-              style:width="{((row.ingredients + (row.hands ?? 0) + row.heat) / widest) * 100}%"
-            ></div>
+            <div class="taken" style:width="{((row.ingredients + (row.hands ?? 0) + row.heat) / widest) * 100}%"></div>
           </td>
         </tr>
       {/each}

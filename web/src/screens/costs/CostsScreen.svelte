@@ -26,7 +26,8 @@
   <h1 class="sentence">{answer.sentence}</h1>
   <p class="small mt-2">
     Ingredients and packaging of one pie in its usual pan, at today’s prices in {answer.currency}, bought weight through
-    yields and what is made here; hands and ovens stand with each product and on the bill. The slice is what they take of the price; more than the {answer.aimPercent}
+    yields and what is made here; hands and ovens stand with each product and on the bill. The slice is what they take
+    of the price; more than the {answer.aimPercent}
     % aimed at is underlined.
   </p>
   <label class="mt-2 block w-fit"

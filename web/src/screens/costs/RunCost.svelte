@@ -25,16 +25,18 @@
 <section class="mt-6" aria-label="A run by itself">
   <div class="flex flex-wrap items-end gap-4">
     <h2 class="font-headline text-lg font-semibold">So many made by themselves</h2>
-    <label
-      ><span class="small block">Pies</span><input
-        class="field w-24"
-        type="number"
-        min="1"
-        max="500"
-        value={answer?.count ?? ''}
-        onchange={(event) => (count = event.currentTarget.valueAsNumber || undefined)}
-      /></label
-    >
+    {#if answer}
+      <label
+        ><span class="small block">Pies</span><input
+          class="field w-24"
+          type="number"
+          min="1"
+          max="500"
+          value={answer.count}
+          onchange={(event) => (count = event.currentTarget.valueAsNumber || undefined)}
+        /></label
+      >
+    {/if}
   </div>
   <FailureNote failure={asked.failure} />
   {#if answer}

@@ -10,7 +10,8 @@
 <figure class="sticker" aria-label="The label">
   <p class="title">{label.title}</p>
   <p>
-    {#each label.ingredients as word, at (at)}{#if word.isAllergen}<strong>{word.text}</strong>{:else}{word.text}{/if}{/each}
+    {#each label.ingredients as word, at (at)}{#if word.isAllergen}<strong>{word.text}</strong
+        >{:else}{word.text}{/if}{/each}
   </p>
   {#if label.contains}<p><strong>{label.contains}</strong></p>{/if}
   {#if label.mayContain}<p>{label.mayContain}</p>{/if}

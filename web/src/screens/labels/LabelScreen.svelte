@@ -166,17 +166,18 @@
       <p class="small mt-2">
         {answer.printerIsStandIn ? 'A stand-in for a label printer: it shows and keeps what it prints.' : ''}
         {#if answer.printerLeft !== null}{answer.printerLeft} labels are left on its roll.
-          {#if isShort || answer.printerLeft < 50}<button class="link" onclick={putIn}>Put a new roll in</button>{/if}{/if}
+          {#if isShort || answer.printerLeft < 50}<button class="link" onclick={putIn}>Put a new roll in</button
+            >{/if}{/if}
       </p>
       {#if answer.printed.length > 0}
         <h2 class="mt-4">Printed last</h2>
         <ul>
           {#each answer.printed as one (one.number)}
             <li class="border-line border-t py-1">
-              <details
-                ><summary><strong>{one.copies}</strong> on {one.at}</summary>
-                {#each one.lines as line, row (row)}<p class="small">{line}</p>{/each}</details
-              >
+              <details>
+                <summary><strong>{one.copies}</strong> on {one.at}</summary>
+                {#each one.lines as line, row (row)}<p class="small">{line}</p>{/each}
+              </details>
             </li>
           {/each}
         </ul>

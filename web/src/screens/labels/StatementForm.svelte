@@ -36,7 +36,14 @@
 <form onsubmit={save} novalidate aria-label="What is stated of it">
   <h2>What you state of it</h2>
   <div class="mt-1 flex flex-wrap items-end gap-x-4">
-    <NumberField label="A baked one weighs, g" field="netGrams" {failure} bind:value={draft.netGrams} size={8} step={1} />
+    <NumberField
+      label="A baked one weighs, g"
+      field="netGrams"
+      {failure}
+      bind:value={draft.netGrams}
+      size={8}
+      step={1}
+    />
     <NumberField
       label="Good for days after it was made"
       field="keepsDays"

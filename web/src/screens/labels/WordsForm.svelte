@@ -31,7 +31,11 @@
   <table class="mt-1 w-full">
     <caption class="sr-only">Words for labels by ingredient</caption>
     <thead class="small text-left">
-      <tr><th scope="col">Ingredient</th><th scope="col" class="figure">g a pie</th><th scope="col">Carries</th><th scope="col">On labels</th></tr>
+      <tr
+        ><th scope="col">Ingredient</th><th scope="col" class="figure">g a pie</th><th scope="col">Carries</th><th
+          scope="col">On labels</th
+        ></tr
+      >
     </thead>
     <tbody>
       {#each ingredients as one (`${one.id}/${one.version}`)}

@@ -111,10 +111,10 @@
               <li>
                 <strong class="whitespace-nowrap">{one.copies}</strong>
                 {one.pies}{one.code ? `, lot ${one.code}` : ''}, printed {one.at}
-                <details class="screen-only small"
-                  ><summary class="link">What stands on them</summary>
-                  {#each one.lines as line, row (row)}<p>{line}</p>{/each}</details
-                >
+                <details class="screen-only small">
+                  <summary class="link">What stands on them</summary>
+                  {#each one.lines as line, row (row)}<p>{line}</p>{/each}
+                </details>
               </li>
             {/each}
           </ul>
