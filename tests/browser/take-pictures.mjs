@@ -27,9 +27,9 @@ const screens = [
   ['product-cost', '/costs/chocolate/20-straight', 900],
   ['shelves', '/stock', 1000, press('button', /^Butter, unsalted/)],
   ['write', '/write/apricot', 1300],
-  ['preparations', '/preparations', 900],
+  ['label', '/labels/chocolate/20-straight', 900],
   ['buying', '/buying', 900],
-  ['pans', '/pans', 1000],
+  ['bill', '/bill', 800],
   ['bakery', '/bakery', 1180],
 ]
 

@@ -16,8 +16,10 @@ namespace Lumpet.Core.Bills;
 /// <param name="Revenue">What it brings; 0 where no price is set.</param>
 /// <param name="IsPriced">Whether a price is set.</param>
 /// <param name="Missing">Ingredients without a price.</param>
+/// <param name="HandsMin">Minutes of hands on it.</param>
+/// <param name="HotMin">Minutes of ovens for it.</param>
 public sealed record OrderShare(
-    Product Product, Pan Pan, int Count, string For, int PickUpMin, decimal Ingredients, decimal Hands, decimal Heat, decimal Revenue, bool IsPriced, IReadOnlyList<string> Missing)
+    Product Product, Pan Pan, int Count, string For, int PickUpMin, decimal Ingredients, decimal Hands, decimal Heat, decimal Revenue, bool IsPriced, IReadOnlyList<string> Missing, decimal HandsMin, decimal HotMin)
 {
     /// <summary>
     /// The shares of a day's orders: of pies that are made together each order has as much as it has of the pies. They add up to the bill's lines exactly.
@@ -38,9 +40,10 @@ public sealed record OrderShare(
                 IReadOnlyList<decimal> Split(decimal whole) => InOrder(Shares.Of(whole, together.Select((order, at) => KeyValuePair.Create($"{at}", (decimal)order.Count))), together.Length);
                 var (ingredients, hands, heat) = (Split(held.Sum(line => line.Known.Amount)), Split(held.Sum(line => line.Hands?.Amount ?? 0)), Split(held.Sum(line => line.Heat.Amount)));
                 var revenue = Split(held.Sum(line => line.Revenue?.Amount ?? 0));
+                var (handsMin, hotMin) = (Split(held.Sum(line => line.HandsMin)), Split(held.Sum(line => line.HotMin)));
                 string[] missing = [.. held.SelectMany(line => line.Missing).Distinct()];
                 return together.Select((order, at) => new OrderShare(
-                    order.Product, order.Pan, order.Count, order.For, order.PickUpMin, ingredients[at], hands[at], heat[at], revenue[at], held.All(line => line.Revenue is not null), missing));
+                    order.Product, order.Pan, order.Count, order.For, order.PickUpMin, ingredients[at], hands[at], heat[at], revenue[at], held.All(line => line.Revenue is not null), missing, handsMin[at], hotMin[at]));
             }),
         ];
     }

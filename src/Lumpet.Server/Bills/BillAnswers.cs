@@ -49,8 +49,10 @@ public sealed record BillAnswer(
 /// <param name="Heat">Ovens.</param>
 /// <param name="Contribution">What is left; null where no price is set of any.</param>
 /// <param name="IsAtMost">Whether an ingredient or a selling price is missing, so that what is left is not the whole of it.</param>
+/// <param name="HandsMin">Minutes of hands, whole ones that add up.</param>
+/// <param name="HotMin">Minutes of ovens, likewise.</param>
 public sealed record BillRowAnswer(
-    string Id, string Pan, string Name, string Detail, int Pies, decimal? Revenue, decimal Ingredients, decimal? Hands, decimal Heat, decimal? Contribution, bool IsAtMost);
+    string Id, string Pan, string Name, string Detail, int Pies, decimal? Revenue, decimal Ingredients, decimal? Hands, decimal Heat, decimal? Contribution, bool IsAtMost, int HandsMin, int HotMin);
 
 /// <summary>What was really taken for the batches that are entered, beside what their plans take.</summary>
 /// <param name="Batches">Batches that are entered.</param>

@@ -10,7 +10,7 @@ namespace Lumpet.Server.Bills;
 internal static class BillPages
 {
     /// <summary>A row before it is rounded.</summary>
-    private sealed record Row(string Id, string Pan, string Name, string Detail, int Pies, decimal Revenue, decimal Ingredients, decimal Hands, decimal Heat, bool IsSold, bool IsAtMost)
+    private sealed record Row(string Id, string Pan, string Name, string Detail, int Pies, decimal Revenue, decimal Ingredients, decimal Hands, decimal Heat, bool IsSold, bool IsAtMost, decimal HandsMin = 0, decimal HotMin = 0)
     {
         public decimal Contribution => Revenue - Ingredients - Hands - Heat;
     }
@@ -34,6 +34,7 @@ internal static class BillPages
         {
             decimal[] Column(Func<Row, decimal> of) => [.. SharedRounding.Round([.. rows.Select(of)], coin)];
             var (revenue, ingredients, hands, heat) = (Column(row => row.Revenue), Column(row => row.Ingredients), Column(row => row.Hands), Column(row => row.Heat));
+            var (handsMin, hotMin) = (SharedRounding.Round([.. rows.Select(row => row.HandsMin)], 1m), SharedRounding.Round([.. rows.Select(row => row.HotMin)], 1m));
             return
             [
                 .. rows.Select((row, at) => new BillRowAnswer(
@@ -47,7 +48,9 @@ internal static class BillPages
                     handsAreCounted ? hands[at] : null,
                     heat[at],
                     row.IsSold ? revenue[at] - ingredients[at] - hands[at] - heat[at] : null,
-                    row.IsAtMost)),
+                    row.IsAtMost,
+                    (int)handsMin[at],
+                    (int)hotMin[at])),
             ];
         }
 
@@ -91,7 +94,7 @@ internal static class BillPages
             yield return new Row(string.Empty, string.Empty, left.First().Ingredient.Name, FormattableString.Invariant($"{left.Sum(one => one.Mass.Grams):0} g made and not taken"), 0, 0, left.Sum(one => one.Cost?.Amount ?? 0), 0, 0, false, left.Any(one => one.Cost is null));
         var (hands, heat) = (bills.Sum(bill => bill.OtherHands?.Amount ?? 0), bills.Sum(bill => bill.OtherHeat.Amount));
         if (bills.Sum(bill => bill.OtherHandsMin + bill.OtherHotMin) > 0)
-            yield return new Row(string.Empty, string.Empty, "For none of these pies", FormattableString.Invariant($"{bills.Sum(bill => bill.OtherHandsMin):0} min of hands, {bills.Sum(bill => bill.OtherHotMin):0} min of ovens"), 0, 0, 0, hands, heat, false, false);
+            yield return new Row(string.Empty, string.Empty, "For none of these pies", FormattableString.Invariant($"{bills.Sum(bill => bill.OtherHandsMin):0} min of hands, {bills.Sum(bill => bill.OtherHotMin):0} min of ovens"), 0, 0, 0, hands, heat, false, false, bills.Sum(bill => bill.OtherHandsMin), bills.Sum(bill => bill.OtherHotMin));
     }
 
     private static Row Sum(string id, string pan, string name, string detail, IReadOnlyList<OrderShare> orders) => new(
@@ -105,12 +108,14 @@ internal static class BillPages
         orders.Sum(order => order.Hands),
         orders.Sum(order => order.Heat),
         orders.Any(order => order.IsPriced),
-        orders.Any(order => order.Missing.Count > 0 || !order.IsPriced));
+        orders.Any(order => order.Missing.Count > 0 || !order.IsPriced),
+        orders.Sum(order => order.HandsMin),
+        orders.Sum(order => order.HotMin));
 
     private static BillRowAnswer Total(IReadOnlyList<BillRowAnswer> rows, bool handsAreCounted)
     {
         var (revenue, ingredients, hands, heat) = (rows.Sum(row => row.Revenue ?? 0), rows.Sum(row => row.Ingredients), rows.Sum(row => row.Hands ?? 0), rows.Sum(row => row.Heat));
-        return new BillRowAnswer(string.Empty, string.Empty, "Together", string.Empty, rows.Sum(row => row.Pies), revenue, ingredients, handsAreCounted ? hands : null, heat, revenue - ingredients - hands - heat, rows.Any(row => row.IsAtMost));
+        return new BillRowAnswer(string.Empty, string.Empty, "Together", string.Empty, rows.Sum(row => row.Pies), revenue, ingredients, handsAreCounted ? hands : null, heat, revenue - ingredients - hands - heat, rows.Any(row => row.IsAtMost), rows.Sum(row => row.HandsMin), rows.Sum(row => row.HotMin));
     }
 
     private static string Sentence(BillRowAnswer totals, IReadOnlyList<BillRowAnswer> products, LocalDate first, int count, string currency, string? customer)

@@ -20,6 +20,7 @@ internal static class CostEndpoints
     // A season: as far back as costs are compared where nobody says.
     private const int UsualDaysBack = 90;
     private const int MostDaysBack = 3653;
+    private const int MostDaysAhead = 366;
     private const int UsualSlices = 8;
     private const int MostSlices = 100;
 
@@ -49,15 +50,17 @@ internal static class CostEndpoints
         return TypedResults.Ok(new CostsAnswer(bakery.Currency, Days.Iso(from), PriceAnswers.DayName(from), CostPages.Sentence(rows, aim * 100, PriceAnswers.DayName(from)), aim * 100, rows));
     }
 
-    private static Results<Ok<ProductCostAnswer>, ValidationProblem, ProblemHttpResult> One(string product, string pan, string? since, int? slices, Database database, BakeryClock clock, PriceShelf books, RecipeShelf recipes)
+    private static Results<Ok<ProductCostAnswer>, ValidationProblem, ProblemHttpResult> One(string product, string pan, string? since, string? on, int? slices, Database database, BakeryClock clock, PriceShelf books, RecipeShelf recipes)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var today = clock.Today(bakery.Zone);
-        if (Since(since, today) is not { } from) return NoSince();
+        // A price may be known before it holds.
+        if ((string.IsNullOrEmpty(on) ? today : Days.Read(on)) is not { } day || day > today.PlusDays(MostDaysAhead) || day < today.PlusDays(-MostDaysBack)) return FieldProblems.Of(("on", "A day is written 2026-05-02, at most ten years ago and at most a year ahead."));
+        if (Since(since, day) is not { } from) return NoSince();
         if (slices is < 1 or > MostSlices) return FieldProblems.Of(("slices", $"A pie is cut into 1 to {MostSlices} slices."));
         if (recipes.Products(connection).FirstOrDefault(one => one.Id == product) is not { } found || found.SizeIn(pan) is not { } size) return TypedResults.Problem(title: "There is no such product in such a pan.", statusCode: 404);
-        return TypedResults.Ok(CostPages.Of(Scaling.Scale(found, size.Pan, 1), books.Of(connection), from, today, bakery.Currency, ChannelStore.All(connection), slices ?? UsualSlices, IngredientStore.All(connection)));
+        return TypedResults.Ok(CostPages.Of(Scaling.Scale(found, size.Pan, 1), books.Of(connection), from, day, today, bakery.Currency, ChannelStore.All(connection), slices ?? UsualSlices, IngredientStore.All(connection)));
     }
 
     private static CostRowAnswer CostRow(Product product, PriceBook book, PriceList prices, string currency, decimal aim, LocalDate from, LocalDate today, Lazy<IReadOnlyDictionary<string, Ingredient>> ingredients)

@@ -60,7 +60,8 @@ public sealed record CostReasonAnswer(string Ingredient, string Name, decimal? M
 /// <param name="Begin">What it cost on the first day of the history; null where that is not known.</param>
 /// <param name="Since">The first day (ISO date).</param>
 /// <param name="SinceName">The same in words.</param>
-/// <param name="Today">The last day (ISO date).</param>
+/// <param name="Today">The last day, at whose prices everything is reckoned (ISO date).</param>
+/// <param name="OnName">The same in words where it is not today; else empty.</param>
 /// <param name="Steps">The days on which that changed.</param>
 public sealed record ProductCostAnswer(
     string Product,
@@ -82,6 +83,7 @@ public sealed record ProductCostAnswer(
     string Since,
     string SinceName,
     string Today,
+    string OnName,
     IReadOnlyList<CostStepAnswer> Steps);
 
 /// <summary>A pan that a product is made in.</summary>
@@ -152,16 +154,16 @@ internal static class CostPages
     }
 
     /// <summary>What one pie costs.</summary>
-    public static ProductCostAnswer Of(ScaledProduct scaled, PriceBook book, LocalDate from, LocalDate today, string currency, IReadOnlyList<Channel> channels, int slices, IReadOnlyDictionary<string, Ingredient> ingredients)
+    public static ProductCostAnswer Of(ScaledProduct scaled, PriceBook book, LocalDate from, LocalDate day, LocalDate today, string currency, IReadOnlyList<Channel> channels, int slices, IReadOnlyDictionary<string, Ingredient> ingredients)
     {
-        var prices = book.On(today);
+        var prices = book.On(day);
         var drivers = CostDrivers.Of(scaled, prices);
         var priced = drivers.Where(one => one.Cost is not null).ToArray();
         var coins = priced.Zip(SharedRounding.Round([.. priced.Select(one => one.Cost!.Value.Amount)], Money.SmallestCoin(currency))).ToDictionary(pair => pair.First, pair => pair.Second);
         var cost = PieCost.Of(scaled, prices);
         var range = priced.Length == drivers.Count ? null : CostRange.Of(scaled, book, prices, ingredients, currency);
-        var history = CostHistory.Of(scaled, book, from, today);
-        var days = Math.Max(1, Period.DaysBetween(from, today));
+        var history = CostHistory.Of(scaled, book, from, day);
+        var days = Math.Max(1, Period.DaysBetween(from, day));
         return new ProductCostAnswer(
             scaled.Product.Id,
             scaled.Product.Name,
@@ -189,7 +191,8 @@ internal static class CostPages
             Coins(history.Begin),
             Days.Iso(from),
             PriceAnswers.DayName(from),
-            Days.Iso(today),
+            Days.Iso(day),
+            day == today ? string.Empty : PriceAnswers.DayName(day),
             [.. history.Steps.Select(step => new CostStepAnswer(
                 Days.Iso(step.Day),
                 PriceAnswers.DayName(step.Day),

@@ -4,7 +4,9 @@ using Lumpet.Core.Costing;
 using Lumpet.Core.DayPlan;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
+using Lumpet.Core.Preparations;
 using Lumpet.Core.Recipes;
+using Lumpet.Core.Stock;
 using Lumpet.Core.Tests.DayPlan;
 using NodaTime;
 using Xunit;
@@ -64,6 +66,45 @@ public sealed class DayBillTests
             Assert.Equal(21m * line.Lot.Count, line.Revenue!.Value.Amount);
             Assert.True(line.HandsMin > 0 && line.HotMin > 0 && line.Heat.Amount > 0);
         });
+    }
+
+    [Fact]
+    public void Orders_of_the_same_pies_share_them_by_their_count_and_add_up_to_the_bill()
+    {
+        var day = Priced(Snapshot(Order(Pear, 3, Early), Order(Pear, 5, Early), Order(MadeFirstTests.CurdPie, 8, Early), Order(Pear, 4, Late)));
+        var bill = DayBill.Of(DayPlanner.Plan(day), Prices(day.Orders.Select(order => order.Product)), Bakery());
+        var shares = OrderShare.Of(bill, day.Orders);
+        Assert.Equal(day.Orders.Select(order => (order.Product.Id, order.Count, order.PickUpMin)).Order(), shares.Select(share => (share.Product.Id, share.Count, share.PickUpMin)).Order());
+        Assert.Equal(bill.Lines.Sum(line => line.Known.Amount), shares.Sum(share => share.Ingredients));
+        Assert.Equal(bill.Lines.Sum(line => line.Hands!.Value.Amount), shares.Sum(share => share.Hands));
+        Assert.Equal(bill.Lines.Sum(line => line.Heat.Amount), shares.Sum(share => share.Heat));
+        Assert.Equal(bill.Lines.Sum(line => line.HandsMin), shares.Sum(share => share.HandsMin));
+        Assert.Equal(bill.Lines.Sum(line => line.HotMin), shares.Sum(share => share.HotMin));
+        Assert.Equal(bill.Revenue, shares.Sum(share => share.Revenue));
+        var (three, five) = (shares.Single(share => share.Count == 3), shares.Single(share => share.Count == 5));
+        Assert.Equal(three.Ingredients / 3, five.Ingredients / 5, 9);
+        Assert.Equal(three.Hands / 3, five.Hands / 5, 9);
+    }
+
+    [Fact]
+    public void What_was_taken_is_paid_as_its_pack_was_or_as_the_day_asks()
+    {
+        var prices = PriceList.On(new LocalDate(2026, 11, 26), [Price("butter", 1000, 8m)]);
+        StockLot Lot(decimal? paid, string? batch = null) => new(Guid.NewGuid(), new StockedGoods("butter"), "", StockAmount.Of(Mass.FromGrams(500)), KeepPlace.Cold)
+        {
+            Pack = StockAmount.Of(Mass.FromGrams(5000)),
+            PaidForPack = paid is { } amount ? new Money(amount, "EUR") : null,
+            Batch = batch,
+        };
+        TakenCost Cost(params (StockThing Thing, StockAmount Amount, StockLot? Lot)[] takings) => TakenCost.Of(takings, id => id == "gold" ? null : Ingredient(id), prices, "EUR");
+        (StockThing Thing, StockAmount Amount, StockLot? Lot) Taken(StockLot? lot, string id = "butter") => (new StockedGoods(id), StockAmount.Of(Mass.FromGrams(250)), lot);
+        // A quarter of a kilogram: at 31 for 5 kg, at 8 a kilogram, and of no known lot.
+        Assert.Equal(1.55m, Cost(Taken(Lot(31))).Amount);
+        Assert.Equal(2.00m, Cost(Taken(Lot(null))).Amount);
+        Assert.Equal(2.00m, Cost(Taken(null)).Amount);
+        // What was made here was paid when its ingredients were taken.
+        Assert.Equal(0, Cost(Taken(Lot(31, "dough:flaky/1"))).Amount);
+        Assert.Equal([new StockedGoods("gold")], Cost(Taken(null, "gold"), Taken(Lot(31))).Missing);
     }
 
     /// <summary>The three pear pies share a bowl with fifteen others: its minutes go by the dough that each takes.</summary>

@@ -32,6 +32,8 @@ public sealed class BillTests : IDisposable
                 Assert.Equal(Amount(bill.GetProperty("totals"), column), rows.Sum(row => Amount(row, column)) + shared);
             }
 
+        foreach (var minutes in new[] { "handsMin", "hotMin" })
+            Assert.Single(new[] { "products", "orders", "byDay" }.Select(list => Rows(bill, list).Concat(Rows(bill, "shared")).Sum(row => row.GetProperty(minutes).GetInt32())).Append(bill.GetProperty("totals").GetProperty(minutes).GetInt32()).Distinct());
         Assert.All(Rows(bill, "products").Append(bill.GetProperty("totals")), row =>
             Assert.Equal(Amount(row, "revenue") - Amount(row, "ingredients") - Amount(row, "hands") - Amount(row, "heat"), Amount(row, "contribution")));
         Assert.All(Rows(bill, "products").SelectMany(row => Columns.Select(column => Amount(row, column))), amount => Assert.Equal(amount, decimal.Round(amount, 2)));
@@ -237,5 +239,20 @@ public sealed class BillTests : IDisposable
         // Only what is within its aim now can cross it.
         var over = Rows(await server.Get("/api/costs"), "products").Where(row => row.GetProperty("isOverAim").GetBoolean()).Select(row => Said(row, "id")).ToHashSet();
         Assert.DoesNotContain(rows.SelectMany(row => Rows(row, "products")), one => one.GetProperty("crossesAim").GetBoolean() && over.Contains(Said(one, "id")));
+    }
+
+    [Fact]
+    public async Task A_pie_is_reckoned_at_the_prices_of_any_day()
+    {
+        async Task<JsonElement> On(string day) => await server.Get($"/api/costs/pear/23?on={day}&since=2026-01-02");
+        var today = await server.Get("/api/costs/pear/23?since=2026-01-02");
+        Assert.Equal(string.Empty, Said(today, "onName"));
+        foreach (var step in Rows(today, "steps")) Assert.Equal(Amount(step, "cost"), Amount(await On(Said(step, "day")), "cost"));
+        // A price that is known already and holds next week.
+        await server.Send(HttpMethod.Post, "/api/prices", new { ingredient = "pears", supplier = "Lower Orchard", pack = "10 kg", paid = 99m, validFrom = "2026-12-01", isUsual = false });
+        var later = await On("2026-12-02");
+        Assert.Equal("2 Dec 2026", Said(later, "onName"));
+        Assert.Equal(400, (await server.Send(HttpMethod.Get, "/api/costs/pear/23?on=2029-01-01", null)).Status);
+        Assert.Equal(400, (await server.Send(HttpMethod.Get, "/api/costs/pear/23?on=soon", null)).Status);
     }
 }

@@ -2487,6 +2487,16 @@ export interface components {
             contribution: null | number;
             /** @description Whether an ingredient or a selling price is missing, so that what is left is not the whole of it. */
             isAtMost: boolean;
+            /**
+             * Format: int32
+             * @description Minutes of hands, whole ones that add up.
+             */
+            handsMin: number;
+            /**
+             * Format: int32
+             * @description Minutes of ovens, likewise.
+             */
+            hotMin: number;
         };
         /** @description A stretch of time that is drawn in one piece. */
         BlockAnswer: {
@@ -6240,8 +6250,10 @@ export interface components {
             since: string;
             /** @description The same in words. */
             sinceName: string;
-            /** @description The last day (ISO date). */
+            /** @description The last day, at whose prices everything is reckoned (ISO date). */
             today: string;
+            /** @description The same in words where it is not today; else empty. */
+            onName: string;
             /** @description The days on which that changed. */
             steps: components["schemas"]["CostStepAnswer"][];
         };
@@ -10002,6 +10014,7 @@ export interface operations {
         parameters: {
             query?: {
                 since?: string;
+                on?: string;
                 slices?: number;
             };
             header?: never;

@@ -8,10 +8,12 @@
     shared: Schemas['BillRowAnswer'][]
     totals: Schemas['BillRowAnswer']
     hasHands: boolean
+    /** Whether the minutes stand under hands and ovens. */
+    hasMinutes: boolean
     /** Where a row's name leads; nothing for rows that lead nowhere. */
     link: (row: Schemas['BillRowAnswer']) => string | undefined
   }
-  const { caption, rows, shared, totals, hasHands, link }: Props = $props()
+  const { caption, rows, shared, totals, hasHands, hasMinutes, link }: Props = $props()
   const sign = (amount: number) => (amount < 0 ? `−${money(-amount)}` : money(amount))
   // What a row takes of its revenue, drawn beside it; nothing is reckoned that the numbers do not say.
   const widest = $derived(Math.max(1, ...rows.map((row) => Math.max(row.revenue ?? 0, row.ingredients))))
@@ -21,8 +23,13 @@
   <td class="figure">{row.pies > 0 ? row.pies : ''}</td>
   <td class="figure">{row.revenue === null ? (row.pies > 0 ? 'not set' : '') : money(row.revenue)}</td>
   <td class="figure">{money(row.ingredients)}</td>
-  {#if hasHands}<td class="figure">{row.hands === null ? '' : money(row.hands)}</td>{/if}
-  <td class="figure">{money(row.heat)}</td>
+  {#if hasHands}<td class="figure"
+      >{row.hands === null ? '' : money(row.hands)}{#if hasMinutes}<span class="small block">{row.handsMin} min</span
+        >{/if}</td
+    >{/if}
+  <td class="figure"
+    >{money(row.heat)}{#if hasMinutes}<span class="small block">{row.hotMin} min</span>{/if}</td
+  >
   <td class="figure weight" class:loss={(row.contribution ?? 0) < 0}
     >{row.contribution === null ? '' : `${row.isAtMost ? 'at most ' : ''}${sign(row.contribution)}`}</td
   >

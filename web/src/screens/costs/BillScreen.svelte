@@ -16,6 +16,7 @@
   type Row = Schemas['BillRowAnswer']
   let days = $state('1')
   let customer = $state('')
+  let hasMinutes = $state(false)
   const asked = new Asked<Schemas['BillAnswer']>()
   $effect(() => {
     const wanted = params?.day
@@ -78,6 +79,7 @@
   {/if}
   <div class="screen-only mt-2 flex gap-4">
     <button class="press" onclick={() => window.print()}>Print</button>
+    <button class="press" aria-pressed={hasMinutes} onclick={() => (hasMinutes = !hasMinutes)}>With the minutes</button>
     <a class="press" href={csv} download="bill-{answer.day}.csv">As a table (CSV)</a>
   </div>
   {#if answer.totals.pies > 0}
@@ -88,6 +90,7 @@
         shared={answer.shared}
         totals={answer.totals}
         hasHands={answer.handsAreCounted}
+        {hasMinutes}
         link={(row: Row) => `#/costs/${row.id}/${row.pan}`}
       />
     </section>
@@ -99,6 +102,7 @@
           shared={answer.shared}
           totals={answer.totals}
           hasHands={answer.handsAreCounted}
+          {hasMinutes}
           link={(row: Row) => `#/bill/${row.id}`}
         />
       </section>
@@ -110,6 +114,7 @@
         shared={answer.shared}
         totals={answer.totals}
         hasHands={answer.handsAreCounted}
+        {hasMinutes}
         link={() => undefined}
       />
     </section>

@@ -17,11 +17,12 @@
   }
   const { params }: Props = $props()
   let since = $state('')
+  let on = $state('')
   let slices = $state(8)
   const asked = new Asked<Schemas['ProductCostAnswer']>()
   asked.follow(['ingredients', 'recipes', 'bakery'], () => {
     const path = { product: params?.product ?? '', pan: params?.pan ?? '' }
-    const query = { slices, ...(since ? { since } : {}) }
+    const query = { slices, ...(since ? { since } : {}), ...(on ? { on } : {}) }
     return (signal) => api.GET('/api/costs/{product}/{pan}', { params: { path, query }, signal })
   })
   const answer = $derived(asked.current)
@@ -48,8 +49,9 @@
       options={answer.pans.map((pan) => ({ value: pan.id, words: pan.name }))}
       onchange={(pan) => push(`/costs/${params?.product}/${pan}`)}
     />
-    {#if answer.cost === null}costs {answer.between} {answer.currency}: not everything has a price.
-    {:else}costs {money(answer.cost)}
+    {#if answer.cost === null}costs {answer.onName ? `on ${answer.onName} ` : ''}{answer.between}
+      {answer.currency}: not everything has a price.
+    {:else}costs {answer.onName ? `on ${answer.onName} ` : ''}{money(answer.cost)}
       {answer.currency}{#if answer.sharePercent !== null && answer.sellingPrice !== null},
         {answer.sharePercent} % of the {money(answer.sellingPrice)} it sells for.{:else}; no price to sell it for is
         set.{/if}{/if}
@@ -109,6 +111,14 @@
           type="date"
           value={answer.since}
           onchange={(event) => (since = event.currentTarget.value)}
+        /></label
+      >
+      <label
+        ><span class="small block">Reckoned on</span><input
+          class="field"
+          type="date"
+          value={answer.today}
+          onchange={(event) => (on = event.currentTarget.value)}
         /></label
       >
     </div>
