@@ -69,8 +69,8 @@ public sealed class Database
         try
         {
             connection.Open();
-            // Confirmed writes are on disk.
-            connection.Execute("PRAGMA synchronous = FULL");
+            // Confirmed writes are on disk. 16 MB of pages stay at hand: a walk through a year's books comes by the same ones again and again.
+            connection.Execute("PRAGMA synchronous = FULL; PRAGMA cache_size = -16000");
             return connection;
         }
         catch

@@ -12,11 +12,8 @@ public sealed record TracedEntry(long Number, StockEntryKind Kind, IReadOnlyList
     /// <summary>Lots that came of it.</summary>
     public IEnumerable<Guid> To => Movements.Where(movement => movement.Amount.Count > 0).Select(movement => movement.Lot);
 
-    /// <summary>The same entry, with what another account of it knows that moved.</summary>
-    internal TracedEntry With(TracedEntry other) => this with { Movements = [.. Movements.UnionBy(other.Movements, movement => movement.Lot)] };
-
     /// <summary>Whether what came of it came of what was lost to it: a batch, or a part of a lot.</summary>
-    public bool Leads => Kind is StockEntryKind.Made or StockEntryKind.Opened or StockEntryKind.Moved;
+    public bool Leads => StockTrace.LeadingKinds.Contains(Kind);
 }
 
 /// <summary>So much of a lot.</summary>
@@ -24,40 +21,41 @@ public sealed record TracedEntry(long Number, StockEntryKind Kind, IReadOnlyList
 /// <param name="Amount">By how much it became more or less.</param>
 public sealed record TracedMovement(Guid Lot, StockAmount Amount);
 
+/// <summary>One lot further on a way.</summary>
+/// <param name="Entry">The number of the entry that leads there.</param>
+/// <param name="Lot">The lot; null where the entry leads to none that the books know.</param>
+public readonly record struct TraceHop(long Entry, Guid? Lot);
+
 /// <summary>A way through the ledger, from one lot to all that it went into, or back to all that went into it.</summary>
 /// <param name="Start">Where it begins.</param>
 /// <param name="Lots">The lots on it, the start first, then as they were come to; each once.</param>
-/// <param name="Steps">The entries on it, in the order of the books.</param>
-public sealed record StockTrace(Guid Start, IReadOnlyList<Guid> Lots, IReadOnlyList<TracedEntry> Steps)
+/// <param name="Entries">The numbers of the entries on it, in the order of the books.</param>
+/// <remarks>Only numbers: a lot of salt is in all that a year made, and of ten thousand entries nobody wants to read more than who got the pies.</remarks>
+public sealed record StockTrace(Guid Start, IReadOnlyList<Guid> Lots, IReadOnlyList<long> Entries)
 {
-    /// <summary>Everything that a lot went into, however many hands it went through.</summary>
-    /// <param name="start">The lot.</param>
-    /// <param name="entriesOf">The entries that take of some lots, with what they make of it at least; the lots are those of one stretch of the way.</param>
-    public static StockTrace Forward(Guid start, Func<IReadOnlyCollection<Guid>, IEnumerable<TracedEntry>> entriesOf) => Of(start, entriesOf, entry => entry.From, entry => entry.To);
+    /// <summary>The kinds of entry whose lots come of what was lost to them. What is counted, thrown away or handed over leads nowhere.</summary>
+    public static IReadOnlyList<StockEntryKind> LeadingKinds { get; } = [StockEntryKind.Made, StockEntryKind.Opened, StockEntryKind.Moved];
 
-    /// <summary>Everything that went into a lot.</summary>
+    /// <summary>Follows the books from a lot as far as they go.</summary>
     /// <param name="start">The lot.</param>
-    /// <param name="entriesOf">The entries that make some lots, with what they take for it.</param>
-    public static StockTrace Back(Guid start, Func<IReadOnlyCollection<Guid>, IEnumerable<TracedEntry>> entriesOf) => Of(start, entriesOf, entry => entry.To, entry => entry.From);
-
-    private static StockTrace Of(
-        Guid start, Func<IReadOnlyCollection<Guid>, IEnumerable<TracedEntry>> entriesOf, Func<TracedEntry, IEnumerable<Guid>> here, Func<TracedEntry, IEnumerable<Guid>> there)
+    /// <param name="onFrom">From some lots on: forward the entries that took of them, with each lot that came of those; back the entries that made them, with each lot that those took of.</param>
+    public static StockTrace Of(Guid start, Func<IReadOnlyCollection<Guid>, IEnumerable<TraceHop>> onFrom)
     {
-        var (lots, seen, entries) = (new List<Guid>(), new HashSet<Guid> { start }, new Dictionary<long, TracedEntry>());
+        var (lots, seen, entries) = (new List<Guid>(), new HashSet<Guid> { start }, new HashSet<long>());
         // A stretch at a time: the books are asked once for all lots that are as far on the way.
         for (List<Guid> stretch = [start]; stretch.Count > 0;)
         {
             lots.AddRange(stretch);
-            var (among, next) = (stretch.ToHashSet(), new List<Guid>());
-            foreach (var entry in entriesOf(stretch).Where(entry => entry.Leads && here(entry).Any(among.Contains)))
+            var next = new List<Guid>();
+            foreach (var (entry, lot) in onFrom(stretch))
             {
-                entries[entry.Number] = entries.TryGetValue(entry.Number, out var before) ? before.With(entry) : entry;
-                next.AddRange(there(entry).Where(seen.Add));
+                entries.Add(entry);
+                if (lot is { } further && seen.Add(further)) next.Add(further);
             }
 
             stretch = next;
         }
 
-        return new StockTrace(start, lots, [.. entries.Values.OrderBy(entry => entry.Number)]);
+        return new StockTrace(start, lots, [.. entries.Order()]);
     }
 }

@@ -18,13 +18,13 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
     // More steps nobody draws, and nobody reads; orders and what is still here are told in full.
     private const int MostSteps = 300;
 
-    private readonly Dictionary<long, Instant> at = [];
+    private readonly Dictionary<StockThing, string> said = [];
 
     /// <summary>A lot: what went into it, and what it went into.</summary>
     public TraceAnswer OfLot(StoredLot stored)
     {
-        var (back, forward) = (StockTrace.Back(stored.Lot.Id, Made), StockTrace.Forward(stored.Lot.Id, Took));
-        return Answer($"{names.Of(stored.Lot.Thing)}{(stored.Lot.Code.Length > 0 ? $", lot {stored.Lot.Code}" : string.Empty)}", stored.Lot.Id, [back], [forward]);
+        var (back, forward) = (Back(stored.Lot.Id), StockTrace.Of(stored.Lot.Id, lots => StockStore.Onward(connection, lots, isForward: true)));
+        return Answer($"{names.Of(stored.Lot.Thing)}{(stored.Lot.Code.Length > 0 ? $", lot {stored.Lot.Code}" : string.Empty)}", stored.Lot.Id, [back], forward);
     }
 
     /// <summary>An order: what went into its pies.</summary>
@@ -35,67 +35,74 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
         Guid[] lots = [.. stored.SelectMany(entry => entry.Traced.To)];
         var first = made[0];
         var what = string.Join(", ", StockStore.Find(connection, lots).Values.Select(pies => names.Of(pies.Lot.Thing)).Distinct());
-        return Answer($"{(first.ForWhom.Length > 0 ? first.ForWhom : "Counter")}, {made.Max(one => one.Pies)} {what}, {PickUpText.Said.Format(first.PickUp)}", null, [.. lots.Select(lot => StockTrace.Back(lot, Made))], []);
+        return Answer($"{(first.ForWhom.Length > 0 ? first.ForWhom : "Counter")}, {made.Max(one => one.Pies)} {what}, {PickUpText.Said.Format(first.PickUp)}", null, [.. lots.Select(Back)], null);
     }
 
-    private TraceAnswer Answer(string about, Guid? lot, IReadOnlyList<StockTrace> back, IReadOnlyList<StockTrace> forward)
+    private StockTrace Back(Guid lot) => StockTrace.Of(lot, lots => StockStore.Onward(connection, lots, isForward: false));
+
+    private TraceAnswer Answer(string about, Guid? lot, IReadOnlyList<StockTrace> back, StockTrace? forward)
     {
-        var (led, leads) = (Steps(back), Steps(forward));
-        TracedEntry[] shown = [.. led.Take(MostSteps), .. leads.Take(MostSteps)];
-        var orders = StockStore.Orders(connection, led.Concat(leads).Select(step => step.Number)).ToLookup(one => one.Entry);
-        var lots = StockStore.Find(connection, shown.SelectMany(step => step.Movements.Select(movement => movement.Lot))
-            .Concat(led.Concat(leads).Where(step => orders[step.Number].Any()).SelectMany(step => step.To)).Concat(back.SelectMany(trace => trace.Lots)).Concat(forward.Select(trace => trace.Start)));
-        var here = StockStore.StillHere(connection, forward.SelectMany(trace => trace.Lots));
-        long[] numbers = [.. shown.Select(step => step.Number)];
-        var unknown = StockStore.Unknown(connection, numbers).ToLookup(one => one.Entry);
-        var bakes = StockStore.Bakes(connection, numbers).ToLookup(one => one.Entry);
-        TraceLotAnswer Of(StoredLot stored, StockAmount amount) => new(
-            stored.Lot.Id, names.Of(stored.Lot.Thing), stored.Lot.Code, names.Of(stored.Lot.Thing, amount), stored.Lot.Supplier ?? string.Empty, stored.Lot.UseBy is { } day ? Days.Name(day) : string.Empty, stored.IsMade);
+        long[] led = [.. back.SelectMany(trace => trace.Entries).Distinct().Order()];
+        var leads = forward?.Entries ?? [];
+        var (before, after) = (Told(led), Told(leads));
+        // Of pies the orders stand with their own making.
+        var orders = StockStore.Orders(connection, leads.Concat(before.Where(step => lot is { } mine && step.Traced.To.Contains(mine)).Select(step => step.Traced.Number)).Order());
+        var ordersOfSteps = StockStore.Orders(connection, before.Concat(after).Select(step => step.Traced.Number)).ToLookup(one => one.Order.Entry, Order);
+        HashSet<Guid> wayBack = [.. back.SelectMany(trace => trace.Lots)];
+        HashSet<Guid> wayOn = [.. forward?.Lots ?? []];
+        var lots = StockStore.Find(connection, before.Concat(after).SelectMany(step => step.Traced.Movements).Select(movement => movement.Lot).Concat(wayBack));
+        var here = StockStore.StillHere(connection, wayOn);
+        long[] shown = [.. before.Concat(after).Select(step => step.Traced.Number)];
+        var unknown = StockStore.Unknown(connection, shown).ToLookup(one => one.Entry);
+        var bakes = StockStore.Bakes(connection, shown).ToLookup(one => one.Entry);
         TraceLotAnswer Lot(Guid id, StockAmount amount) => Of(lots[id], amount);
-        TraceStepAnswer Step(TracedEntry step) => new(
-            step.Number,
-            Naming.Of(step.Kind),
-            PickUpText.Said.Format(at[step.Number].InZone(zone).LocalDateTime),
-            [.. step.Movements.Where(movement => movement.Amount.Count < 0).Select(movement => Lot(movement.Lot, -movement.Amount))],
-            [.. step.Movements.Where(movement => movement.Amount.Count > 0).Select(movement => Lot(movement.Lot, movement.Amount))],
-            [.. unknown[step.Number].Select(one => $"{names.Of(one.Thing, one.Amount)} {names.Of(one.Thing)}")],
-            [.. bakes[step.Number].Select(bake => $"{bake.Bake} in {bake.Oven}, {PickUpText.Said.Format(bake.Start.InZone(zone).LocalDateTime)} to {PickUpText.Clock.Format(bake.End.InZone(zone).TimeOfDay)}")],
-            OrdersOf(step));
-        TraceOrderAnswer[] OrdersOf(TracedEntry step) =>
-            [.. orders[step.Number].Select(order => new TraceOrderAnswer(order.OrderId, order.ForWhom, order.Pies, PickUpText.Said.Format(order.PickUp), step.To.Select(id => names.Of(lots[id].Lot.Thing)).FirstOrDefault() ?? string.Empty))];
+        TraceStepAnswer Step(StoredEntry step, HashSet<Guid> way)
+        {
+            // What else went into a batch is not on the way of what is traced.
+            var moved = step.Traced.Movements.Where(movement => way.Contains(movement.Lot)).ToArray();
+            return new TraceStepAnswer(
+                step.Traced.Number,
+                Naming.Of(step.Traced.Kind),
+                PickUpText.Said.Format(step.At.InZone(zone).LocalDateTime),
+                [.. moved.Where(movement => movement.Amount.Count < 0).Select(movement => Lot(movement.Lot, -movement.Amount))],
+                [.. moved.Where(movement => movement.Amount.Count > 0).Select(movement => Lot(movement.Lot, movement.Amount))],
+                [.. unknown[step.Traced.Number].Select(one => $"{names.Of(one.Thing, one.Amount)} {names.Of(one.Thing)}")],
+                [.. bakes[step.Traced.Number].Select(bake => $"{bake.Bake} in {bake.Oven}, {PickUpText.Said.Format(bake.Start.InZone(zone).LocalDateTime)} to {PickUpText.Clock.Format(bake.End.InZone(zone).TimeOfDay)}")],
+                [.. ordersOfSteps[step.Traced.Number]]);
+        }
+
         return new TraceAnswer(
             about,
             lot,
-            [.. led.Take(MostSteps).Select(Step)],
-            [.. leads.Take(MostSteps).Select(Step)],
-            leads.Count(step => step.Kind == StockEntryKind.Made),
-            Math.Max(0, led.Count - MostSteps) + Math.Max(0, leads.Count - MostSteps),
-            [.. back.SelectMany(trace => trace.Lots).Distinct().Where(id => !lots[id].IsMade).Select(id => Lot(id, lots[id].Lot.Left))],
-            // Of pies the orders stand with their own making.
-            [.. led.Where(step => lot is { } mine && step.To.Contains(mine)).Concat(leads).SelectMany(OrdersOf)],
+            [.. before.Select(step => Step(step, wayBack))],
+            [.. after.Select(step => Step(step, wayOn))],
+            StockStore.Batches(connection, leads),
+            led.Length - before.Count + leads.Count - after.Count,
+            [.. wayBack.Where(id => !lots[id].IsMade).Select(id => Lot(id, lots[id].Lot.Left))],
+            [.. orders.Select(Order)],
             [.. here.Select(stored => Of(stored, stored.Lot.Left))],
-            LabelsOf([.. led.Concat(leads).Where(step => orders[step.Number].Any()).SelectMany(step => step.To).Concat(forward.Select(trace => trace.Start)).Distinct()], lots));
+            LabelsOf(wayBack.Union(wayOn)));
     }
 
-    private TraceLabelsAnswer[] LabelsOf(IReadOnlyCollection<Guid> pies, IReadOnlyDictionary<Guid, StoredLot> lots) =>
-    [
-        .. LabelStore.Of(connection, pies).OrderBy(one => one.Number)
-            .Select(one => new TraceLabelsAnswer(one.Copies, names.Of(lots[one.Lot!.Value].Lot.Thing), lots[one.Lot.Value].Lot.Code, PickUpText.Said.Format(one.At.InZone(zone).LocalDateTime), one.Text.Split('\n'))),
-    ];
+    private IReadOnlyList<StoredEntry> Told(IReadOnlyList<long> entries) => StockStore.Entries(connection, entries.Take(MostSteps));
 
-    private static IReadOnlyList<TracedEntry> Steps(IReadOnlyList<StockTrace> traces) => [.. traces.SelectMany(trace => trace.Steps).DistinctBy(step => step.Number).OrderBy(step => step.Number)];
+    private TraceLotAnswer Of(StoredLot stored, StockAmount amount) => new(
+        stored.Lot.Id, Said(stored.Lot.Thing), stored.Lot.Code, names.Of(stored.Lot.Thing, amount), stored.Lot.Supplier ?? string.Empty, stored.Lot.UseBy is { } day ? Days.Name(day) : string.Empty, stored.IsMade);
 
-    private IEnumerable<TracedEntry> Made(IReadOnlyCollection<Guid> lots) => Leading(lots, isForward: false);
+    private TraceOrderAnswer Order((EnteredOrder Order, StockedPie Pies) one) =>
+        new(one.Order.OrderId, one.Order.ForWhom, one.Order.Pies, PickUpText.Said.Format(one.Order.PickUp), Said(one.Pies));
 
-    private IEnumerable<TracedEntry> Took(IReadOnlyCollection<Guid> lots) => Leading(lots, isForward: true);
+    private string Said(StockThing thing) => said.TryGetValue(thing, out var known) ? known : said[thing] = names.Of(thing);
 
-    private IEnumerable<TracedEntry> Leading(IReadOnlyCollection<Guid> lots, bool isForward)
+    private TraceLabelsAnswer[] LabelsOf(IEnumerable<Guid> way)
     {
-        foreach (var (entry, entered) in StockStore.Leading(connection, lots, isForward))
-        {
-            at[entry.Number] = entered;
-            yield return entry;
-        }
+        var printed = LabelStore.Of(connection, [.. way]);
+        var lots = StockStore.Find(connection, printed.Select(one => one.Lot!.Value));
+        return
+        [
+            .. printed.OrderBy(one => one.Number)
+                .Select(one => new TraceLabelsAnswer(one.Copies, Said(lots[one.Lot!.Value].Lot.Thing), lots[one.Lot.Value].Lot.Code, PickUpText.Said.Format(one.At.InZone(zone).LocalDateTime), one.Text.Split('\n'))),
+        ];
     }
 }
 

@@ -76,11 +76,13 @@ public static class StockStore
             .Select(StockRows.Read).ToDictionary(stored => stored.Lot.Id);
 
     /// <summary>Of some lots those of which something is left, in the order in which they came to the books.</summary>
-    public static IReadOnlyList<StoredLot> StillHere(SqliteConnection connection, IEnumerable<Guid> ids) =>
-    [
-        .. connection.Query<LotRow>($"{StockRows.Columns} WHERE amount > 0 AND id IN {StockRows.Among}", new { some = StockRows.List(ids.Distinct().Select(StockRows.Key)) })
-            .Select(StockRows.Read).OrderBy(stored => stored.Number),
-    ];
+    public static IReadOnlyList<StoredLot> StillHere(SqliteConnection connection, IEnumerable<Guid> ids)
+    {
+        // What is on the shelves is few beside all that ever was there, so it is looked for among that.
+        var there = connection.Query<string>("SELECT id FROM stock_lot WHERE amount > 0").Select(Guid.Parse).ToHashSet();
+        there.IntersectWith(ids);
+        return [.. Find(connection, there).Values.OrderBy(stored => stored.Number)];
+    }
 
     /// <summary>Lots whose number holds some text, or that are of some things, used up or not, the latest first.</summary>
     /// <param name="connection">The bakery.</param>
@@ -120,36 +122,26 @@ public static class StockStore
         Entries(connection, "e.id IN (SELECT entry_id FROM stock_movement WHERE lot_id = @lot)", new { lot = StockRows.Key(lot) });
 
     /// <summary>
-    /// The entries that took of some lots, with what came of them; or that made some lots, with what was taken for them. What was taken back is not among them.
+    /// One stretch of a way through the books: the entries that took of some lots, with what came of them; or that made some lots, with what was taken for them. What was taken back
+    /// is not among them.
     /// </summary>
     /// <param name="connection">The bakery.</param>
     /// <param name="lots">The lots.</param>
     /// <param name="isForward">Whether those are wanted that took of the lots.</param>
-    public static IReadOnlyList<(TracedEntry Entry, Instant At)> Leading(SqliteConnection connection, IReadOnlyCollection<Guid> lots, bool isForward)
+    public static IEnumerable<TraceHop> Onward(SqliteConnection connection, IReadOnlyCollection<Guid> lots, bool isForward)
     {
         var (here, there) = isForward ? ("<", ">") : (">", "<");
-        return
-        [
-            .. connection.Query<LeadingRow>(
-                $"""
-                SELECT e.id, e.kind, e.at_unix AS at, a.lot_id AS lot, a.amount, la.unit, b.lot_id AS other, b.amount AS otherAmount, lb.unit AS otherUnit
-                FROM stock_movement a JOIN stock_lot la ON la.id = a.lot_id JOIN stock_entry e ON e.id = a.entry_id
-                LEFT JOIN stock_movement b ON b.entry_id = e.id AND b.amount {there} 0 LEFT JOIN stock_lot lb ON lb.id = b.lot_id
-                WHERE a.lot_id IN {StockRows.Among} AND a.amount {here} 0 AND e.kind IN ('made', 'opened', 'moved') AND NOT EXISTS (SELECT 1 FROM stock_entry back WHERE back.takes_back = e.id)
-                """, new { some = StockRows.List(lots.Select(StockRows.Key)) })
-                .GroupBy(row => row.Id)
-                .Select(rows => (
-                    new TracedEntry(
-                        rows.Key,
-                        Naming.Known<StockEntryKind>(rows.First().Kind),
-                        [
-                            .. rows.Select(row => new TracedMovement(Guid.Parse(row.Lot), new StockAmount(row.Amount, Naming.Known<StockUnit>(row.Unit))))
-                                .Concat(rows.Where(row => row.Other is not null).Select(row => new TracedMovement(Guid.Parse(row.Other!), new StockAmount(row.OtherAmount!.Value, Naming.Known<StockUnit>(row.OtherUnit!)))))
-                                .DistinctBy(movement => movement.Lot),
-                        ]),
-                    Instant.FromUnixTimeSeconds(rows.First().At))),
-        ];
+        return connection.Query<(long Entry, string? Lot)>(
+            $"""
+            SELECT e.id, b.lot_id FROM stock_movement a JOIN stock_entry e ON e.id = a.entry_id LEFT JOIN stock_movement b ON b.entry_id = e.id AND b.amount {there} 0
+            WHERE a.lot_id IN {StockRows.Among} AND a.amount {here} 0 AND e.kind IN @kinds AND NOT EXISTS (SELECT 1 FROM stock_entry back WHERE back.takes_back = e.id)
+            """, new { some = StockRows.List(lots.Select(StockRows.Key)), kinds = StockTrace.LeadingKinds.Select(Naming.Of) })
+            .Select(row => new TraceHop(row.Entry, row.Lot is { } lot ? Guid.Parse(lot) : null));
     }
+
+    /// <summary>How many of some entries are batches.</summary>
+    public static int Batches(SqliteConnection connection, IEnumerable<long> entries) =>
+        connection.QuerySingle<int>($"SELECT count(*) FROM stock_entry WHERE kind = @made AND id IN {StockRows.Among}", new { some = StockRows.List(entries), made = Naming.Of(StockEntryKind.Made) });
 
     /// <summary>Entries by their numbers.</summary>
     public static IReadOnlyList<StoredEntry> Entries(SqliteConnection connection, IEnumerable<long> numbers) =>
@@ -173,9 +165,17 @@ public static class StockStore
         [.. Of<BakeRow>(connection, "SELECT entry_id AS entry, oven, bake, start_unix AS start, end_unix AS end FROM stock_bake", entries)
             .Select(row => new EnteredBake(row.Entry, row.Oven, row.Bake, Instant.FromUnixTimeSeconds(row.Start), Instant.FromUnixTimeSeconds(row.End)))];
 
-    /// <summary>Which orders pies were made for.</summary>
-    public static IReadOnlyList<EnteredOrder> Orders(SqliteConnection connection, IEnumerable<long> entries) =>
-        [.. Of<OrderRow>(connection, $"{OrderColumns}", entries).Select(Read)];
+    /// <summary>Which orders pies were made for, each with the pies.</summary>
+    public static IReadOnlyList<(EnteredOrder Order, StockedPie Pies)> Orders(SqliteConnection connection, IEnumerable<long> entries) =>
+    [
+        .. connection.Query<OrderedPiesRow>(
+            $"""
+            SELECT o.entry_id AS entry, o.order_id AS orderId, o.for_whom AS forWhom, o.pies, o.pick_up AS pickUp, l.product_id AS product, l.pan_id AS pan, l.after_step AS after
+            FROM stock_order o JOIN stock_movement m ON m.entry_id = o.entry_id AND m.amount > 0 JOIN stock_lot l ON l.id = m.lot_id
+            WHERE o.entry_id IN {StockRows.Among} AND l.product_id IS NOT NULL ORDER BY o.rowid
+            """, new { some = StockRows.List(entries) })
+            .Select(row => (Read(new OrderRow(row.Entry, row.OrderId, row.ForWhom, row.Pies, row.PickUp)), new StockedPie(row.Product, row.Pan, row.After))),
+    ];
 
     /// <summary>The pies that were made for an order.</summary>
     public static IReadOnlyList<EnteredOrder> OfOrder(SqliteConnection connection, Guid order) =>
@@ -230,11 +230,11 @@ public static class StockStore
 
     private sealed record MovementRow(long Id, string Kind, long At, string Reason, string? Day, long? Generation, string? Batch, long? TakesBack, long? TakenBackBy, string? Lot, long? Amount, string? Unit);
 
-    private sealed record LeadingRow(long Id, string Kind, long At, string Lot, long Amount, string Unit, string? Other, long? OtherAmount, string? OtherUnit);
-
     private sealed record UnknownRow(long Entry, string? Ingredient, string? Dough, string Unit, long Amount);
 
     private sealed record BakeRow(long Entry, string Oven, string Bake, long Start, long End);
 
     private sealed record OrderRow(long Entry, string OrderId, string ForWhom, long Pies, string PickUp);
+
+    private sealed record OrderedPiesRow(long Entry, string OrderId, string ForWhom, long Pies, string PickUp, string Product, string Pan, string After);
 }
