@@ -46,12 +46,15 @@ internal static class LumpetApplication
     // A file of 16 MB, and what escaping its text adds.
     private const long LargestFile = 24_000_000;
 
+    // A price list of 64 MB in base 64.
+    private const long LargestList = 90_000_000;
+
     /// <summary>Builds it. Settings: Data (database file), Demo (fill a new one), Web (folder of the built front end).</summary>
     public static WebApplication Build(string[] args)
     {
         var builder = WebApplication.CreateBuilder(args);
         builder.Logging.AddFilter("Microsoft.AspNetCore", LogLevel.Warning).AddFilter("Microsoft.Hosting", LogLevel.Warning);
-        builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestFile);
+        builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestList);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton(services => Open(services.GetRequiredService<IConfiguration>(), services.GetRequiredService<BakeryClock>()));
         builder.Services.AddSingleton<IScheduleSolver, ConstraintScheduler>();
@@ -175,15 +178,15 @@ internal static class LumpetApplication
         if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal) && HasBody(context.Request) && !IsJson(context.Request.ContentType))
             throw new BadHttpRequestException("A body of another kind.", StatusCodes.Status415UnsupportedMediaType);
         // Said before the body is read; Kestrel is told the same limit for bodies that do not tell their length.
-        var largest = IsOfFiles(context.Request.Path) ? LargestFile : LargestBody;
+        var largest = LargestOf(context.Request.Path);
         if (context.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit) limit.MaxRequestBodySize = largest;
         return context.Request.ContentLength > largest
             ? throw new BadHttpRequestException("The request is too large.", StatusCodes.Status413PayloadTooLarge)
             : next(context);
     }
 
-    private static bool IsOfFiles(PathString path) =>
-        path.StartsWithSegments("/api/library", StringComparison.Ordinal) || path.StartsWithSegments("/api/prices/list", StringComparison.Ordinal);
+    private static long LargestOf(PathString path) =>
+        path.StartsWithSegments("/api/prices/list", StringComparison.Ordinal) ? LargestList : path.StartsWithSegments("/api/library", StringComparison.Ordinal) ? LargestFile : LargestBody;
 
     private static bool HasBody(HttpRequest request) => request.ContentLength > 0 || request.ContentType is not null || request.Headers.TransferEncoding.Count > 0;
 

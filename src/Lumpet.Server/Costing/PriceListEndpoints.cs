@@ -21,7 +21,8 @@ namespace Lumpet.Server.Costing;
 /// <summary>Many prices at once: a supplier's list as a file, or its service. They are looked at first; then all of them are taken or none.</summary>
 internal static class PriceListEndpoints
 {
-    private const int LargestFile = 10_000_000;
+    // A wholesaler's whole range, with pages of words about each article; of more than twenty thousand rows the reader says which is too many.
+    private const int LargestFile = 64_000_000;
     private const int MostUnknownShown = 200;
 
     /// <summary>Adds the endpoints.</summary>
@@ -36,8 +37,8 @@ internal static class PriceListEndpoints
     {
         var (table, characterSet, unreadable) = Table(request);
         if (table is null) return FieldProblems.Of([unreadable!]);
-        using var transaction = database.Begin();
         var once = OnceOnly.Of("price list", request.Keep ? key : null, request);
+        using var transaction = database.Begin();
         var (answered, refused) = once.Answered<PriceListAnswer>(transaction);
         if (refused is not null) return refused;
         if (answered is not null) return TypedResults.Ok(answered);

@@ -46,7 +46,7 @@ internal static class PriceListCsv
                 }
 
                 if (cells.All(cell => cell.Trim().Length == 0)) continue;
-                if (rows.Count == MostRows) return (null, new FieldFault("file", $"At most {MostRows} rows are taken at once."));
+                if (rows.Count == MostRows) return (null, new FieldFault("file", $"Row {csv.RawRow}: at most {MostRows} rows are taken at once; send the list in parts."));
                 rows.Add(new PriceTableRow(csv.RawRow, cells));
             }
         }

@@ -123,10 +123,28 @@ public sealed class PriceListTests : IDisposable
             Assert.True(status == 400 || (status == 200 && body.GetProperty("faults").GetArrayLength() > 0), $"{status} {text[..Math.Min(40, text.Length)]}");
         }
 
-        Assert.Contains("20000 rows", Fault(await Send("Article,Pack,Price\n" + string.Concat(Enumerable.Repeat("a,1 kg,2.50\n", 20_001)))), StringComparison.Ordinal);
-        Assert.Equal(413, (await Send(new byte[50_000_000])).Status);
-        Assert.Contains("10 MB", Fault(await Send(Enumerable.Repeat((byte)'a', 11_000_000).ToArray())), StringComparison.Ordinal);
+        Assert.Equal(413, (await Send(new byte[70_000_000])).Status);
+        Assert.Contains("64 MB", Fault(await Send(Enumerable.Repeat((byte)'a', 65_000_000).ToArray())), StringComparison.Ordinal);
         Assert.Contains("base 64", Fault(await server.Send(HttpMethod.Post, "/api/prices/list", new { supplier = "A", file = "&&&", keep = false })), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_list_of_fifty_megabytes_is_read_or_refused_with_its_row()
+    {
+        byte[] File(int rows, int words) => Encoding.UTF8.GetBytes(
+            "Article;Pack;Price;Words\nButter, unsalted;10 kg;94,00;none\n" + string.Concat(Enumerable.Range(1, rows).Select(row => $"Candle {row};1 kg;2,50;{new string('w', words)}\n")));
+
+        var wordy = File(19_999, 1998);
+        Assert.InRange(wordy.Length, 40_000_000, 64_000_000);
+        var (status, read) = await Send(wordy);
+        Assert.True(status == 200, read.ToString());
+        Assert.Equal((94.00m, 19_999), (Change(read, "butter").GetProperty("now").GetProperty("paid").GetDecimal(), read.GetProperty("passedOver").GetInt32()));
+
+        var longer = File(1_500_000, 5);
+        Assert.InRange(longer.Length, 45_000_000, 64_000_000);
+        Assert.StartsWith("Row 20002: at most 20000 rows", Fault(await Send(longer)), StringComparison.Ordinal);
+        Assert.StartsWith("Row 3, column 4: at most 2000 characters", Fault(await Send(File(1, 50_000_000))), StringComparison.Ordinal);
+        Assert.StartsWith("Row 1, column 50000001:", Fault(await Send([.. Enumerable.Repeat((byte)'a', 50_000_000), 0])), StringComparison.Ordinal);
     }
 
     [Fact]

@@ -12,7 +12,7 @@
   }
   const { suppliers, ingredients, ondone }: Props = $props()
   type Columns = NonNullable<Schemas['PriceListRequest']['columns']>
-  const largest = 10_000_000
+  const largest = 64_000_000
   const shownAtFirst = 12
 
   let supplier = $state('')
@@ -63,7 +63,7 @@
     if (!picked) return
     name = picked.name
     if (picked.size > largest) {
-      failure = { title: 'This file is too large for a price list; at most 10 MB are read.', fields: {}, status: 400 }
+      failure = { title: 'This file is too large for a price list; at most 64 MB are read.', fields: {}, status: 400 }
       return
     }
     const bytes = new Uint8Array(await picked.arrayBuffer())
