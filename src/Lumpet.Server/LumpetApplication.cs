@@ -66,6 +66,7 @@ internal static class LumpetApplication
         builder.Services.AddSingleton<PriceShelf>();
         builder.Services.AddSingleton<ISupplierFeed, StandInFeed>();
         builder.Services.AddSingleton<ILabelPrinter, StandInLabelPrinter>();
+        builder.Services.AddSingleton<LabelPrinting>();
         builder.Services.AddSingleton<ChangeFeed>();
         builder.Services.AddSingleton<BakeryClock>();
         if (!IsGeneratingContract) builder.Services.AddHostedService<PlanWarmer>();

@@ -27,4 +27,8 @@ public static class ConfirmedRequests
         transaction.Connection.Execute("DELETE FROM confirmed_request WHERE at_unix < @before", new { before = (now - Kept).ToUnixTimeSeconds() });
         Rows.Insert(transaction.Connection, "confirmed_request", new { kind, key, sent = confirmed.Sent, answer = confirmed.Answer, at_unix = now.ToUnixTimeSeconds() });
     }
+
+    /// <summary>Forgets what was confirmed under a key.</summary>
+    public static void Forget(Transaction transaction, string kind, string key) =>
+        transaction.Connection.Execute("DELETE FROM confirmed_request WHERE kind = @kind AND key = @key", new { kind, key });
 }

@@ -1,5 +1,6 @@
 using System.Net.Http.Json;
 using System.Text.Json;
+using Lumpet.Core.Labels;
 using Lumpet.Core.DayPlan;
 using Lumpet.Server.DayPlan;
 using Microsoft.AspNetCore.Hosting;
@@ -31,6 +32,9 @@ public sealed class TestServer : WebApplicationFactory<Program>
     /// <summary>Whether the next days are planned ahead after the start, which takes time from whatever is tested.</summary>
     public bool PlansAhead { get; init; }
 
+    /// <summary>A label printer in place of the stand-in that ships; null for that.</summary>
+    internal ILabelPrinter? Printer { get; init; }
+
     /// <summary>Whether the demo bakery is put in.</summary>
     public bool Demo { get; init; } = true;
 
@@ -44,6 +48,7 @@ public sealed class TestServer : WebApplicationFactory<Program>
         {
             services.AddSingleton<TimeProvider>(clock);
             services.AddSingleton(Planning ?? ((snapshot, effort, patience, progress) => DayPlanner.Plan(snapshot, Math.Min(effort, MostEffort), patience, progress)));
+            if (Printer is not null) services.AddSingleton(Printer);
             if (!PlansAhead) services.Remove(services.Single(service => service.ImplementationType == typeof(PlanWarmer)));
         });
     }

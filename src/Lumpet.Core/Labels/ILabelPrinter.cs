@@ -13,7 +13,7 @@ public interface ILabelPrinter
     /// <param name="label">The label.</param>
     /// <param name="copies">How many, at least 1.</param>
     /// <param name="cancellation">Ends when whoever asks is gone.</param>
-    /// <returns>Why it has not printed; empty where it has.</returns>
+    /// <returns>Why it has surely printed nothing; empty where all is printed. Where it cannot tell it throws: then the books count the labels as printed.</returns>
     Task<string> PrintAsync(PieLabel label, int copies, CancellationToken cancellation);
 
     /// <summary>Puts a new roll in.</summary>

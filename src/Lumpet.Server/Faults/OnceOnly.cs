@@ -46,4 +46,10 @@ internal sealed class OnceOnly
     {
         if (key is not null) ConfirmedRequests.Keep(transaction, kind, key, new ConfirmedRequest(sent, JsonSerializer.Serialize(answer, Format)), now);
     }
+
+    /// <summary>Forgets an answer that did not come true: the same may be sent again under its key.</summary>
+    public void Forget(Transaction transaction)
+    {
+        if (key is not null) ConfirmedRequests.Forget(transaction, kind, key);
+    }
 }

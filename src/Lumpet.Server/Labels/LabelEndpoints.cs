@@ -1,7 +1,5 @@
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Labels;
-using Lumpet.Core.Orders;
-using Lumpet.Core.Recipes;
 using Lumpet.Server.Bakery;
 using Lumpet.Server.Changes;
 using Lumpet.Server.Faults;
@@ -19,9 +17,6 @@ internal static class LabelEndpoints
 {
     private const int MostCopies = 2000;
     private const int Shown = 5;
-
-    // Nobody else can write while a label is printed, so a printer that does not answer is not waited for long.
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(5);
 
     /// <summary>Adds the endpoints.</summary>
     public static void Map(IEndpointRouteBuilder routes)
@@ -71,53 +66,10 @@ internal static class LabelEndpoints
     }
 
     private static async Task<Results<Ok<PrintedLabelAnswer>, ValidationProblem, ProblemHttpResult>> PrintAsync(
-        string product,
-        string pan,
-        PrintLabelsRequest request,
-        [FromHeader(Name = "Idempotency-Key")] string? key,
-        Database database,
-        BakeryClock clock,
-        ChangeFeed feed,
-        RecipeShelf recipes,
-        ILabelPrinter printer,
-        CancellationToken waiting)
-    {
-        if (request.Copies is not (>= 1 and <= MostCopies)) return FieldProblems.Of(("copies", $"1 to {MostCopies} labels are printed at once."));
-        IReadOnlyList<Product> products;
-        // Before a change begins only what is kept may be asked of a shelf.
-        using (var reading = database.Open()) products = recipes.Products(reading);
-        using var transaction = database.Begin();
-        var connection = transaction.Connection;
-        var once = OnceOnly.Of("labels", key, request);
-        var (before, reused) = once.Answered<PrintedLabelAnswer>(transaction);
-        if (reused is not null) return reused;
-        if (before is not null) return TypedResults.Ok(before);
-        var (page, refused, nothing) = LabelPage.Open(connection, product, pan, request, clock, products);
-        if (page is null) return nothing is not null ? nothing : refused!;
-        if (request.Lines is not { } seen || !page.Label.Lines.SequenceEqual(seen.OfType<string>())) return FieldProblems.Of(("lines", "The label is another one now. Look at it again before it is printed."));
-        if (page.InTheWay.Count > 0 && request.EvenSo != true) return FieldProblems.Of(("evenSo", $"{string.Join(' ', page.InTheWay)} Say that it is to be printed even so."));
-        if (await AnswerOf(printer, page.Label, request.Copies.Value, waiting) is { Length: > 0 } why) return TypedResults.Problem(title: why, statusCode: StatusCodes.Status409Conflict);
-        var number = LabelStore.Note(transaction, clock.Now, product, pan, page.Lot?.Id, request.Copies.Value, string.Join('\n', page.Label.Lines));
-        var answer = new PrintedLabelAnswer(number, PickUpText.Said.Format(clock.LocalNow(page.Zone)), request.Copies.Value, page.Label.Lines);
-        once.Remember(transaction, answer, clock.Now);
-        transaction.Commit();
-        feed.Publish("stock");
-        return TypedResults.Ok(answer);
-    }
-
-    private static async Task<string> AnswerOf(ILabelPrinter printer, PieLabel label, int copies, CancellationToken waiting)
-    {
-        using var patience = CancellationTokenSource.CreateLinkedTokenSource(waiting);
-        patience.CancelAfter(Patience);
-        try
-        {
-            return await printer.PrintAsync(label, copies, patience.Token);
-        }
-        catch (OperationCanceledException) when (!waiting.IsCancellationRequested)
-        {
-            return "The label printer does not answer. Look whether it has printed before you send them again.";
-        }
-    }
+        string product, string pan, PrintLabelsRequest request, [FromHeader(Name = "Idempotency-Key")] string? key, LabelPrinting printing, CancellationToken waiting) =>
+        request.Copies is >= 1 and <= MostCopies and { } copies
+            ? await printing.PrintAsync(product, pan, request, copies, key, waiting)
+            : FieldProblems.Of(("copies", $"1 to {MostCopies} labels are printed at once."));
 
     private static NoContent PutIn(ILabelPrinter printer)
     {

@@ -58,7 +58,7 @@ public static class LabelStore
         return ChangeOutcome.Done;
     }
 
-    /// <summary>Notes that labels were printed.</summary>
+    /// <summary>Notes labels that are about to be printed.</summary>
     /// <returns>Their number.</returns>
     public static long Note(Transaction transaction, Instant at, string product, string pan, Guid? lot, int copies, string text)
     {
@@ -66,15 +66,18 @@ public static class LabelStore
         return transaction.Connection.QuerySingle<long>("SELECT last_insert_rowid()");
     }
 
+    /// <summary>Notes that labels that were noted were not printed: the printer said so.</summary>
+    public static void NoteNotPrinted(Transaction transaction, long number, string why) => Rows.Insert(transaction.Connection, "label_not_printed", new { print_id = number, why });
+
     /// <summary>What was printed last of a product in a pan, the latest first.</summary>
     public static IReadOnlyList<PrintedLabels> Latest(SqliteConnection connection, string product, string pan, int most) =>
-        [.. connection.Query<PrintRow>($"{Columns} WHERE product_id = @product AND pan_id = @pan ORDER BY id DESC LIMIT @most", new { product, pan, most }).Select(Read)];
+        [.. connection.Query<PrintRow>($"{Columns} AND product_id = @product AND pan_id = @pan ORDER BY id DESC LIMIT @most", new { product, pan, most }).Select(Read)];
 
     /// <summary>What was printed for some lots of pies, in the order of the books.</summary>
     public static IReadOnlyList<PrintedLabels> Of(SqliteConnection connection, IEnumerable<Guid> lots) =>
-        [.. connection.Query<PrintRow>($"{Columns} WHERE lot_id IN {StockRows.Among} ORDER BY id", new { some = StockRows.List(lots.Distinct().Select(StockRows.Key)) }).Select(Read)];
+        [.. connection.Query<PrintRow>($"{Columns} AND lot_id IN {StockRows.Among} ORDER BY id", new { some = StockRows.List(lots.Distinct().Select(StockRows.Key)) }).Select(Read)];
 
-    private const string Columns = "SELECT id, at_unix AS at, product_id AS product, pan_id AS pan, lot_id AS lot, copies, text FROM label_print";
+    private const string Columns = "SELECT id, at_unix AS at, product_id AS product, pan_id AS pan, lot_id AS lot, copies, text FROM label_print WHERE id NOT IN (SELECT print_id FROM label_not_printed)";
 
     private static PrintedLabels Read(PrintRow row) => new(row.Id, Instant.FromUnixTimeSeconds(row.At), row.Product, row.Pan, row.Lot is { } lot ? Guid.Parse(lot) : null, (int)row.Copies, row.Text);
 

@@ -1,3 +1,4 @@
+using Lumpet.Core.Labels;
 using System.Text.Json;
 using Xunit;
 
@@ -112,6 +113,65 @@ public sealed class LabelTests : IDisposable
         Assert.Equal(400, refused);
         Assert.True(why.GetProperty("errors").TryGetProperty("evenSo", out _));
         Assert.Equal(200, (await Print(Asked(leek, copies: 1, evenSo: true), path: Leek)).Status);
+    }
+
+    /// <summary>A printer that does as it is told.</summary>
+    private sealed class TestPrinter : ILabelPrinter
+    {
+        public Func<CancellationToken, Task<string>> Does { get; set; } = _ => Task.FromResult(string.Empty);
+
+        public List<int> Asked { get; } = [];
+
+        public bool IsStandIn => false;
+
+        public int? Left => null;
+
+        public Task<string> PrintAsync(PieLabel label, int copies, CancellationToken cancellation)
+        {
+            Asked.Add(copies);
+            return Does(cancellation);
+        }
+
+        public void PutIn()
+        {
+        }
+    }
+
+    [Fact]
+    public async Task What_may_be_on_paper_is_on_the_books_and_what_the_printer_refused_is_not()
+    {
+        var printer = new TestPrinter();
+        using var own = new TestServer { Printer = printer };
+        var answer = await own.Get(Oat);
+        async Task<(int Status, JsonElement Body)> Send(int copies) => await own.Send(HttpMethod.Post, $"{Oat}/printed", Asked(answer, copies: copies), ("Idempotency-Key", $"{copies}"));
+        async Task<string> OnTheBooks() => string.Join(", ", (await own.Get(Oat)).GetProperty("printed").EnumerateArray().Select(one => one.GetProperty("copies").GetInt32()));
+
+        printer.Does = _ => Task.FromResult("The printer is open.");
+        var (refused, why) = await Send(1);
+        Assert.Equal((409, "The printer is open."), (refused, Said(why, "title")));
+        Assert.Equal(string.Empty, await OnTheBooks());
+        // While it prints they are on the books already: nothing that happens then takes them off.
+        printer.Does = async _ =>
+        {
+            Assert.Equal("2", await OnTheBooks());
+            throw new IOException("The cable is out.");
+        };
+        Assert.Equal(500, (await Send(2)).Status);
+        Assert.Equal("2", await OnTheBooks());
+        printer.Does = async cancellation =>
+        {
+            await Task.Delay(Timeout.Infinite, cancellation);
+            return string.Empty;
+        };
+        var (silent, looked) = await Send(3);
+        Assert.Equal(409, silent);
+        Assert.Contains("look whether it has printed", Said(looked, "title"), StringComparison.Ordinal);
+        Assert.Equal("3, 2", await OnTheBooks());
+        // What was not answered for, or refused, is sent again under the same key; what was printed is not.
+        printer.Does = _ => Task.FromResult(string.Empty);
+        foreach (var copies in new[] { 1, 3, 3 }) Assert.Equal(200, (await Send(copies)).Status);
+        Assert.Equal("3, 1, 3, 2", await OnTheBooks());
+        Assert.Equal([1, 2, 3, 1, 3], printer.Asked);
     }
 
     [Fact]
