@@ -65,6 +65,7 @@ internal static class LumpetApplication
         builder.Services.AddSingleton<RecipeShelf>();
         builder.Services.AddSingleton<PriceShelf>();
         builder.Services.AddSingleton<ISupplierFeed, StandInFeed>();
+        builder.Services.AddSingleton<TraceShelf>();
         builder.Services.AddSingleton<ILabelPrinter, StandInLabelPrinter>();
         builder.Services.AddSingleton<LabelPrinting>();
         builder.Services.AddSingleton<ChangeFeed>();

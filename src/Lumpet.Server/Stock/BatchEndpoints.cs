@@ -88,7 +88,7 @@ internal static class BatchEndpoints
         var connection = transaction.Connection;
         if (BakeryStore.Find(connection) is not { } bakery) return Days.NoBakery();
         var entries = StockStore.MadeFor(connection, date);
-        var pickUps = StockStore.Orders(connection, entries.Select(entry => entry.Traced.Number)).ToLookup(one => one.Order.Entry, one => one.Order.PickUp);
+        var pickUps = StockStore.Orders(connection, entries.Select(entry => entry.Traced.Number)).ToLookup(order => order.Entry, order => order.PickUp);
         var now = clock.LocalNow(bakery.Zone);
         var lots = entries.Where(entry => request.Batch is { } batch ? entry.Batch == batch : pickUps[entry.Traced.Number].Any() && pickUps[entry.Traced.Number].All(pickUp => pickUp <= now))
             .Select(entry => LotOf(connection, entry)).OfType<StockLot>().Where(lot => lot.Thing is StockedPie && !lot.Left.IsNothing).ToArray();

@@ -39,22 +39,22 @@ internal static class TraceEndpoints
         ]);
     }
 
-    private static Results<Ok<TraceAnswer>, ProblemHttpResult> OfLot(Guid id, Database database, RecipeShelf recipes)
+    private static Results<Ok<TraceAnswer>, ProblemHttpResult> OfLot(Guid id, Database database, RecipeShelf recipes, TraceShelf traces)
     {
         using var connection = database.Open();
         if (BakeryStore.Find(connection) is not { } bakery || StockStore.Find(connection, id) is not { } stored)
             return TypedResults.Problem(title: "There is no such lot.", statusCode: StatusCodes.Status404NotFound);
         var names = Names(connection, recipes);
-        return TypedResults.Ok(new TraceWords(connection, names, bakery.Zone).OfLot(stored));
+        return TypedResults.Ok(new TraceWords(connection, traces.Of(connection), names, bakery.Zone).OfLot(stored));
     }
 
-    private static Results<Ok<TraceAnswer>, ProblemHttpResult> OfOrder(Guid id, Database database, RecipeShelf recipes)
+    private static Results<Ok<TraceAnswer>, ProblemHttpResult> OfOrder(Guid id, Database database, RecipeShelf recipes, TraceShelf traces)
     {
         using var connection = database.Open();
         var made = StockStore.OfOrder(connection, id);
         if (BakeryStore.Find(connection) is not { } bakery || made.Count == 0)
             return TypedResults.Problem(title: "No pies of this order are on the books: enter them when they are made.", statusCode: StatusCodes.Status404NotFound);
-        return TypedResults.Ok(new TraceWords(connection, Names(connection, recipes), bakery.Zone).OfOrder(made));
+        return TypedResults.Ok(new TraceWords(connection, traces.Of(connection), Names(connection, recipes), bakery.Zone).OfOrder(made));
     }
 
     private static ThingNames Names(SqliteConnection connection, RecipeShelf recipes) => new(IngredientStore.All(connection), recipes.Products(connection));

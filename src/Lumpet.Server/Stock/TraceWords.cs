@@ -11,9 +11,10 @@ namespace Lumpet.Server.Stock;
 
 /// <summary>Tells the ways through the ledger. What was taken back is on none of them.</summary>
 /// <param name="connection">Where it is read.</param>
+/// <param name="ways">All ways, as the connection sees them.</param>
 /// <param name="names">Names of what lies on shelves.</param>
 /// <param name="zone">The bakery's time zone.</param>
-internal sealed class TraceWords(SqliteConnection connection, ThingNames names, DateTimeZone zone)
+internal sealed class TraceWords(SqliteConnection connection, KeptTraces ways, ThingNames names, DateTimeZone zone)
 {
     // More steps nobody draws, and nobody reads; orders and what is still here are told in full.
     private const int MostSteps = 300;
@@ -23,8 +24,7 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
     /// <summary>A lot: what went into it, and what it went into.</summary>
     public TraceAnswer OfLot(StoredLot stored)
     {
-        var (back, forward) = (Back(stored.Lot.Id), StockTrace.Of(stored.Lot.Id, lots => StockStore.Onward(connection, lots, isForward: true)));
-        return Answer($"{names.Of(stored.Lot.Thing)}{(stored.Lot.Code.Length > 0 ? $", lot {stored.Lot.Code}" : string.Empty)}", stored.Lot.Id, [back], forward);
+        return Answer($"{names.Of(stored.Lot.Thing)}{(stored.Lot.Code.Length > 0 ? $", lot {stored.Lot.Code}" : string.Empty)}", stored.Lot.Id, [ways.Book.Back(stored.Lot.Id)], ways.Book.Forward(stored.Lot.Id));
     }
 
     /// <summary>An order: what went into its pies.</summary>
@@ -35,19 +35,15 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
         Guid[] lots = [.. stored.SelectMany(entry => entry.Traced.To)];
         var first = made[0];
         var what = string.Join(", ", StockStore.Find(connection, lots).Values.Select(pies => names.Of(pies.Lot.Thing)).Distinct());
-        return Answer($"{(first.ForWhom.Length > 0 ? first.ForWhom : "Counter")}, {made.Max(one => one.Pies)} {what}, {PickUpText.Said.Format(first.PickUp)}", null, [.. lots.Select(Back)], null);
+        return Answer($"{(first.ForWhom.Length > 0 ? first.ForWhom : "Counter")}, {made.Max(one => one.Pies)} {what}, {PickUpText.Said.Format(first.PickUp)}", null, [.. lots.Select(ways.Book.Back)], null);
     }
-
-    private StockTrace Back(Guid lot) => StockTrace.Of(lot, lots => StockStore.Onward(connection, lots, isForward: false));
 
     private TraceAnswer Answer(string about, Guid? lot, IReadOnlyList<StockTrace> back, StockTrace? forward)
     {
-        long[] led = [.. back.SelectMany(trace => trace.Entries).Distinct().Order()];
-        var leads = forward?.Entries ?? [];
+        TraceStep[] led = [.. back.SelectMany(trace => trace.Steps).DistinctBy(step => step.Number).OrderBy(step => step.Number)];
+        var leads = forward?.Steps ?? [];
         var (before, after) = (Told(led), Told(leads));
-        // Of pies the orders stand with their own making.
-        var orders = StockStore.Orders(connection, leads.Concat(before.Where(step => lot is { } mine && step.Traced.To.Contains(mine)).Select(step => step.Traced.Number)).Order());
-        var ordersOfSteps = StockStore.Orders(connection, before.Concat(after).Select(step => step.Traced.Number)).ToLookup(one => one.Order.Entry, Order);
+        IEnumerable<TraceOrderAnswer> OrdersOf(TraceStep step) => ways.Orders[step.Number].Select(Order);
         HashSet<Guid> wayBack = [.. back.SelectMany(trace => trace.Lots)];
         HashSet<Guid> wayOn = [.. forward?.Lots ?? []];
         var lots = StockStore.Find(connection, before.Concat(after).SelectMany(step => step.Traced.Movements).Select(movement => movement.Lot).Concat(wayBack));
@@ -68,7 +64,7 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
                 [.. moved.Where(movement => movement.Amount.Count > 0).Select(movement => Lot(movement.Lot, movement.Amount))],
                 [.. unknown[step.Traced.Number].Select(one => $"{names.Of(one.Thing, one.Amount)} {names.Of(one.Thing)}")],
                 [.. bakes[step.Traced.Number].Select(bake => $"{bake.Bake} in {bake.Oven}, {PickUpText.Said.Format(bake.Start.InZone(zone).LocalDateTime)} to {PickUpText.Clock.Format(bake.End.InZone(zone).TimeOfDay)}")],
-                [.. ordersOfSteps[step.Traced.Number]]);
+                [.. ways.Orders[step.Traced.Number].Select(Order)]);
         }
 
         return new TraceAnswer(
@@ -76,15 +72,16 @@ internal sealed class TraceWords(SqliteConnection connection, ThingNames names, 
             lot,
             [.. before.Select(step => Step(step, wayBack))],
             [.. after.Select(step => Step(step, wayOn))],
-            StockStore.Batches(connection, leads),
+            leads.Count(step => step.Kind == StockEntryKind.Made),
             led.Length - before.Count + leads.Count - after.Count,
             [.. wayBack.Where(id => !lots[id].IsMade).Select(id => Lot(id, lots[id].Lot.Left))],
-            [.. orders.Select(Order)],
+            // Of pies the orders stand with their own making.
+            [.. led.Where(step => lot is { } mine && step.To.Contains(mine)).Concat(leads).SelectMany(OrdersOf)],
             [.. here.Select(stored => Of(stored, stored.Lot.Left))],
             LabelsOf(wayBack.Union(wayOn)));
     }
 
-    private IReadOnlyList<StoredEntry> Told(IReadOnlyList<long> entries) => StockStore.Entries(connection, entries.Take(MostSteps));
+    private IReadOnlyList<StoredEntry> Told(IReadOnlyList<TraceStep> steps) => StockStore.Entries(connection, steps.Take(MostSteps).Select(step => step.Number));
 
     private TraceLotAnswer Of(StoredLot stored, StockAmount amount) => new(
         stored.Lot.Id, Said(stored.Lot.Thing), stored.Lot.Code, names.Of(stored.Lot.Thing, amount), stored.Lot.Supplier ?? string.Empty, stored.Lot.UseBy is { } day ? Days.Name(day) : string.Empty, stored.IsMade);

@@ -79,9 +79,8 @@ public static class StockStore
     public static IReadOnlyList<StoredLot> StillHere(SqliteConnection connection, IEnumerable<Guid> ids)
     {
         // What is on the shelves is few beside all that ever was there, so it is looked for among that.
-        var there = connection.Query<string>("SELECT id FROM stock_lot WHERE amount > 0").Select(Guid.Parse).ToHashSet();
-        there.IntersectWith(ids);
-        return [.. Find(connection, there).Values.OrderBy(stored => stored.Number)];
+        var wanted = ids.ToHashSet();
+        return [.. Lots(connection).Where(stored => wanted.Contains(stored.Lot.Id))];
     }
 
     /// <summary>Lots whose number holds some text, or that are of some things, used up or not, the latest first.</summary>
@@ -121,27 +120,28 @@ public static class StockStore
     public static IReadOnlyList<StoredEntry> EntriesOf(SqliteConnection connection, Guid lot) =>
         Entries(connection, "e.id IN (SELECT entry_id FROM stock_movement WHERE lot_id = @lot)", new { lot = StockRows.Key(lot) });
 
-    /// <summary>
-    /// One stretch of a way through the books: the entries that took of some lots, with what came of them; or that made some lots, with what was taken for them. What was taken back
-    /// is not among them.
-    /// </summary>
+    /// <summary>The number of the last entry of the ledger; 0 where there is none.</summary>
+    public static long Last(SqliteConnection connection) => connection.QuerySingleOrDefault<long?>("SELECT id FROM stock_entry ORDER BY id DESC LIMIT 1") ?? 0;
+
+    /// <summary>The entries after one, in the order of the books, each with the lots that it moved.</summary>
     /// <param name="connection">The bakery.</param>
-    /// <param name="lots">The lots.</param>
-    /// <param name="isForward">Whether those are wanted that took of the lots.</param>
-    public static IEnumerable<TraceHop> Onward(SqliteConnection connection, IReadOnlyCollection<Guid> lots, bool isForward)
+    /// <param name="after">The number of the entry; 0 for all.</param>
+    public static IReadOnlyList<TraceStep> Steps(SqliteConnection connection, long after)
     {
-        var (here, there) = isForward ? ("<", ">") : (">", "<");
-        return connection.Query<(long Entry, string? Lot)>(
-            $"""
-            SELECT e.id, b.lot_id FROM stock_movement a JOIN stock_entry e ON e.id = a.entry_id LEFT JOIN stock_movement b ON b.entry_id = e.id AND b.amount {there} 0
-            WHERE a.lot_id IN {StockRows.Among} AND a.amount {here} 0 AND e.kind IN @kinds AND NOT EXISTS (SELECT 1 FROM stock_entry back WHERE back.takes_back = e.id)
-            """, new { some = StockRows.List(lots.Select(StockRows.Key)), kinds = StockTrace.LeadingKinds.Select(Naming.Of) })
-            .Select(row => new TraceHop(row.Entry, row.Lot is { } lot ? Guid.Parse(lot) : null));
+        var steps = new List<TraceStep>();
+        // Read as they come and not grouped: the books of years are read here once.
+        foreach (var (entry, kind, lot, isTo) in connection.Query<(long Entry, string Kind, string Lot, long IsTo)>(
+            "SELECT e.id, e.kind, m.lot_id, m.amount > 0 FROM stock_entry e JOIN stock_movement m ON m.entry_id = e.id WHERE e.id > @after ORDER BY e.id", new { after }, buffered: false))
+        {
+            if (steps.Count == 0 || steps[^1].Number != entry) steps.Add(new TraceStep(entry, Naming.Known<StockEntryKind>(kind), new List<Guid>(), new List<Guid>()));
+            ((List<Guid>)(isTo != 0 ? steps[^1].To : steps[^1].From)).Add(Guid.Parse(lot));
+        }
+
+        return steps;
     }
 
-    /// <summary>How many of some entries are batches.</summary>
-    public static int Batches(SqliteConnection connection, IEnumerable<long> entries) =>
-        connection.QuerySingle<int>($"SELECT count(*) FROM stock_entry WHERE kind = @made AND id IN {StockRows.Among}", new { some = StockRows.List(entries), made = Naming.Of(StockEntryKind.Made) });
+    /// <summary>The numbers of the entries that were taken back.</summary>
+    public static IReadOnlySet<long> TakenBack(SqliteConnection connection) => connection.Query<long>("SELECT takes_back FROM stock_entry WHERE takes_back IS NOT NULL").ToHashSet();
 
     /// <summary>Entries by their numbers.</summary>
     public static IReadOnlyList<StoredEntry> Entries(SqliteConnection connection, IEnumerable<long> numbers) =>
@@ -165,15 +165,21 @@ public static class StockStore
         [.. Of<BakeRow>(connection, "SELECT entry_id AS entry, oven, bake, start_unix AS start, end_unix AS end FROM stock_bake", entries)
             .Select(row => new EnteredBake(row.Entry, row.Oven, row.Bake, Instant.FromUnixTimeSeconds(row.Start), Instant.FromUnixTimeSeconds(row.End)))];
 
-    /// <summary>Which orders pies were made for, each with the pies.</summary>
-    public static IReadOnlyList<(EnteredOrder Order, StockedPie Pies)> Orders(SqliteConnection connection, IEnumerable<long> entries) =>
+    /// <summary>Which orders pies were made for.</summary>
+    public static IReadOnlyList<EnteredOrder> Orders(SqliteConnection connection, IEnumerable<long> entries) =>
+        [.. Of<OrderRow>(connection, $"{OrderColumns}", entries).Select(Read)];
+
+    /// <summary>Which orders the pies of the entries after one were made for, each with the pies.</summary>
+    /// <param name="connection">The bakery.</param>
+    /// <param name="after">The number of the entry; 0 for all.</param>
+    public static IReadOnlyList<(EnteredOrder Order, StockedPie Pies)> OrdersAfter(SqliteConnection connection, long after) =>
     [
         .. connection.Query<OrderedPiesRow>(
-            $"""
+            """
             SELECT o.entry_id AS entry, o.order_id AS orderId, o.for_whom AS forWhom, o.pies, o.pick_up AS pickUp, l.product_id AS product, l.pan_id AS pan, l.after_step AS after
             FROM stock_order o JOIN stock_movement m ON m.entry_id = o.entry_id AND m.amount > 0 JOIN stock_lot l ON l.id = m.lot_id
-            WHERE o.entry_id IN {StockRows.Among} AND l.product_id IS NOT NULL ORDER BY o.rowid
-            """, new { some = StockRows.List(entries) })
+            WHERE o.entry_id > @after AND l.product_id IS NOT NULL ORDER BY o.rowid
+            """, new { after })
             .Select(row => (Read(new OrderRow(row.Entry, row.OrderId, row.ForWhom, row.Pies, row.PickUp)), new StockedPie(row.Product, row.Pan, row.After))),
     ];
 
