@@ -106,6 +106,8 @@ for (const sheet of [
   '/bench',
   '/recipes/pear/26/24',
   '/recipes/slab/34x24/6',
+  '/bill',
+  '/labels/oat-custard/23',
 ])
   test(`${sheet} prints on A4 and on Letter with nothing cut, black on white`, async ({ page }) => {
     await page.emulateMedia({ media: 'print' })
