@@ -33,13 +33,25 @@ public sealed record UseOfGoods(StockAmount OnShelves, double ADay, double? Keep
 /// <param name="LeftOver">What is left on the shelves when all that is planned is made.</param>
 /// <param name="SpoiltShare">What of the surplus of the packs would spoil before it is used, 0 to 1.</param>
 /// <param name="Instead">Another offer that would cost less, what spoils counted as lost; null where none does.</param>
-public sealed record BuyingLine(Wanted Wanted, PackOffer Offer, int Packs, Money Cost, StockAmount LeftOver, double SpoiltShare, BuyingInstead? Instead);
+public sealed record BuyingLine(Wanted Wanted, PackOffer Offer, int Packs, Money Cost, StockAmount LeftOver, double SpoiltShare, BuyingInstead? Instead)
+{
+    /// <summary>Where it is to be had in time, if its order comes too late for it: the cheapest such offer of another supplier; null where its order is in time, or nobody is.</summary>
+    public BuyingSooner? Sooner { get; init; }
+}
 
 /// <summary>Another offer that would cost less.</summary>
 /// <param name="Offer">The pack.</param>
 /// <param name="Packs">How many.</param>
 /// <param name="Saves">By how much it is cheaper, what spoils counted as lost; at least a coin.</param>
 public sealed record BuyingInstead(PackOffer Offer, int Packs, Money Saves);
+
+/// <summary>An offer that is there in time.</summary>
+/// <param name="Offer">The pack.</param>
+/// <param name="Packs">How many.</param>
+/// <param name="Cost">What they cost.</param>
+/// <param name="Delivery">The delivery's day.</param>
+/// <param name="OrderUntil">Until when it is ordered.</param>
+public sealed record BuyingSooner(PackOffer Offer, int Packs, Money Cost, LocalDate Delivery, LocalDateTime OrderUntil);
 
 /// <summary>An order at a supplier.</summary>
 /// <param name="Terms">When it delivers and from how much on.</param>
@@ -120,7 +132,7 @@ public sealed record BuyingList(IReadOnlyList<SupplierOrder> Orders, IReadOnlyLi
                     delivery?.Day,
                     delivery is { } comes ? terms.OrderUntil(comes.Day) : null,
                     delivery?.IsInTime ?? false,
-                    [.. same.OrderBy(line => line.Wanted.FirstNeeded)],
+                    [.. same.OrderBy(line => line.Wanted.FirstNeeded).Select(line => delivery is { } there && SupplierTerms.ThereAt(there.Day) <= line.Wanted.FirstNeeded ? line : line with { Sooner = Sooner(line, offersOf(line.Wanted.Thing), termsOf, now) })],
                     same.Select(line => line.Cost).Aggregate((sum, cost) => sum + cost));
             }),
         ];
@@ -143,6 +155,20 @@ public sealed record BuyingList(IReadOnlyList<SupplierOrder> Orders, IReadOnlyLi
             use.OnShelves + (chosen.Pack * packs) - wanted.Amount,
             Spoilt(wanted, chosen, use, days),
             saves >= Money.SmallestCoin(chosen.Paid.Currency) ? new BuyingInstead(cheapest, cheapest.PacksFor(wanted.Amount), new Money(saves, chosen.Paid.Currency)) : null);
+    }
+
+    /// <summary>The cheapest offer of another supplier that is there when the first of it is needed.</summary>
+    private static BuyingSooner? Sooner(BuyingLine late, IEnumerable<PackOffer> offers, Func<string, SupplierTerms> termsOf, LocalDateTime now)
+    {
+        var inTime =
+            from offer in offers
+            where offer.Pack.Unit == late.Wanted.Amount.Unit && offer.Paid.Currency == late.Offer.Paid.Currency && !offer.Supplier.Equals(late.Offer.Supplier, StringComparison.OrdinalIgnoreCase)
+            let terms = termsOf(offer.Supplier)
+            let delivery = terms.Delivery(late.Wanted.FirstNeeded, now)
+            where delivery is { IsInTime: true }
+            let packs = offer.PacksFor(late.Wanted.Amount)
+            select new BuyingSooner(offer, packs, offer.Cost(packs), delivery.Value.Day, terms.OrderUntil(delivery.Value.Day));
+        return inTime.MinBy(sooner => sooner.Cost.Amount);
     }
 
     /// <summary>What is paid for what is used and for what spoils; what keeps until it is used is worth what it cost.</summary>

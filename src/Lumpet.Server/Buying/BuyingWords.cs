@@ -63,7 +63,10 @@ internal sealed class BuyingWords(ThingNames names)
         names.Of(line.Wanted.Thing, line.LeftOver),
         Math.Round(line.SpoiltShare * 100),
         line.Instead is { } other ? $"{other.Packs} × {Said(line.Wanted.Thing, other.Offer)} at {other.Offer.Supplier}" : string.Empty,
-        line.Instead?.Saves.Amount ?? 0);
+        line.Instead?.Saves.Amount ?? 0,
+        line.Sooner is { } sooner
+            ? FormattableString.Invariant($"{sooner.Offer.Supplier} comes in time, {PickUpText.Day.Format(sooner.Delivery)}, ordered until {PickUpText.Said.Format(sooner.OrderUntil)}: {sooner.Packs} × {Said(line.Wanted.Thing, sooner.Offer)} for {sooner.Cost.Amount:0.00}.")
+            : string.Empty);
 
     private string Said(StockThing thing, PackOffer offer) => offer.Said.Length > 0 ? offer.Said : names.Of(thing, offer.Pack);
 }
@@ -124,6 +127,7 @@ public sealed record SupplierOrderAnswer(
 /// <param name="SpoiltPercent">What of that would be past its day before it is used, in percent, as far as the books tell.</param>
 /// <param name="Instead">Another offer that would cost less; empty where none does.</param>
 /// <param name="Saves">By how much; 0 where none does.</param>
+/// <param name="Sooner">Who would bring it in time where this order does not; empty where it does, or nobody would.</param>
 public sealed record BuyingLineAnswer(
     string Ingredient,
     string Name,
@@ -137,7 +141,8 @@ public sealed record BuyingLineAnswer(
     string LeftOver,
     double SpoiltPercent,
     string Instead,
-    decimal Saves);
+    decimal Saves,
+    string Sooner);
 
 /// <summary>Something that nobody sells, as far as prices are known.</summary>
 /// <param name="Name">What.</param>

@@ -102,6 +102,31 @@ public sealed class BuyingListTests
     private static Shortage Short(double kilograms, int inHours) => new(new StockNeed(Cream, Kilograms(kilograms), Now.PlusHours(inHours), $"batch in {inHours}", Now.Date), Kilograms(kilograms));
 
     [Fact]
+    public void Where_the_usual_supplier_comes_too_late_the_cheapest_that_comes_in_time_is_named()
+    {
+        // Needed on Thursday at 11; the dairy comes on Fridays, the others as usual, the market on Mondays. On Wednesday at 9 Thursday can still be ordered until 14.
+        SupplierTerms Terms(string supplier) => supplier switch
+        {
+            "Dairy" => SupplierTerms.Usual(supplier) with { Days = [IsoDayOfWeek.Friday] },
+            "Market" => SupplierTerms.Usual(supplier) with { Days = [IsoDayOfWeek.Monday] },
+            _ => SupplierTerms.Usual(supplier),
+        };
+        PackOffer[] offers = [Offer(5, 20m), Offer(5, 10m, "Market"), Offer(5, 31m, "Wholesale"), Offer(2, 14m, "Corner"), new PackOffer("Abroad", Kilograms(5), string.Empty, new Money(1m, "GBP"))];
+        BuyingList List(int inHours, Func<string, SupplierTerms> terms) => BuyingList.Of([Want(4, inHours: inHours), Want(1, Flour, inHours: 200)], _ => offers, _ => Use(), terms, Now, Now.Date.PlusDays(9));
+        var late = Assert.Single(List(26, Terms).Orders);
+        Assert.False(late.IsInTime);
+        // Twice 2 kg for 28 beat 5 kg for 31.
+        Assert.Equal(
+            new BuyingSooner(offers[3], 2, new Money(28m, "EUR"), new LocalDate(2026, 11, 26), new LocalDateTime(2026, 11, 25, 14, 0)),
+            late.Lines[0].Sooner);
+        // What the same order brings in time needs nobody else.
+        Assert.Null(late.Lines[1].Sooner);
+        Assert.Null(Assert.Single(List(49, Terms).Orders).Lines[0].Sooner);
+        Assert.Null(Assert.Single(List(5, Terms).Orders).Lines[0].Sooner);
+        Assert.Null(Assert.Single(List(26, SupplierTerms.Usual).Orders).Lines[0].Sooner);
+    }
+
+    [Fact]
     public void What_is_ordered_is_not_bought_again_though_it_come_too_late()
     {
         (StockedGoods, StockAmount, LocalDateTime)[] coming = [(Cream, Kilograms(4), Now.PlusHours(24)), (Cream, Kilograms(1), Now.PlusHours(2)), (Flour, Kilograms(50), Now)];

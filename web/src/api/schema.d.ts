@@ -2582,6 +2582,8 @@ export interface components {
              * @description By how much; 0 where none does.
              */
             saves: number;
+            /** @description Who would bring it in time where this order does not; empty where it does, or nobody would. */
+            sooner: string;
         };
         /** @description Something was changed. */
         Change: {

@@ -80,7 +80,7 @@
 <svelte:head><title>Label · Lumpet</title></svelte:head>
 <FailureNote failure={failure ?? asked.failure} />
 {#if answer}
-  <p class="small">
+  <p class="small screen-only">
     <a class="link" href="#/recipes/{answer.product}/{answer.pan}">The recipe</a>,
     <a class="link" href="#/costs/{answer.product}/{answer.pan}">what it costs</a>
   </p>
@@ -134,7 +134,7 @@
           onchange={(lot) => push(`/labels/${answer.product}/${answer.pan}${lot ? `/${lot}` : ''}`)}
         />.
       </p>
-      <div class="mt-3 flex flex-wrap items-end gap-4">
+      <div class="screen-only mt-3 flex flex-wrap items-end gap-4">
         {#if !answer.lot}
           <label
             ><span class="small block">Made on</span><input
@@ -159,11 +159,11 @@
         >
       </div>
       {#if answer.inTheWay.length > 0}
-        <label class="mt-2 flex items-center gap-2"
+        <label class="screen-only mt-2 flex items-center gap-2"
           ><input type="checkbox" bind:checked={evenSo} /> Print it even so: I have looked after what stands in the way</label
         >
       {/if}
-      <p class="small mt-2">
+      <p class="small screen-only mt-2">
         {answer.printerIsStandIn ? 'A stand-in for a label printer: it shows and keeps what it prints.' : ''}
         {#if answer.printerLeft !== null}{answer.printerLeft} labels are left on its roll.
           {#if isShort || answer.printerLeft < 50}<button class="link" onclick={putIn}>Put a new roll in</button
@@ -184,10 +184,12 @@
       {/if}
     </div>
     <div>
-      {#key `${answer.product}/${answer.pan}/${answer.version}`}
-        <StatementForm {answer} ondone={done} />
-      {/key}
-      <WordsForm ingredients={answer.ingredients} ondone={done} />
+      <div class="screen-only">
+        {#key `${answer.product}/${answer.pan}/${answer.version}`}
+          <StatementForm {answer} ondone={done} />
+        {/key}
+        <WordsForm ingredients={answer.ingredients} ondone={done} />
+      </div>
       {#each answer.notes as words (words)}<p class="small mt-2">{words}</p>{/each}
     </div>
   </div>

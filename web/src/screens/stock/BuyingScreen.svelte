@@ -72,7 +72,7 @@
       For plans until <DayWord day={today.day} name={answer.dayName} /> buy for {money(answer.total)}
       {answer.currency} at {answer.orders.length === 1 ? 'one supplier' : `${answer.orders.length} suppliers`}.
       {#if late.length > 0}
-        {late.map((order) => order.supplier).join(' and ')}
+        {new Intl.ListFormat('en-GB').format(late.map((order) => order.supplier))}
         {late.length === 1 ? 'does' : 'do'} not come in time.
       {/if}
     {/if}
@@ -116,31 +116,37 @@
       {/if}
       <table class="lines mt-1">
         <colgroup>
-          <col style:width="4rem" /><col style:width="10rem" /><col style:width="14rem" /><col style:width="6rem" />
-          <col style:width="6.5rem" /><col style:width="10rem" /><col style:width="6.5rem" /><col />
+          <col style:width="3.5rem" /><col style:width="9.5rem" /><col /><col style:width="5.5rem" />
+          <col style:width="6rem" /><col style:width="10rem" /><col style:width="6rem" />
         </colgroup>
         <thead class="small text-left">
           <tr>
             <th class="text-right">Packs</th><th>of</th><th>What</th><th class="text-right">Cost</th><th
               class="text-right">Missing</th
-            ><th>First needed</th><th class="text-right">Left after</th><th></th>
+            ><th>First needed</th><th class="text-right">Left after</th>
           </tr>
         </thead>
         <tbody>
           {#each order.lines as line (line.ingredient)}
             <tr>
               <td class="weight text-right">{line.packs}</td>
-              <td class="whitespace-nowrap">{line.pack}</td>
+              <td>{line.pack}</td>
               <td><strong>{line.name}</strong></td>
               <td class="text-right">{money(line.cost)}</td>
               <td class="text-right whitespace-nowrap">{line.missing}</td>
               <td class="whitespace-nowrap">{line.needed}</td>
               <td class="text-right whitespace-nowrap">{line.leftOver}</td>
-              <td class="small">
-                {#if line.spoiltPercent > 0}{line.spoiltPercent} % of what the packs hold beyond it would spoil.{/if}
-                {#if line.instead}{line.instead} would save {money(line.saves)}.{/if}
-              </td>
             </tr>
+            {#if line.sooner || line.spoiltPercent > 0 || line.instead}
+              <tr class="small">
+                <td></td>
+                <td colspan="6">
+                  {#if line.sooner}<strong>{line.sooner}</strong>{/if}
+                  {#if line.spoiltPercent > 0}{line.spoiltPercent} % of what the packs hold beyond it would spoil.{/if}
+                  {#if line.instead}{line.instead} would save {money(line.saves)}.{/if}
+                </td>
+              </tr>
+            {/if}
           {/each}
         </tbody>
       </table>
@@ -208,13 +214,8 @@
 <style>
   .lines {
     width: 100%;
-    min-width: 60rem;
+    max-width: 60rem;
     table-layout: fixed;
-  }
-
-  /* A table that is wider than a tablet is scrolled by itself. */
-  section {
-    overflow-x: auto;
   }
 
   th,
@@ -224,9 +225,14 @@
     vertical-align: baseline;
   }
 
+  /* What is said of a line belongs to it. */
+  tr.small td {
+    padding-top: 0;
+    border-top: 0;
+  }
+
   @media print {
     .lines {
-      min-width: 0;
       table-layout: auto;
       font-size: 9.5pt;
     }
