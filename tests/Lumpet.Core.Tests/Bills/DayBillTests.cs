@@ -118,6 +118,20 @@ public sealed class DayBillTests
         Assert.Equal(own[first.Lot.Id].Sum() + (decimal)(bowl.Dough.MixMinutes * share), first.HandsMin, 6);
     }
 
+    /// <summary>One tray beside three in the same oven for the same time: a quarter of its minutes.</summary>
+    [Fact]
+    public void An_oven_is_shared_by_trays_and_minutes()
+    {
+        var plum = Pear with { Id = "plum", Name = "Plum", Aliases = ["plum"] };
+        var plan = DayPlanner.Plan(Priced(Snapshot(Order(Pear, 4, Early), Order(plum, 12, Early))));
+        var load = Assert.Single(plan.Loads);
+        Assert.Equal([1, 3], load.Visits.GroupBy(visit => visit.LotId).Select(own => own.Sum(visit => visit.Shelves.Count)).Order());
+        var bill = DayBill.Of(plan, Prices([Pear, plum]), Bakery());
+        decimal Hot(Product product) => bill.Lines.Single(line => line.Lot.Product.Id == product.Id).HotMin;
+        Assert.Equal(DayFigures.Of(plan).HotMin, Hot(Pear) + Hot(plum));
+        Assert.Equal(Hot(plum), 3 * Hot(Pear), 9);
+    }
+
     [Fact]
     public void What_a_bowl_makes_beyond_what_is_taken_is_told_and_paid()
     {

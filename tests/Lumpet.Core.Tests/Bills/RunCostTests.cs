@@ -31,6 +31,25 @@ public sealed class RunCostTests
         Assert.Equal(cost.Ingredients!.Value.Amount + cost.Left!.Value.Amount + cost.Hands.Value.Amount + cost.Heat.Value.Amount, cost.Total!.Value.Amount);
     }
 
+    /// <summary>By hand: 200 degrees at 30 a minute are there in the seventh minute, not before; at 40 in the fifth.</summary>
+    [Theory]
+    [InlineData(30, 72)]
+    [InlineData(40, 70)]
+    public void An_oven_is_heated_to_the_end_of_the_minute_in_which_it_is_hot(int perMinute, int hot)
+    {
+        var bakery = DayBillTests.Bakery();
+        var quick = bakery with { Ovens = [.. bakery.Ovens.Select(oven => oven with { HeatCPerMin = perMinute })] };
+        Assert.Equal(hot, RunCost.Of(LoneRun.Of(Pear, Pan23, 4, bakery.Mixer), DayBillTests.Prices([Pear]), quick).OvenMin);
+    }
+
+    /// <summary>Four turns of six minutes are 24 minutes of hands for each bowl, beside mixing it.</summary>
+    [Fact]
+    public void A_dough_that_is_turned_asks_for_hands_at_every_turn()
+    {
+        var turned = Pear with { Dough = Flaky with { Method = Flaky.Method with { Turns = 4, TurnMinutes = 6 } } };
+        Assert.Equal(Cost(Pear, 4).Run.AllHandsMin + 24, Cost(turned, 4).Run.AllHandsMin);
+    }
+
     /// <summary>What a bowl takes less what its discs hold is what is left of it: nothing of what is bought goes missing.</summary>
     [Fact]
     public void What_is_bought_is_in_the_pies_or_left_over()
