@@ -1,3 +1,4 @@
+using Lumpet.Core.Bakery;
 using Lumpet.Core.Bills;
 using Lumpet.Core.Ingredients;
 using Lumpet.Core.Measures;
@@ -40,6 +41,19 @@ public sealed class RunCostTests
         var bakery = DayBillTests.Bakery();
         var quick = bakery with { Ovens = [.. bakery.Ovens.Select(oven => oven with { HeatCPerMin = perMinute })] };
         Assert.Equal(hot, RunCost.Of(LoneRun.Of(Pear, Pan23, 4, bakery.Mixer), DayBillTests.Prices([Pear]), quick).OvenMin);
+    }
+
+    /// <summary>Pears bake at 220 and then at 190: an oven that cannot go down to the one or up to the other bakes none, however cheap.</summary>
+    [Fact]
+    public void Only_an_oven_that_can_do_all_stages_is_counted_on()
+    {
+        var bakery = DayBillTests.Bakery();
+        string? Chosen(Func<Oven, Oven> change) =>
+            RunCost.Of(LoneRun.Of(Pear, Pan23, 4, bakery.Mixer), DayBillTests.Prices([Pear]), bakery with { Ovens = [.. bakery.Ovens.Select(oven => oven.Id == "finisher" ? change(oven) : oven)] }).Oven?.Id;
+        Assert.Equal("finisher", Chosen(oven => oven));
+        Assert.Equal("hearth", Chosen(oven => oven with { MinC = 205 }));
+        Assert.Equal("hearth", Chosen(oven => oven with { MaxC = 205 }));
+        Assert.Equal("hearth", Chosen(oven => oven with { HourPrice = null }));
     }
 
     /// <summary>Four turns of six minutes are 24 minutes of hands for each bowl, beside mixing it.</summary>
