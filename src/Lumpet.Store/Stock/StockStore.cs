@@ -79,8 +79,9 @@ public static class StockStore
     public static IReadOnlyList<StoredLot> StillHere(SqliteConnection connection, IEnumerable<Guid> ids)
     {
         // What is on the shelves is few beside all that ever was there, so it is looked for among that.
-        var wanted = ids.ToHashSet();
-        return [.. Lots(connection).Where(stored => wanted.Contains(stored.Lot.Id))];
+        var there = connection.Query<string>("SELECT id FROM stock_lot WHERE amount > 0").Select(Guid.Parse).ToHashSet();
+        there.IntersectWith(ids);
+        return [.. Find(connection, there).Values.OrderBy(stored => stored.Number)];
     }
 
     /// <summary>Lots whose number holds some text, or that are of some things, used up or not, the latest first.</summary>
