@@ -19,7 +19,7 @@ internal static class PriceListCsv
     /// <summary>Takes a list apart. The first row with two filled cells is the heading; what stands above it is passed over.</summary>
     public static (PriceTable? Table, FieldFault? Fault) Read(string text)
     {
-        FieldFault? bad = null;
+        var isBad = false;
         var configuration = new CsvConfiguration(CultureInfo.InvariantCulture)
         {
             HasHeaderRecord = false,
@@ -27,7 +27,7 @@ internal static class PriceListCsv
             DetectDelimiter = true,
             DetectDelimiterValues = [",", ";", "\t", "|"],
             IgnoreBlankLines = true,
-            BadDataFound = found => bad ??= new FieldFault("file", $"Row {found.Context.Parser?.RawRow}: a quotation mark is out of place."),
+            BadDataFound = _ => isBad = true,
         };
         using var csv = new CsvParser(new StringReader(text), configuration);
         (string[]? heading, var rows) = (null, new List<PriceTableRow>());
@@ -35,9 +35,15 @@ internal static class PriceListCsv
         {
             while (csv.Read())
             {
-                if (bad is not null) return (null, bad);
-                string[] cells = [.. csv.Record!.Select(cell => CellGuard.Read(cell))];
-                if (cells.Length > MostColumns) return (null, new FieldFault("file", $"Row {csv.RawRow}: at most {MostColumns} columns are read."));
+                if (csv.Count > MostColumns) return (null, new FieldFault("file", $"Row {csv.RawRow}, column {MostColumns + 1}: at most {MostColumns} columns are read."));
+                var cells = new string[csv.Count];
+                for (var column = 0; column < cells.Length; column++)
+                {
+                    // A cell is looked at when it is asked for, and only then found to be bad.
+                    cells[column] = CellGuard.Read(csv[column]);
+                    if (isBad) return (null, new FieldFault("file", $"Row {csv.RawRow}, column {column + 1}: a quotation mark is out of place."));
+                }
+
                 if (Array.FindIndex(cells, cell => cell.Length > LongestCell) is >= 0 and var at) return (null, new FieldFault("file", $"Row {csv.RawRow}, column {at + 1}: at most {LongestCell} characters stand in a cell. Is a quotation mark missing?"));
                 if (heading is null)
                 {
@@ -55,7 +61,6 @@ internal static class PriceListCsv
             return (null, new FieldFault("file", $"Row {csv.RawRow}: this cannot be read as comma-separated values."));
         }
 
-        if (bad is not null) return (null, bad);
         if (heading is null) return (null, new FieldFault("file", "The file is empty, or has one column only. Its first row names the columns: article, pack, price."));
         if (heading.Where(name => name.Length > 0).GroupBy(name => name, StringComparer.OrdinalIgnoreCase).FirstOrDefault(group => group.Count() > 1) is { } twice)
             return (null, new FieldFault("file", $"Two columns are called \"{twice.Key}\"."));

@@ -44,7 +44,10 @@ internal sealed record TextOfFile(string Text, string CharacterSet, string? Faul
     {
         if (file.Length % 2 == 1) return Refused(file, file.Length - 1, "half a sign of UTF-16.");
         var text = encoding.GetString(file, 2, file.Length - 2);
-        return text.Contains('\0') || text.Contains('\uFFFD') ? new TextOfFile(string.Empty, "UTF-16", "This is no text in UTF-16, though the file says so.") : new TextOfFile(text, "UTF-16", null);
+        var at = text.IndexOfAny(['\0', '\uFFFD']);
+        return at < 0
+            ? new TextOfFile(text, "UTF-16", null)
+            : new TextOfFile(string.Empty, "UTF-16", $"Row {text.AsSpan(0, at).Count('\n') + 1}, column {at - text.LastIndexOf('\n', at)}: this is no text in UTF-16, though the file says so.");
     }
 
     private static TextOfFile Refused(byte[] file, int at, string why)

@@ -112,6 +112,16 @@ public sealed class PriceListTests : IDisposable
 
         Assert.StartsWith("Row 2, column 3:", Fault(await Send([.. Encoding.UTF8.GetBytes("Article;Pack;Price\nBu"), 0x81, .. Encoding.UTF8.GetBytes("ter;1 kg;3\n")])), StringComparison.Ordinal);
         Assert.StartsWith("Row 1, column 3:", Fault(await Send([.. Encoding.UTF8.GetBytes("PK"), 0, 4])), StringComparison.Ordinal);
+        Assert.StartsWith("Row 2, column 4:", Fault(await Send([.. Encoding.Unicode.Preamble, .. Encoding.Unicode.GetBytes("Article;Pack;Price\nBut\0er;1 kg;3\n")])), StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("Article;Pack;Price\nBut\"ter;10 kg;94\n", "Row 2, column 1: a quotation mark")]
+    [InlineData("Article;Pack;Price\nButter;10 kg;94\nMilk;\"10\" l;9\n", "Row 3, column 2: a quotation mark")]
+    public async Task A_quotation_mark_that_is_out_of_place_is_refused_with_its_cell(string text, string says)
+    {
+        Assert.StartsWith(says, Fault(await Send(text)), StringComparison.Ordinal);
+        Assert.StartsWith("Row 1, column 61: at most 60 columns", Fault(await Send(string.Join(';', Enumerable.Range(0, 80)) + "\n")), StringComparison.Ordinal);
     }
 
     [Fact]
