@@ -19,7 +19,7 @@ internal static class PriceListCsv
     /// <summary>Takes a list apart. The first row with two filled cells is the heading; what stands above it is passed over.</summary>
     public static (PriceTable? Table, FieldFault? Fault) Read(string text)
     {
-        var isBad = false;
+        int? linesOfBad = null;
         var configuration = new CsvConfiguration(CultureInfo.InvariantCulture)
         {
             HasHeaderRecord = false,
@@ -27,7 +27,7 @@ internal static class PriceListCsv
             DetectDelimiter = true,
             DetectDelimiterValues = [",", ";", "\t", "|"],
             IgnoreBlankLines = true,
-            BadDataFound = _ => isBad = true,
+            BadDataFound = found => linesOfBad = found.Field.AsSpan().Count('\n'),
         };
         using var csv = new CsvParser(new StringReader(text), configuration);
         (string[]? heading, var rows) = (null, new List<PriceTableRow>());
@@ -41,7 +41,8 @@ internal static class PriceListCsv
                 {
                     // A cell is looked at when it is asked for, and only then found to be bad.
                     cells[column] = CellGuard.Read(csv[column]);
-                    if (isBad) return (null, new FieldFault("file", $"Row {csv.RawRow}, column {column + 1}: a quotation mark is out of place."));
+                    // A mark that is never closed takes in the lines below it; it stands where it begins.
+                    if (linesOfBad is { } below) return (null, new FieldFault("file", $"Row {csv.RawRow - below}, column {column + 1}: a quotation mark is out of place."));
                 }
 
                 if (Array.FindIndex(cells, cell => cell.Length > LongestCell) is >= 0 and var at) return (null, new FieldFault("file", $"Row {csv.RawRow}, column {at + 1}: at most {LongestCell} characters stand in a cell. Is a quotation mark missing?"));

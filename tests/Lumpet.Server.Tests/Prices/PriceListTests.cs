@@ -118,6 +118,7 @@ public sealed class PriceListTests : IDisposable
     [Theory]
     [InlineData("Article;Pack;Price\nBut\"ter;10 kg;94\n", "Row 2, column 1: a quotation mark")]
     [InlineData("Article;Pack;Price\nButter;10 kg;94\nMilk;\"10\" l;9\n", "Row 3, column 2: a quotation mark")]
+    [InlineData("Article;Pack;Price\nButter;10 kg;\"94\nMilk;10 l;9\nEgg;30;6\n", "Row 2, column 3: a quotation mark")]
     public async Task A_quotation_mark_that_is_out_of_place_is_refused_with_its_cell(string text, string says)
     {
         Assert.StartsWith(says, Fault(await Send(text)), StringComparison.Ordinal);

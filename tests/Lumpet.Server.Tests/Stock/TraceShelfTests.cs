@@ -79,6 +79,29 @@ public sealed class TraceShelfTests : IDisposable
     }
 
     [Fact]
+    public void An_order_stands_once_with_its_pies_however_often_the_ledger_is_read_on()
+    {
+        var pies = new StockLot(Guid.NewGuid(), new StockedPie("oat-custard", "23", "box"), "1", new StockAmount(4, StockUnit.Piece), KeepPlace.Cold) { Since = new LocalDateTime(2026, 11, 25, 9, 0) };
+        var made = database.Write(transaction =>
+        {
+            StockWriter.AddEmpty(transaction, pies, true);
+            var entry = StockWriter.Enter(transaction, StockEntryKind.Made, Now, string.Empty, [new TracedMovement(pies.Id, pies.Left)], new BatchKey(new LocalDate(2026, 11, 26), 1, "pies"));
+            StockWriter.Tell(transaction, [], [], [new EnteredOrder(entry, Guid.NewGuid(), "Kiosk", 4, new LocalDateTime(2026, 11, 26, 9, 0))]);
+            return entry;
+        });
+        foreach (var _ in Enumerable.Range(0, 2))
+        {
+            using (var connection = database.Open())
+            {
+                var (order, of) = Assert.Single(shelf.Of(connection).Orders[made]);
+                Assert.Equal(("Kiosk", 4, pies.Thing), (order.ForWhom, order.Pies, of));
+            }
+
+            Received();
+        }
+    }
+
+    [Fact]
     public void Whoever_began_to_read_earlier_sees_what_there_was_then()
     {
         var lot = Received().Id;
